@@ -1,0 +1,30 @@
+import next from 'eslint-config-next';
+import nextTs from 'eslint-config-next/typescript';
+
+export default [
+  { ignores: ['.next/**', 'next-env.d.ts', 'public/**', 'test-results/**', 'playwright-report/**', '.bench/**'] },
+  ...next,
+  ...nextTs,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  { files: ['src/**/*.{ts,tsx}'], rules: { 'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }] } },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'console', 'performance', 'crypto', 'setTimeout'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is passed in: see core/random.ts.' },
+        { object: 'Date', property: 'now', message: 'The clock is passed in.' },
+      ],
+    },
+  },
+  { files: ['scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
+];

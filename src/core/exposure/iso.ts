@@ -1,0 +1,26 @@
+/** How an ISO stands to the sensor's bases, in stops. */
+export type IsoStanding = {
+  /** The base this ISO is amplified from (or reduced from, under the lowest). */
+  readonly base: number;
+  /** Stops above that base; negative under the lowest base. */
+  readonly overBase: number;
+  /** Stops of highlight room lost: only under base. */
+  readonly clipLoss: number;
+  /** Stops by which the usable floor rises: only above base. */
+  readonly floorRise: number;
+};
+
+/**
+ * Under the lowest base highlights clip earlier, above a base shadows get noisier, each by the stops between
+ * (gain shooting; with EI neither the file's gain nor its clip moves).
+ * @throws RangeError without a base or when an ISO is not above 0.
+ */
+export const isoStanding = (iso: number, bases: readonly number[]): IsoStanding => {
+  if (bases.length === 0 || !(iso > 0) || bases.some((base) => !(base > 0))) {
+    throw new RangeError('isoStanding: needs an ISO and at least one base, all above 0');
+  }
+  const sorted = [...bases].sort((a, b) => a - b);
+  const base = sorted.findLast((candidate) => candidate <= iso) ?? sorted[0];
+  const overBase = Math.log2(iso / base);
+  return { base, overBase, clipLoss: Math.max(0, -overBase), floorRise: Math.max(0, overBase) };
+};

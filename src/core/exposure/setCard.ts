@@ -1,0 +1,109 @@
+import { compileMonitoring } from '../lut/monitoring.ts';
+import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
+import type { Coding } from '../signal/scale.ts';
+import { exactFNumber } from './aperture.ts';
+import { isoStanding, type IsoStanding } from './iso.ts';
+import { illuminanceFor, luminanceFor } from './meter.ts';
+import { shutterSeconds, type Shutter } from './shutter.ts';
+import { lowerLimitZebra, rangeZebra, type ZebraAbility, type ZebraSetting, type ZebraSignal } from './zebra.ts';
+
+/** What of a camera the set card needs. */
+export type CardCamera = {
+  readonly coding: Coding;
+  readonly baseIsos: readonly number[];
+  readonly zebra: ZebraAbility;
+  /** Lowest usable stop at base ISO, signal to noise judged by its owner. */
+  readonly floorStops: number;
+};
+
+/** What was decided for one camera in one set-up. */
+export type CardPlan = {
+  readonly placement: number;
+  readonly iso: number;
+  readonly shutter: Shutter;
+  readonly iris: number;
+  readonly ndStops: number;
+  /** Stops under clip at which the warning zebra sets in. */
+  readonly warningMargin: number;
+};
+
+export type CardSubject = { readonly id: string; readonly name: string; readonly skinOffset: number };
+
+export type SetCardNumbers = {
+  readonly profile: Profile;
+  /** Clip in the recording at this ISO, stops over grey. */
+  readonly clipStops: number;
+  /** Lowest usable stop in the recording at this ISO. */
+  readonly floorStops: number;
+  readonly iso: IsoStanding;
+  readonly card: ZebraSetting;
+  readonly skin: readonly { readonly subject: CardSubject; readonly stops: number; readonly zebra: ZebraSetting }[];
+  readonly warning: ZebraSetting;
+  /** Pull of the monitoring transform, stops. */
+  readonly pullStops: number;
+  readonly seconds: number;
+  /** Light that puts an 18 % card there. */
+  readonly luminance: number;
+  readonly illuminance: number;
+};
+
+/** The tolerance of the card's verdict, and so the width of its zebra, in stops. */
+export const CARD_TOLERANCE = 1 / 6;
+/** A face is not one tone: the skin zebra takes in this much either side. Our own choice. */
+export const SKIN_TOLERANCE = 1 / 3;
+
+/** What a zebra sees: the recorded signal, or the monitoring transform's output with the plan's pull. */
+export const zebraSignal = (profile: Profile, reads: ZebraAbility['reads'], pullStops: number): ZebraSignal => {
+  if (reads === 'log') return profile;
+  const { neutral } = compileMonitoring({ profile, pullStops });
+  const signalAt = (over: number) => neutral(profile.signalAt(over));
+  return {
+    signalAt,
+    stopsAt: (signal) => {
+      let low = -12;
+      let high = profile.clipStops;
+      for (let i = 0; i < 50; i += 1) {
+        const mid = (low + high) / 2;
+        if (signalAt(mid) < signal) low = mid;
+        else high = mid;
+      }
+      return (low + high) / 2;
+    },
+  };
+};
+
+/**
+ * Everything the set card shows, from profile, camera, plan and subjects. Pure and quick: it runs on every nudge.
+ * Zebra levels are on the camera's scale, stops are over grey in the recording.
+ */
+export const setCardNumbers = (
+  data: ProfileData,
+  camera: CardCamera,
+  plan: CardPlan,
+  subjects: readonly CardSubject[],
+  fps: number,
+): SetCardNumbers => {
+  const profile = compileProfile(data);
+  const iso = isoStanding(plan.iso, camera.baseIsos);
+  const clipStops = profile.clipStops - iso.clipLoss;
+  const signal = zebraSignal(profile, camera.zebra.reads, plan.placement);
+  const seconds = shutterSeconds(plan.shutter, fps);
+  const settings = { fNumber: exactFNumber(plan.iris), seconds, iso: plan.iso, ndStops: plan.ndStops };
+  const range = (over: number, width: number) => rangeZebra(camera.zebra, signal, camera.coding, over, width);
+  return {
+    profile,
+    clipStops,
+    floorStops: camera.floorStops + iso.floorRise,
+    iso,
+    card: range(plan.placement, CARD_TOLERANCE),
+    skin: subjects.map((subject) => {
+      const over = plan.placement + subject.skinOffset;
+      return { subject, stops: over, zebra: range(over, SKIN_TOLERANCE) };
+    }),
+    warning: lowerLimitZebra(camera.zebra, signal, camera.coding, clipStops - plan.warningMargin),
+    pullStops: plan.placement,
+    seconds,
+    luminance: luminanceFor(settings, plan.placement),
+    illuminance: illuminanceFor(settings, plan.placement),
+  };
+};

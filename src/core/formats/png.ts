@@ -1,0 +1,147 @@
+import { decode, encode } from 'fast-png';
+import { detectReading, SAMPLE_READINGS, type SampleReading } from '../frame/codes.ts';
+import { makeFrame, type Frame } from '../frame/frame.ts';
+import { failure, success, type Result } from '../result.ts';
+import type { Range } from '../signal/scale.ts';
+
+/** Largest picture read: 64 million pixels hold an 8K frame with room, about 400 MB while it is opened. */
+export const MAX_PIXELS = 64_000_000;
+export const MAX_BYTES = 600_000_000;
+
+const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
+
+type Header = { readonly width: number; readonly height: number; readonly depth: number; readonly colourType: number };
+
+const word = (bytes: Uint8Array, at: number) => new DataView(bytes.buffer, bytes.byteOffset).getUint32(at);
+const chunkName = (bytes: Uint8Array, at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
+
+const looksLikeText = (bytes: Uint8Array) =>
+  bytes.subarray(0, 64).every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
+
+const notPng = (bytes: Uint8Array): Result<never> =>
+  failure(
+    'byte 0',
+    looksLikeText(bytes)
+      ? 'This is a text file with another name, not a PNG: open the picture itself.'
+      : 'The PNG signature is missing: save the frame as an 8- or 16-bit PNG and open that.',
+  );
+
+/** Chunks must follow each other to IEND (ISO/IEC 15948 clause 5.3); the byte where they stop is the cut. */
+const findCut = (bytes: Uint8Array): number | undefined => {
+  let at = 8;
+  while (at + 12 <= bytes.length) {
+    const length = word(bytes, at);
+    if (chunkName(bytes, at + 4) === 'IEND') return undefined;
+    at += 12 + length;
+  }
+  return bytes.length;
+};
+
+const readHeader = (bytes: Uint8Array): Result<Header> => {
+  if (bytes.length === 0) return failure('byte 0', 'The file is empty: export the frame again.');
+  if (SIGNATURE.some((byte, i) => bytes[i] !== byte)) return notPng(bytes);
+  if (bytes.length < 33 || chunkName(bytes, 12) !== 'IHDR') {
+    return failure(`byte ${bytes.length}`, 'The PNG ends inside its header: copy the file again.');
+  }
+  const header = { width: word(bytes, 16), height: word(bytes, 20), depth: bytes[24], colourType: bytes[25] };
+  const { width, height, depth, colourType } = header;
+  if (width === 0 || height === 0) return failure('byte 16', `The picture is ${width} x ${height} pixels: nothing to judge.`);
+  if (width * height > MAX_PIXELS) {
+    return failure('byte 16', `The picture is ${width} x ${height}; up to ${MAX_PIXELS / 1e6} million pixels are read: scale it down.`);
+  }
+  if (colourType === 3) {
+    return failure('byte 25', 'This PNG uses a palette, so the camera’s codes are gone: export it as 8- or 16-bit RGB.');
+  }
+  if (depth !== 8 && depth !== 16) return failure('byte 24', `${depth}-bit samples; only 8 or 16 bit hold a camera’s codes.`);
+  const cut = findCut(bytes);
+  if (cut !== undefined) return failure(`byte ${cut}`, 'The PNG is cut short: copy it from the card again.');
+  return success(header);
+};
+
+/** A frame, and how its codes were read. */
+export type OpenedFrame = {
+  readonly frame: Frame;
+  readonly reading: SampleReading | 'codes8';
+  /** Why the codes were read so. */
+  readonly evidence: string;
+};
+
+export type ReadingWish = { readonly range: Range; readonly reading?: SampleReading };
+
+const planes = (data: ArrayLike<number>, channels: number, pixels: number, toCode: (v: number) => number) => {
+  const grey = channels < 3;
+  const pick = (offset: number) => {
+    const plane = new Uint16Array(pixels);
+    for (let i = 0, at = offset; i < pixels; i += 1, at += channels) plane[i] = toCode(data[at]);
+    return plane;
+  };
+  const r = pick(0);
+  return { r, g: grey ? r : pick(1), b: grey ? r : pick(2) };
+};
+
+const withoutAlpha = (data: Uint16Array, channels: number): Uint16Array =>
+  channels % 2 === 1 ? data : data.filter((_, i) => i % channels !== channels - 1);
+
+/**
+ * Opens an 8- or 16-bit PNG (grey or RGB, alpha ignored) as code values; 10-bit codes inside 16-bit samples are
+ * recognised. Refuses, naming the byte: not a PNG, empty, zero size, over 64 million pixels, palette, cut short,
+ * damaged. Size is checked before anything is unpacked.
+ */
+export const openPng = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
+  if (bytes.length > MAX_BYTES) return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
+  const header = readHeader(bytes);
+  if (!header.ok) return header;
+  let png;
+  try {
+    png = decode(bytes, { checkCrc: true });
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    return failure('picture data', `The PNG is damaged (${detail.slice(0, 80)}): copy it from the card again.`);
+  }
+  const { width, height } = header.value;
+  const pixels = width * height;
+  if (!(png.data instanceof Uint16Array)) {
+    const frame = { width, height, bitDepth: 8, range: wish.range, ...planes(png.data, png.channels, pixels, (v) => v) };
+    return success({ frame: makeFrame(frame), reading: 'codes8', evidence: '8-bit samples are the codes' });
+  }
+  const detected = detectReading(withoutAlpha(png.data, png.channels));
+  const reading = wish.reading ?? detected;
+  const { toCode, bitDepth, says } = SAMPLE_READINGS[reading];
+  const top = 2 ** bitDepth - 1;
+  const frame = {
+    width,
+    height,
+    bitDepth,
+    range: wish.range,
+    ...planes(png.data, png.channels, pixels, (v) => Math.min(top, toCode(v))),
+  };
+  const evidence = wish.reading === undefined || wish.reading === detected ? says : 'set by hand';
+  return success({ frame: makeFrame(frame), reading, evidence });
+};
+
+/** A frame as a PNG: 8-bit codes as 8-bit samples, 10-bit ones spread over 16 bits, so that any viewer shows them. */
+export const writePng = (frame: Frame): Uint8Array => {
+  const pixels = frame.width * frame.height;
+  const eight = frame.bitDepth === 8;
+  const data = eight ? new Uint8Array(pixels * 3) : new Uint16Array(pixels * 3);
+  const toSample = eight
+    ? (c: number) => c
+    : frame.bitDepth === 10
+      ? SAMPLE_READINGS.repeated10.toSample
+      : SAMPLE_READINGS.full16.toSample;
+  [frame.r, frame.g, frame.b].forEach((plane, channel) => {
+    for (let i = 0; i < pixels; i += 1) data[3 * i + channel] = toSample(plane[i]);
+  });
+  return encode({ width: frame.width, height: frame.height, data, depth: eight ? 8 : 16, channels: 3 });
+};
+
+/** RGBA bytes as a PNG without alpha, for thumbnails. */
+export const writeRgbaPng = (width: number, height: number, rgba: Uint8ClampedArray): Uint8Array => {
+  const data = new Uint8Array(width * height * 3);
+  for (let i = 0, at = 0; at < data.length; i += 4, at += 3) {
+    data[at] = rgba[i];
+    data[at + 1] = rgba[i + 1];
+    data[at + 2] = rgba[i + 2];
+  }
+  return encode({ width, height, data, depth: 8, channels: 3 });
+};

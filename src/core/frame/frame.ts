@@ -1,0 +1,36 @@
+import type { Range } from '../signal/scale.ts';
+
+/** A picture as the file holds it: planar R'G'B' code values of `bitDepth`, row by row. */
+export type Frame = {
+  readonly width: number;
+  readonly height: number;
+  readonly bitDepth: number;
+  readonly range: Range;
+  readonly r: Uint16Array;
+  readonly g: Uint16Array;
+  readonly b: Uint16Array;
+};
+
+/** A rectangle of pixels; x, y is its upper left corner. */
+export type Rect = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+
+/** @throws RangeError when planes and size do not agree. */
+export const makeFrame = (frame: Frame): Frame => {
+  const pixels = frame.width * frame.height;
+  for (const plane of [frame.r, frame.g, frame.b]) {
+    if (plane.length !== pixels) throw new RangeError(`makeFrame: a plane holds ${plane.length} of ${pixels} pixels`);
+  }
+  return frame;
+};
+
+/** The rectangle cut to whole pixels inside the frame; at least one pixel. */
+export const clampRect = (rect: Rect, { width, height }: Pick<Frame, 'width' | 'height'>): Rect => {
+  const x = Math.min(width - 1, Math.max(0, Math.round(rect.x)));
+  const y = Math.min(height - 1, Math.max(0, Math.round(rect.y)));
+  return {
+    x,
+    y,
+    width: Math.min(width - x, Math.max(1, Math.round(rect.width))),
+    height: Math.min(height - y, Math.max(1, Math.round(rect.height))),
+  };
+};

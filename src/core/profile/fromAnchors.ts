@@ -1,0 +1,64 @@
+import type { GamutId } from '../colour/gamut.ts';
+import { success, type Result } from '../result.ts';
+import { SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
+import { logTransfer } from '../transfer/index.ts';
+import { printStopsDecimal, reflectanceToStops } from '../units.ts';
+import { ANCHOR_NAMES, readAnchors } from './anchors.ts';
+import { solveLog } from './solveLog.ts';
+import type { Anchor, ProfileData } from './types.ts';
+
+/** Worst misfit, in signal, of the log curves known to be of this form; beyond it the form is wrong. */
+export const WORST_FIT = 0.01;
+
+export type AnchorSolution = {
+  readonly profile: ProfileData;
+  readonly residuals: readonly { readonly name: string; readonly signal: number }[];
+  /** Sentences about what the numbers leave open or do not agree on. */
+  readonly warnings: readonly string[];
+};
+
+const fitWarning = (residuals: AnchorSolution['residuals']): string[] => {
+  const worst = residuals.reduce((a, b) => (Math.abs(b.signal) > Math.abs(a.signal) ? b : a));
+  if (Math.abs(worst.signal) <= WORST_FIT) return [];
+  return [
+    `These numbers do not lie on one log curve: ${worst.name} is ${(100 * Math.abs(worst.signal)).toFixed(1)} % of signal off. Check the scale, or type a table instead.`,
+  ];
+};
+
+/**
+ * A profile from printed numbers: 0 %, 18 %, 90 % and, where known, clip.
+ * Where the clip's stops are not printed they are read off the curve; with no clip at all the curve is taken
+ * to end at the top of the code range.
+ */
+export const profileFromAnchors = (
+  anchors: readonly Anchor[],
+  scale: ScaleId,
+  coding: Coding,
+  gamut: GamutId,
+): Result<AnchorSolution> => {
+  const read = readAnchors(anchors, scale, coding);
+  if (!read.ok) return read;
+  const { points, clipSignal, clipStops } = read.value;
+  const { coefficients, band, residuals } = solveLog(points);
+  const topSignal = SCALES.fullCodePercent.toSignal(100, coding);
+  const reached = reflectanceToStops(logTransfer(coefficients).decode(clipSignal ?? topSignal));
+  const named = residuals.map((signal, i) => ({ name: ANCHOR_NAMES[points[i].id], signal }));
+  const warnings = fitWarning(named);
+  if (clipSignal === undefined) {
+    warnings.push(`No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. Film something too bright and read it.`);
+  } else if (clipStops === undefined) {
+    warnings.push(`Clip stop read off the curve: ${printStopsDecimal(reached)} over grey.`);
+  }
+  return success({
+    profile: {
+      curve: { kind: 'log', coefficients },
+      gamut,
+      clipStops: clipStops ?? reached,
+      band,
+      anchors,
+      anchorScale: scale,
+    },
+    residuals: named,
+    warnings,
+  });
+};

@@ -1,0 +1,41 @@
+import type { GamutId } from '../colour/gamut.ts';
+import type { ScaleId } from '../signal/scale.ts';
+import type { Knee, LogCoefficients, PowerCoefficients, TableRow, TransferId } from '../transfer/index.ts';
+
+/** A transfer curve as data: scene reflectance (1.0 = diffuse white) to signal fraction (1.0 = 100 %). */
+export type CurveSpec = (
+  | { readonly kind: 'standard'; readonly transfer: TransferId; readonly gain: number }
+  | { readonly kind: 'log'; readonly coefficients: LogCoefficients }
+  | { readonly kind: 'power'; readonly coefficients: PowerCoefficients }
+  | { readonly kind: 'table'; readonly rows: readonly TableRow[] }
+) & { readonly knee?: Knee };
+
+/** A printed number of a profile: what its owner typed. */
+export type Anchor = {
+  readonly id: 'black' | 'grey' | 'white' | 'clip';
+  /** On the profile's scale. */
+  readonly reading: number;
+  /** Clip only: its place in stops over grey, where the paper prints it. */
+  readonly stops?: number;
+};
+
+/** How far the inferred curve may lie off, at each stop, as two standard deviations. */
+export type UncertaintyBand = {
+  readonly stops: readonly number[];
+  /** Half width in signal fraction. */
+  readonly signal: readonly number[];
+  /** Half width in stops: the signal's over the curve's slope. */
+  readonly stopsWide: readonly number[];
+};
+
+/** What the camera's menu offers, as numbers. */
+export type ProfileData = {
+  readonly curve: CurveSpec;
+  readonly gamut: GamutId;
+  /** Highest stop over grey that is still told apart, at base ISO. */
+  readonly clipStops: number;
+  /** Only where the curve was inferred. */
+  readonly band?: UncertaintyBand;
+  readonly anchors?: readonly Anchor[];
+  readonly anchorScale?: ScaleId;
+};

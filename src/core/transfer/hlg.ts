@@ -1,0 +1,37 @@
+import type { TransferDefinition } from './types.ts';
+
+// ITU-R BT.2100-2 table 5, HLG reference OETF.
+const A = 0.17883277;
+const B = 1 - 4 * A;
+const C = 0.5 - A * Math.log(4 * A);
+const CUT = 1 / 12;
+
+/** HLG OETF: scene light E, 1.0 = peak, to signal; negative light is mirrored, above 1 the log is carried on. */
+export const hlg = {
+  id: 'hlg',
+  name: 'HLG OETF',
+  reference: 'scene',
+  unit: '1.0 = nominal peak',
+  domain: [-1, 4],
+  source: 'ITU-R BT.2100-2, table 5',
+  encode: (light: number) => {
+    const size = Math.abs(light);
+    const signal = size <= CUT ? Math.sqrt(3 * size) : A * Math.log(12 * size - B) + C;
+    return light < 0 ? -signal : signal;
+  },
+  decode: (signal: number) => {
+    const size = Math.abs(signal);
+    const light = size <= 0.5 ? (size * size) / 3 : (Math.exp((size - C) / A) + B) / 12;
+    return signal < 0 ? -light : light;
+  },
+} as const satisfies TransferDefinition;
+
+/**
+ * HLG OOTF on a neutral: scene light E (0..1) to display cd/m2 for a peak of `peak` cd/m2.
+ * System gamma 1.2 + 0.42 log10(peak / 1000) (BT.2100-2 table 5, note 5e).
+ */
+export const hlgOotfNeutral = (light: number, peak: number): number =>
+  peak * Math.max(light, 0) ** (1.2 + 0.42 * Math.log10(peak / 1000));
+
+/** HLG signal of diffuse white, 75 % (ITU-R BT.2408-7, table 1). */
+export const HLG_DIFFUSE_WHITE_SIGNAL = 0.75;

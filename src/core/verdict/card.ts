@@ -1,0 +1,76 @@
+import { CARD_TOLERANCE } from '../exposure/setCard.ts';
+import { codeToSignal } from '../signal/scale.ts';
+import { printStops, printStopsDecimal } from '../units.ts';
+import type { VerdictInput, VerdictRule } from './types.ts';
+import { openOrClose, where } from './wording.ts';
+
+/** Where the marked card lies, in stops over grey, and how far from the plan; undefined without a card patch. */
+export const cardReading = ({ measurement, numbers, placement }: VerdictInput) => {
+  const reading = measurement.patches.find(({ patch }) => patch.kind === 'card');
+  if (!reading) return undefined;
+  const signal = codeToSignal(reading.luma, measurement.coding);
+  const stops = numbers.profile.stopsAt(signal);
+  const slope = numbers.profile.signalAt(stops + 0.05) - numbers.profile.signalAt(stops - 0.05);
+  const codes = codeToSignal(reading.sd, measurement.coding) - codeToSignal(0, measurement.coding);
+  return { reading, signal, stops, offset: stops - placement, spread: codes / (slope / 0.1) };
+};
+
+export const cardPlacement = {
+  id: 'card',
+  name: 'Card placement',
+  threshold: 'Within 1/6 stop of the plan.',
+  judge: (input) => {
+    const card = cardReading(input);
+    if (!card) return undefined;
+    const { reading, signal, stops, offset } = card;
+    const clipped = stops >= input.numbers.clipStops - 0.05;
+    const holds = Math.abs(offset) <= CARD_TOLERANCE;
+    const percent = `${(100 * signal).toFixed(1)} % of signal`;
+    const planned = `planned ${printStops(input.placement)}`;
+    return {
+      state: clipped ? 'lost' : holds ? 'holds' : 'watch',
+      title: clipped ? 'Card is clipped' : holds ? 'Card where planned' : offset < 0 ? 'Card under the plan' : 'Card over the plan',
+      figure: printStopsDecimal(stops),
+      advice: clipped
+        ? 'It reads at clip: close until it moves, then measure again.'
+        : holds
+          ? `Reads ${percent}, ${planned}. Leave it.`
+          : `${percent}, ${planned}. ${openOrClose(offset)} stop.`,
+      place: reading.patch.rect,
+      arithmetic: [
+        { label: 'mean luma of the patch', value: `code ${reading.luma.toFixed(1)} (σ ${reading.sd.toFixed(1)}, ${reading.pixels} px)` },
+        { label: 'as signal', value: percent },
+        { label: 'through the profile', value: `${printStopsDecimal(stops, 2)} stops over grey` },
+        { label: 'minus the plan', value: `${printStopsDecimal(input.placement, 2)} → off by ${printStopsDecimal(offset, 2)}` },
+        { label: 'place', value: where(reading.patch.rect, input.measurement) },
+      ],
+    };
+  },
+} as const satisfies VerdictRule;
+
+export const skinPlacement = {
+  id: 'skin',
+  name: 'Skin placement',
+  threshold: 'Within 1/3 stop of the subject’s own offset.',
+  judge: ({ measurement, numbers }) => {
+    const reading = measurement.patches.find(({ patch }) => patch.kind === 'skin');
+    const planned = numbers.skin.find(({ subject }) => subject.id === reading?.patch.subjectId);
+    if (!reading || !planned) return undefined;
+    const signal = codeToSignal(reading.luma, measurement.coding);
+    const stops = numbers.profile.stopsAt(signal);
+    const offset = stops - planned.stops;
+    const holds = Math.abs(offset) <= 1 / 3;
+    return {
+      state: holds ? 'holds' : 'watch',
+      title: holds ? 'Skin where planned' : offset < 0 ? 'Skin a little under' : 'Skin a little over',
+      figure: printStopsDecimal(stops),
+      advice: `${planned.subject.name}: planned ${printStopsDecimal(planned.stops)}. ${holds ? 'Leave it.' : `${openOrClose(offset)}, or move the light.`}`,
+      place: reading.patch.rect,
+      arithmetic: [
+        { label: 'mean luma of the patch', value: `code ${reading.luma.toFixed(1)}` },
+        { label: 'through the profile', value: `${printStopsDecimal(stops, 2)} stops over grey` },
+        { label: 'plan', value: `placement ${printStops(planned.stops - planned.subject.skinOffset)} + own offset ${printStopsDecimal(planned.subject.skinOffset)}` },
+      ],
+    };
+  },
+} as const satisfies VerdictRule;

@@ -1,0 +1,30 @@
+import { printStops, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { cardReading } from './card.ts';
+import type { VerdictRule } from './types.ts';
+
+export const gradeForecast = {
+  id: 'forecast',
+  name: 'Grade forecast',
+  threshold: 'A push of more than 1/3 stop raises noise.',
+  judge: (input) => {
+    const found = cardReading(input)?.stops ?? input.placement;
+    const pull = toThird(found);
+    const cleanTo = input.numbers.floorStops - pull;
+    const arithmetic = [
+      { label: 'card found at', value: printStopsDecimal(found, 2) },
+      { label: 'correction in post', value: `${printStops(-pull)} stops` },
+      { label: 'noise in linear light times', value: (2 ** -pull).toFixed(2) },
+      { label: 'usable floor after it', value: `${printStopsDecimal(input.numbers.floorStops)} − ${printStopsDecimal(pull)} = ${printStopsDecimal(cleanTo)}` },
+    ];
+    const push = pull < -1 / 3 + 1e-9;
+    return {
+      state: push ? 'watch' : 'holds',
+      title: 'Grade forecast',
+      figure: pull === 0 ? 'as is' : `${pull > 0 ? 'pull' : 'push'} ${printStopsLength(pull)}`,
+      advice: push
+        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; clean only to ${printStops(cleanTo)}.`
+        : `Shadows usable to ${printStops(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.`,
+      arithmetic,
+    };
+  },
+} as const satisfies VerdictRule;
