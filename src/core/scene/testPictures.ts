@@ -39,7 +39,7 @@ const mix = (a: Triple, b: Triple, t: number): Triple => [
 const hue = (rgb: Triple): Triple => scaled(rgb, 1 / (0.2126 * rgb[0] + 0.7152 * rgb[1] + 0.0722 * rgb[2]));
 const atStops = (rgb: Triple, stops: number): Triple => scaled(hue(rgb), stopsToReflectance(stops));
 
-/** Sixteen neutral steps from -8 to +7 in two rows, on middle grey. */
+/** Sixteen neutral steps from -8 to +7 in two rows, on −2 1/2. */
 const stepWedge = (): TestPicture => {
   const patches = Array.from({ length: 16 }, (_, i): ScenePatch => {
     const row = i < 8 ? 0 : 1;
@@ -50,7 +50,7 @@ const stepWedge = (): TestPicture => {
       rect: { x: 0.06 + (i % 8) * 0.11, y: row === 0 ? 0.14 : 0.54, width: 0.1, height: 0.32 },
     };
   });
-  const paint: ScenePaint = (u, v) => grey(stopsToReflectance(patches.find((p) => inside(p.rect, u, v))?.stops ?? -2));
+  const paint: ScenePaint = (u, v) => grey(stopsToReflectance(patches.find((p) => inside(p.rect, u, v))?.stops ?? -2.5));
   return { paint, patches };
 };
 

@@ -34,33 +34,47 @@ export const boxBlur = (plane: Uint16Array, width: number, radius: number): Uint
 
 const LINE = 0xffffffff;
 const SHADE = 0xff000000;
+/** A tone this close to a whole stop stays on its neighbours' side, so that noise on it draws no line. */
+const HYSTERESIS = 0.04;
+const LOWEST = -20;
+
+/** Whole stop of every pixel, rounded down, with hysteresis towards the pixels above and to the left. */
+const stopBands = (smooth: Uint16Array, width: number, stopsOfCode: Float32Array): Int8Array => {
+  const bands = new Int8Array(smooth.length);
+  const fits = (stops: number, band: number) => stops >= band - HYSTERESIS && stops < band + 1 + HYSTERESIS;
+  for (let i = 0; i < smooth.length; i += 1) {
+    const stops = Math.max(LOWEST, stopsOfCode[smooth[i]]);
+    const above = i >= width ? bands[i - width] : 127;
+    const left = i % width > 0 ? bands[i - 1] : 127;
+    bands[i] = fits(stops, above) ? above : fits(stops, left) ? left : Math.floor(stops);
+  }
+  return bands;
+};
 
 /**
  * Draws a white line with a black edge where the picture crosses a whole stop; the line at grey (0) is heavier.
- * `stopsOfCode` gives stops over grey of a luma code.
+ * `stopsOfCode` gives stops over grey of a luma code. Lines lie within 0.04 stop of the whole stop.
  */
 export const drawContours = (
   pixels: Uint32Array,
   luma: Uint16Array,
   width: number,
   stopsOfCode: Float32Array,
-  radius = 3,
+  radius = 4,
 ): void => {
   const height = luma.length / width;
-  const smooth = boxBlur(luma, width, radius);
-  const band = Int8Array.from(stopsOfCode, (stops) => Math.max(-20, Math.floor(stops)));
+  const band = stopBands(boxBlur(luma, width, radius), width, stopsOfCode);
   for (let y = 0; y < height - 1; y += 1) {
-    const row = y * width;
     for (let x = 0; x < width - 1; x += 1) {
-      const i = row + x;
-      const here = band[smooth[i]];
-      const right = band[smooth[i + 1]];
-      const below = band[smooth[i + width]];
+      const i = y * width + x;
+      const here = band[i];
+      const right = band[i + 1];
+      const below = band[i + width];
       if (here === right && here === below) continue;
       pixels[i] = LINE;
       pixels[i + width + 1] = SHADE;
-      const crossed = Math.max(here, right, below);
-      if (crossed === 0) {
+      const [low, high] = [Math.min(here, right, below), Math.max(here, right, below)];
+      if (low < 0 && high >= 0) {
         pixels[i + 1] = LINE;
         pixels[i + width] = LINE;
         if (x > 0) pixels[i - 1] = LINE;

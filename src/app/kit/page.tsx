@@ -1,0 +1,5 @@
+import { KitView } from '#features/kit/KitView.tsx';
+
+const Page = () => <KitView />;
+
+export default Page;

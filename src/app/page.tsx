@@ -1,0 +1,5 @@
+import { redirect } from 'next/navigation';
+
+const Page = () => redirect('/plan');
+
+export default Page;

@@ -1,0 +1,69 @@
+'use client';
+
+import { printFNumber } from '#core/exposure/aperture.ts';
+import { printShutter } from '#core/exposure/shutter.ts';
+import { printZebra } from '#core/exposure/zebra.ts';
+import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { printKelvin, printNd, printPull } from '#ui/format.ts';
+
+/** The set card on paper: black on white, readable at arm's length, the only thing that prints. */
+export const PocketCard = () => {
+  const { selection, numbers } = useBench();
+  const { shoot, setup, camera, plan, profile } = selection;
+  const rows = [
+    ['Profile', profile.name],
+    ['ISO', String(plan.iso)],
+    ['White bal.', printKelvin(plan.kelvin)],
+    ['Shutter', printShutter(plan.shutter)],
+    ['Iris', printFNumber(plan.iris)],
+    ['ND', printNd(plan.ndStops)],
+    ['Placement', printStops(plan.placement)],
+    ['Monitor LUT', printPull(numbers.pullStops)],
+  ];
+  return (
+    <article className="pocket" aria-label="Set card for print">
+      <header>
+        <p>
+          {shoot.name} · {camera.name} · {camera.coding.bitDepth}-bit {camera.coding.range}
+        </p>
+        <h3>{setup.name}</h3>
+      </header>
+      <div className="pocket-zebras">
+        <p>
+          <span>Card zebra</span>
+          <strong>{printZebra(numbers.card)}</strong>
+        </p>
+        {numbers.skin.map(({ subject, zebra }) => (
+          <p key={subject.id}>
+            <span>{subject.name}</span>
+            <strong>{printZebra(zebra)}</strong>
+          </p>
+        ))}
+        <p>
+          <span>Warning</span>
+          <strong>{printZebra(numbers.warning)}</strong>
+        </p>
+      </div>
+      <dl>
+        {rows.map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p>
+        Zebra in {SCALES[camera.zebra.scale].name}, on {camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. Clip{' '}
+        {printStopsDecimal(numbers.clipStops)}, usable to {printStops(numbers.floorStops)}.
+      </p>
+      {setup.cautions.length > 0 && (
+        <p className="pocket-caution">
+          {setup.cautions.map((id) => CAUTIONS[id]).join(' ')} {CAUTION_CLOSE}
+        </p>
+      )}
+    </article>
+  );
+};

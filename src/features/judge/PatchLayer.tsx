@@ -1,0 +1,118 @@
+'use client';
+
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Rect } from '#core/frame/frame.ts';
+import { clampRect } from '#core/frame/frame.ts';
+import type { Patch } from '#core/scopes/measure.ts';
+
+export type Tool = { readonly id: string; readonly kind: Patch['kind']; readonly subjectId?: string; readonly name: string };
+
+type Gesture = { readonly kind: 'draw' | 'move'; readonly patch: Patch; readonly from: readonly [number, number] };
+
+const MIN = 4;
+
+const between = ([x0, y0]: readonly [number, number], [x1, y1]: readonly [number, number]): Rect => ({
+  x: Math.min(x0, x1),
+  y: Math.min(y0, y1),
+  width: Math.abs(x1 - x0),
+  height: Math.abs(y1 - y0),
+});
+
+/** Patches on the picture: draw with the chosen tool, drag to move, arrow keys when focused, Delete takes off. */
+export const PatchLayer = ({
+  width,
+  height,
+  patches,
+  labels,
+  tool,
+  highlight,
+  onSet,
+  onRemove,
+}: {
+  width: number;
+  height: number;
+  patches: readonly Patch[];
+  labels: Readonly<Record<string, string>>;
+  tool: Tool;
+  highlight?: Rect;
+  onSet: (patch: Patch) => void;
+  onRemove: (id: string) => void;
+}) => {
+  const svg = useRef<SVGSVGElement>(null);
+  const [gesture, setGesture] = useState<Gesture>();
+  const [live, setLive] = useState<Patch>();
+  const at = (event: PointerEvent): readonly [number, number] => {
+    const box = svg.current?.getBoundingClientRect();
+    if (!box) return [0, 0];
+    return [((event.clientX - box.left) / box.width) * width, ((event.clientY - box.top) / box.height) * height];
+  };
+  const held = (rect: Rect) => clampRect(rect, { width, height });
+  const start = (event: PointerEvent<SVGElement>, kind: Gesture['kind'], patch: Patch) => {
+    event.stopPropagation();
+    svg.current?.setPointerCapture(event.pointerId);
+    setGesture({ kind, patch, from: at(event) });
+  };
+  const move = (event: PointerEvent<SVGElement>) => {
+    if (!gesture) return;
+    const to = at(event);
+    const { rect } = gesture.patch;
+    setLive({
+      ...gesture.patch,
+      rect:
+        gesture.kind === 'draw'
+          ? held(between(gesture.from, to))
+          : held({ ...rect, x: rect.x + to[0] - gesture.from[0], y: rect.y + to[1] - gesture.from[1] }),
+    });
+  };
+  const end = () => {
+    if (live && live.rect.width >= MIN && live.rect.height >= MIN) onSet(live);
+    setGesture(undefined);
+    setLive(undefined);
+  };
+  const onKey = (event: KeyboardEvent, patch: Patch) => {
+    const step = event.shiftKey ? 10 : 1;
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
+    if (by) {
+      event.preventDefault();
+      onSet({ ...patch, rect: held({ ...patch.rect, x: patch.rect.x + by[0], y: patch.rect.y + by[1] }) });
+    }
+    if (event.key === 'Delete' || event.key === 'Backspace') onRemove(patch.id);
+  };
+  const shown = [...patches.filter(({ id }) => id !== live?.id), ...(live ? [live] : [])];
+  const unit = width / 960;
+  return (
+    <svg
+      ref={svg}
+      className="patches"
+      viewBox={`0 0 ${width} ${height}`}
+      onPointerDown={(event) =>
+        start(event, 'draw', { id: tool.id, kind: tool.kind, subjectId: tool.subjectId, rect: { x: 0, y: 0, width: 1, height: 1 } })
+      }
+      onPointerMove={move}
+      onPointerUp={end}
+      onPointerCancel={end}
+    >
+      {highlight && <rect className="highlight" {...highlight} />}
+      {shown.map((patch) => (
+        <g
+          key={patch.id}
+          className="patch"
+          tabIndex={0}
+          role="button"
+          aria-label={`Patch ${labels[patch.id] ?? patch.id}. Arrow keys move it, Delete takes it off.`}
+          onKeyDown={(event) => onKey(event, patch)}
+          onPointerDown={(event) => start(event, 'move', patch)}
+        >
+          <rect className="patch-edge" {...patch.rect} />
+          <rect className="patch-line" {...patch.rect} />
+          <g transform={`translate(${patch.rect.x} ${patch.rect.y - 6 * unit}) scale(${unit})`}>
+            <rect className="patch-label-back" x="-1" y="-19" width={(labels[patch.id] ?? patch.id).length * 8.6 + 10} height="22" />
+            <text className="patch-label" x="4" y="-3">
+              {labels[patch.id] ?? patch.id}
+            </text>
+          </g>
+        </g>
+      ))}
+    </svg>
+  );
+};

@@ -1,0 +1,268 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Rect } from '#core/frame/frame.ts';
+import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
+import { DEMO_FRAME_IDS, DEMO_FRAMES } from '#core/scene/demoFrames.ts';
+import { VIEWS } from '#core/scopes/picture.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Empty } from '#ui/parts/Empty.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { Toggle } from '#ui/parts/Toggle.tsx';
+import { KEYMAP } from '#ui/shell/keymap.ts';
+import { PatchLayer, type Tool } from './PatchLayer.tsx';
+import { useJudgeView, VIEW_IDS } from './useJudgeView.ts';
+import { usePixels } from './usePixels.ts';
+import { cardBands } from './zebraBands.ts';
+
+const views = VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name, says: VIEWS[id].says }));
+
+const DemoList = () => {
+  const { session, select } = useBench();
+  const open = (id: (typeof DEMO_FRAME_IDS)[number]) => {
+    const { setupId, cameraId } = DEMO_FRAMES[id];
+    select({ shoot: 'salt-and-fire', setup: setupId, camera: cameraId });
+    void session.openDemo(id);
+  };
+  return (
+    <select
+      className="form-select form-select-sm demo-pick"
+      aria-label="Open a demo frame"
+      value=""
+      onChange={(event) => open(event.target.value as (typeof DEMO_FRAME_IDS)[number])}
+    >
+      <option value="" disabled>
+        Demo frames
+      </option>
+      {DEMO_FRAME_IDS.map((id) => (
+        <option key={id} value={id}>
+          {DEMO_FRAMES[id].name}
+        </option>
+      ))}
+    </select>
+  );
+};
+
+const Reading = () => {
+  const { bench, session } = useBench();
+  const { frame } = bench;
+  if (!frame) return null;
+  const { info } = frame;
+  return (
+    <span className="reading">
+      <span className="quiet num" title={info.evidence}>
+        {info.width}×{info.height}
+      </span>
+      {info.reading === 'codes8' ? (
+        <span className="quiet">8-bit</span>
+      ) : (
+        <select
+          className="form-select form-select-sm"
+          aria-label="How the samples are read"
+          title={info.evidence}
+          value={info.reading}
+          onChange={(event) => void session.reread(info.range, event.target.value as SampleReading)}
+        >
+          {SAMPLE_READING_IDS.map((id) => (
+            <option key={id} value={id}>
+              {SAMPLE_READINGS[id].name}
+            </option>
+          ))}
+        </select>
+      )}
+      <select
+        className="form-select form-select-sm"
+        aria-label="Range of the codes"
+        value={info.range}
+        onChange={(event) =>
+          void session.reread(
+            event.target.value as 'legal' | 'full',
+            info.reading === 'codes8' ? undefined : info.reading,
+          )
+        }
+      >
+        <option value="legal">legal</option>
+        <option value="full">full</option>
+      </select>
+    </span>
+  );
+};
+
+const useTools = (): readonly Tool[] => {
+  const { subjects } = useBench().selection;
+  return useMemo(
+    () => [
+      { id: 'card', kind: 'card', name: 'card' },
+      ...subjects.map(({ id, name }): Tool => ({ id: `skin-${id}`, kind: 'skin', subjectId: id, name })),
+    ],
+    [subjects],
+  );
+};
+
+const usePatchLabels = (tools: readonly Tool[]): Readonly<Record<string, string>> => {
+  const { bench, numbers } = useBench();
+  return useMemo(() => {
+    const read = (bench.measurement?.patches ?? []).map(({ patch, luma }) => {
+      const stops = bench.measurement && numbers.profile.stopsAt(codeToSignal(luma, bench.measurement.coding));
+      const name = tools.find(({ id }) => id === patch.id)?.name ?? patch.kind;
+      return [patch.id, `${name} ${stops === undefined ? '' : printStopsDecimal(stops)}`] as const;
+    });
+    return Object.fromEntries(read);
+  }, [bench.measurement, numbers, tools]);
+};
+
+const useFit = () => {
+  const box = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 640, height: 360 });
+  useEffect(() => {
+    if (!box.current) return undefined;
+    const watch = new ResizeObserver(([entry]) => setSize(entry.contentRect));
+    watch.observe(box.current);
+    return () => watch.disconnect();
+  }, []);
+  return [box, size] as const;
+};
+
+/** The frame with zebras, false colour, contours and patches; open by button, drop, or from the demo. */
+export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
+  const { bench, session, selection, numbers } = useBench();
+  const [look, setLook] = useJudgeView();
+  const { frame, busy } = bench;
+  const { camera, plan } = selection;
+  const tools = useTools();
+  const [toolId, setToolId] = useState('card');
+  const tool = tools.find(({ id }) => id === toolId) ?? tools[0];
+  const labels = usePatchLabels(tools);
+  const [box, fitBox] = useFit();
+
+  const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: ([file]) => {
+      if (file) void session.openFile(file, camera.coding.range);
+    },
+  });
+  useHotkeys(KEYMAP.open.keys, open);
+  useHotkeys(KEYMAP.view.keys, () => {
+    void setLook({ view: VIEW_IDS[(VIEW_IDS.indexOf(look.view) + 1) % VIEW_IDS.length] });
+  });
+  useHotkeys(KEYMAP.contours.keys, () => void setLook({ contours: !look.contours }));
+  useHotkeys(KEYMAP.zebra.keys, () => {
+    const on = look.range || look.warning;
+    void setLook({ range: !on, warning: !on });
+  });
+
+  const profile = bench.draft?.data ?? selection.profile.data;
+  const bands = useMemo(
+    () =>
+      frame && cardBands(numbers, camera.zebra, camera.coding, { bitDepth: frame.info.bitDepth, range: frame.info.range }),
+    [numbers, camera, frame],
+  );
+  const ask = useMemo(() => {
+    if (!frame || !bands) return undefined;
+    return () =>
+      session.judge.call(
+        'picture',
+        {
+          profile,
+          pullStops: plan.placement,
+          view: look.view,
+          ramp: 'viridis',
+          contours: look.contours,
+          rangeZebras: look.range ? bands.ranges : [],
+          warningZebra: look.warning ? bands.warning : undefined,
+        },
+        { latest: 'picture' },
+      );
+  }, [session, frame, bands, profile, plan.placement, look.view, look.contours, look.range, look.warning]);
+  const { canvas, problem, painted } = usePixels(ask);
+
+  const setPatch = useCallback((patch: Parameters<typeof session.setPatch>[0]) => session.setPatch(patch), [session]);
+  const scale = frame ? Math.min(fitBox.width / frame.info.width, fitBox.height / frame.info.height) : 1;
+  const shownScale = look.zoom === 'fit' ? scale : 1;
+
+  return (
+    <section className={`panel picture${isDragActive ? ' dropping' : ''}`} {...getRootProps()}>
+      <header className="panel-head">
+        <h2>{frame?.name ?? 'No frame'}</h2>
+        <Reading />
+        <div className="panel-tools">
+          <Segmented label="View" options={views} value={look.view} onPick={(view) => void setLook({ view })} />
+          <div className="toggles">
+            <Toggle on={look.contours} name="Contours" says="A line at each stop, heavier at grey (C)" onFlip={() => void setLook({ contours: !look.contours })} />
+            <Toggle on={look.range} name="Card" says="Range zebra of the card: fine white stripes (Z)" onFlip={() => void setLook({ range: !look.range })} />
+            <Toggle on={look.warning} name="Warn" says="Warning zebra: broad flame stripes (Z)" onFlip={() => void setLook({ warning: !look.warning })} />
+          </div>
+        </div>
+      </header>
+      <input {...getInputProps({ accept: 'image/png,.png' })} aria-label="Frame file" />
+      <div className={`picture-box${look.zoom === '1:1' ? ' picture-scroll' : ''}`} ref={box}>
+        {frame ? (
+          <div
+            className="picture-sheet"
+            style={{ width: frame.info.width * shownScale, height: frame.info.height * shownScale }}
+            data-painted={painted}
+          >
+            <canvas ref={canvas} />
+            <PatchLayer
+              width={frame.info.width}
+              height={frame.info.height}
+              patches={bench.patches}
+              labels={labels}
+              tool={tool}
+              highlight={highlight}
+              onSet={setPatch}
+              onRemove={session.removePatch}
+            />
+          </div>
+        ) : (
+          <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame here'}>
+            <p className="quiet">
+              {busy ? busy.phase : '8- or 16-bit PNG, 10-bit codes in 16 bit understood. Everything is measured on its codes.'}
+            </p>
+          </Empty>
+        )}
+        {busy && (
+          <div className="busy" role="status">
+            <progress value={busy.fraction} max={1} aria-label={busy.phase} /> {busy.phase}
+            <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.cancelOpening}>
+              Stop
+            </button>
+          </div>
+        )}
+        {isDragActive && <div className="drop-hint">Drop to open</div>}
+      </div>
+      <footer className="panel-foot">
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={open}>
+          Open a frame
+        </button>
+        <DemoList />
+        {frame && (
+          <>
+            <Segmented
+              label="Mark"
+              options={tools.map(({ id, name }) => ({ id, name, says: `Drag on the picture to mark ${name}` }))}
+              value={tool.id}
+              onPick={setToolId}
+            />
+            <Segmented
+              label="Zoom"
+              options={[
+                { id: 'fit', name: `fit ${Math.round(scale * 100)} %` },
+                { id: '1:1', name: '1:1' },
+              ]}
+              value={look.zoom}
+              onPick={(zoom) => void setLook({ zoom })}
+            />
+          </>
+        )}
+        {problem && <span className="field-error">{problem}</span>}
+      </footer>
+    </section>
+  );
+};

@@ -1,0 +1,57 @@
+'use client';
+
+import { VERDICT_RULES, summarise } from '#core/verdict/index.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
+import { Empty } from '#ui/parts/Empty.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { useLog } from '#ui/shell/LogContext.ts';
+
+const thresholdOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id)?.threshold ?? '';
+
+/** Sentences with number, place and remedy; picking one shows its place in the picture. */
+export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?: string) => void }) => {
+  const { verdicts, bench } = useBench();
+  const log = useLog();
+  const marked = bench.patches.some(({ kind }) => kind === 'card');
+  return (
+    <Panel
+      className="verdicts"
+      title="Verdict"
+      note={bench.frame ? summarise(verdicts) : undefined}
+      tools={
+        <button type="button" className="btn btn-primary btn-sm" onClick={log}>
+          Log take <kbd>L</kbd>
+        </button>
+      }
+    >
+      {!bench.frame && (
+        <Empty title="Nothing to judge yet">
+          <p className="quiet">Open a frame: verdicts come with number, place and what to do.</p>
+        </Empty>
+      )}
+      {bench.frame && !marked && (
+        <p className="verdict-hint">Drag over the grey card in the picture: then its placement is judged against the plan.</p>
+      )}
+      <ul className="verdict-list">
+        {verdicts.map((verdict) => (
+          <li key={verdict.id} className={picked === verdict.id ? 'picked' : undefined} data-verdict={verdict.id} data-state={verdict.state}>
+            <button type="button" aria-expanded={picked === verdict.id} onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}>
+              <StateMark state={verdict.state} />
+              <span className="verdict-title">{verdict.title}</span>
+              <span className="verdict-figure num">{verdict.figure}</span>
+              <span className="verdict-advice">{verdict.advice}</span>
+            </button>
+            {picked === verdict.id && (
+              <div className="verdict-open">
+                <p className="quiet">Threshold: {thresholdOf(verdict.id)}</p>
+                <Arithmetic lines={verdict.arithmetic} />
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+};

@@ -1,0 +1,25 @@
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { zebraSignal } from '#core/exposure/setCard.ts';
+import type { ZebraAbility, ZebraSetting } from '#core/exposure/zebra.ts';
+import { zebraBand, type CodeBand } from '#core/scopes/zebra.ts';
+import { maxCode, SCALES, signalToCode, type Coding } from '#core/signal/scale.ts';
+
+/**
+ * The codes of a frame that this camera's own zebra would stripe, after its rounding and on the signal it reads.
+ * A zebra behind the display LUT is followed back through the LUT along the neutral axis.
+ */
+export const cardBands = (
+  numbers: SetCardNumbers,
+  ability: ZebraAbility,
+  camera: Coding,
+  frame: Coding,
+): { readonly ranges: readonly CodeBand[]; readonly warning: CodeBand } => {
+  const seen = zebraSignal(numbers.profile, ability.reads, numbers.pullStops);
+  const toCode = (level: number) => {
+    const signal = SCALES[ability.scale].toSignal(level, camera);
+    const recorded = ability.reads === 'log' ? signal : numbers.profile.signalAt(seen.stopsAt(signal));
+    return signalToCode(recorded, frame);
+  };
+  const band = (setting: ZebraSetting) => zebraBand(setting, toCode, maxCode(frame.bitDepth));
+  return { ranges: [band(numbers.card)], warning: band(numbers.warning) };
+};

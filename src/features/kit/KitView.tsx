@@ -1,0 +1,136 @@
+'use client';
+
+import { useMemo } from 'react';
+import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
+import { GAMUTS } from '#core/colour/gamut.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStops } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { THIN } from '#ui/format.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { AnchorForm } from './AnchorForm.tsx';
+import { readingRows } from './curveModel.ts';
+import { ProfileChart } from './ProfileChart.tsx';
+
+const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
+
+const ProfilePicker = () => {
+  const { selection, records, book } = useBench();
+  const { camera, plan, profile } = selection;
+  const all = [...records.profiles.values()].sort((a, b) => (a.origin === b.origin ? 0 : a.origin === 'anchors' ? -1 : 1));
+  const use = (id: string, name: string) =>
+    void book.edit({
+      label: `Profile ${name}`,
+      changes: [
+        ...(camera.profileIds.includes(id)
+          ? []
+          : [{ table: 'cameras' as const, id: camera.id, before: camera, after: { ...camera, profileIds: [...camera.profileIds, id] } }]),
+        { table: 'plans', id: plan.id, before: records.plans.get(plan.id), after: { ...plan, profileId: id } },
+      ],
+    });
+  return (
+    <Panel title="Profiles" note={`one is in use on ${camera.name}`} className="picker">
+      <ul className="profile-list">
+        {all.map(({ id, name, says, origin }) => (
+          <li key={id}>
+            <button type="button" aria-pressed={id === profile.id} onClick={() => use(id, name)} title={says}>
+              <strong>{name}</strong>
+              <span className="quiet">
+                {origin === 'anchors' ? 'inferred · ' : ''}
+                {says}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+};
+
+const Readings = () => {
+  const { selection, bench, numbers } = useBench();
+  const { coding } = selection.camera;
+  const data = bench.draft?.data ?? selection.profile.data;
+  const rows = useMemo(() => readingRows(data, coding), [data, coding]);
+  const inferred = rows.some(({ doubt }) => doubt !== undefined);
+  return (
+    <Panel title="Reading at every stop" note={`${coding.bitDepth}-bit ${coding.range}, ${GAMUTS[data.gamut].name}`}>
+      <table className="figures">
+        <thead>
+          <tr>
+            <th scope="col">Stop</th>
+            <th scope="col">{SCALES.signalPercent.name}</th>
+            <th scope="col">{SCALES.fullCodePercent.name}</th>
+            <th scope="col">Code</th>
+            <th scope="col">Codes a stop</th>
+            {inferred && <th scope="col">Uncertain ±</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.stops} className={row.stops === 0 ? 'taken' : row.stops < numbers.floorStops ? 'dim' : undefined}>
+              <th scope="row">{printStops(row.stops)}</th>
+              <td>{row.percent}</td>
+              <td>{row.fullCode}</td>
+              <td>{row.code}</td>
+              <td>{row.codes}</td>
+              {inferred && <td>{row.doubt?.toFixed(2)}</td>}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Panel>
+  );
+};
+
+const CameraFacts = () => {
+  const { camera } = useBench().selection;
+  const { zebra } = camera;
+  const facts = [
+    ['Records', `${camera.coding.bitDepth}-bit ${camera.chroma}, ${camera.coding.range}`],
+    ['Base ISO', camera.baseIsos.join(' and ')],
+    ['Usable floor', `${printStops(camera.floorStops)} at base`],
+    ['Zebra reads', zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'],
+    ['Zebra', `${zebra.range.min}–${zebra.range.max} by ${zebra.range.step}, ±${zebra.range.tolerances.join(' ')}`],
+    ['Warning', `${zebra.lowerLimit.min}–${zebra.lowerLimit.max} by ${zebra.lowerLimit.step}, ${SCALES[zebra.scale].name}`],
+    ['White bal.', `${camera.kelvinRange[0]}–${camera.kelvinRange[1]}${THIN}K by ${camera.kelvinStep}`],
+  ];
+  return (
+    <Panel title={camera.name} note={camera.job}>
+      <dl className="facts">
+        {facts.map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </Panel>
+  );
+};
+
+/** Kit: what this camera's profile reads at every stop, from an archetype or from typed numbers. */
+export const KitView = () => {
+  const { selection, bench } = useBench();
+  const name = bench.draft?.name ?? selection.profile.name;
+  const data = bench.draft?.data ?? selection.profile.data;
+  return (
+    <div className="kit">
+      <Panel
+        title={name}
+        note={bench.draft ? 'being solved, not saved' : data.band ? 'inferred; the band is where it may lie' : selection.profile.says}
+        className="kit-chart"
+      >
+        <ProfileChart name={name} data={data} others={others} />
+      </Panel>
+      <div className="kit-side">
+        <AnchorForm key={`${selection.camera.id} ${selection.profile.id}`} />
+      </div>
+      <Readings />
+      <div className="kit-side">
+        <ProfilePicker />
+        <CameraFacts />
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,113 @@
+'use client';
+
+import { Circle, CircleDot, Trash2 } from 'lucide-react';
+import Link from 'next/link';
+import { printStopsDecimal } from '#core/units.ts';
+import type { TakeRecord } from '#store/records/take.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useTakes } from '#ui/bench/useTakes.ts';
+import { printWhen } from '#ui/format.ts';
+import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
+import { Empty } from '#ui/parts/Empty.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { useLog } from '#ui/shell/LogContext.ts';
+import { cardLine, changeTake, foundLine, removeTake } from './logModel.ts';
+import { NotesField } from './NotesField.tsx';
+import { Thumbnail } from './Thumbnail.tsx';
+
+const Take = ({ take }: { take: TakeRecord }) => {
+  const { book, database } = useBench();
+  const { measured, card } = take;
+  const troubles = measured?.verdicts.filter(({ state }) => state !== 'holds') ?? [];
+  const remove = async () => {
+    const thumbnail = await database.rows('thumbnails').get(take.id);
+    await book.edit(removeTake(take, thumbnail));
+  };
+  return (
+    <li className={`take${take.circled ? ' take-circled' : ''}`} data-take={take.number}>
+      <Thumbnail takeId={take.id} alt={measured ? `Frame ${measured.file}` : ''} />
+      {measured ? (
+        <LadderGlyph distribution={measured.distribution} label="How the picture spreads over stops" />
+      ) : (
+        <span className="glyph glyph-none" />
+      )}
+      <div className="take-what">
+        <p className="take-name">
+          <strong>{card.setupName}</strong> <span className="num">{take.number}</span>
+          <span className="quiet">
+            {card.cameraName} · {printWhen(take.loggedAt)}
+          </span>
+        </p>
+        <p className="num take-card">{cardLine(take)}</p>
+        <p className="quiet">
+          Card {card.cardZebra} · warn {card.warningZebra} · {foundLine(take)}
+        </p>
+      </div>
+      <div className="take-found">
+        {measured?.cardOffset !== undefined && (
+          <p className="take-offset">
+            <StateMark state={Math.abs(measured.cardOffset) <= 1 / 6 ? 'holds' : 'watch'} />
+            <span className="num">{printStopsDecimal(measured.cardOffset)}</span>
+            <span className="quiet">off plan</span>
+          </p>
+        )}
+        {troubles.slice(0, 2).map(({ id, state, title, figure }) => (
+          <p key={id} className="take-trouble">
+            <StateMark state={state} /> {title} <span className="num">{figure}</span>
+          </p>
+        ))}
+        {!measured && <p className="quiet">logged without a frame</p>}
+      </div>
+      <NotesField take={take} onSave={(notes) => void book.edit(changeTake(`Notes of take ${take.number}`, take, { notes }))} />
+      <div className="take-tools">
+        <button
+          type="button"
+          aria-pressed={take.circled}
+          aria-label={`Circle take ${take.number}`}
+          title="Circle: the one to use"
+          onClick={() => void book.edit(changeTake(`Circle take ${take.number}`, take, { circled: !take.circled }))}
+        >
+          {take.circled ? <CircleDot size={20} aria-hidden="true" /> : <Circle size={20} aria-hidden="true" />}
+        </button>
+        <button type="button" aria-label={`Delete take ${take.number}`} title="Delete; undo brings it back" onClick={() => void remove()}>
+          <Trash2 size={18} aria-hidden="true" />
+        </button>
+      </div>
+    </li>
+  );
+};
+
+/** Log: what was shot, how it was set, and what was found. */
+export const LogView = () => {
+  const { hrefTo, selection } = useBench();
+  const takes = useTakes();
+  const log = useLog();
+  const circled = takes?.filter((take) => take.circled).length ?? 0;
+  return (
+    <div className="log">
+      <Panel
+        title={`Takes of ${selection.shoot.name}`}
+        note={takes && takes.length > 0 ? `${takes.length} logged, ${circled} circled` : undefined}
+        tools={
+          <button type="button" className="btn btn-primary btn-sm" onClick={log}>
+            Log take <kbd>L</kbd>
+          </button>
+        }
+      >
+        {takes === undefined && <p className="quiet">Reading the log…</p>}
+        {takes?.length === 0 && (
+          <Empty title="No take yet">
+            <p className="quiet">
+              Press <kbd>L</kbd> on any screen: the card as it stands is kept, with what was measured on the open frame.
+            </p>
+            <Link className="btn btn-outline-secondary" href={hrefTo('/judge')}>
+              Judge a frame first
+            </Link>
+          </Empty>
+        )}
+        <ul className="takes">{takes?.map((take) => <Take key={take.id} take={take} />)}</ul>
+      </Panel>
+    </div>
+  );
+};

@@ -1,0 +1,22 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo } from 'react';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+
+/** The picture of a take, from its record. */
+export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
+  const { database } = useBench();
+  const record = useLiveQuery(() => database.rows('thumbnails').get(takeId), [database, takeId]);
+  const url = useMemo(
+    () => record && URL.createObjectURL(new Blob([record.png as Uint8Array<ArrayBuffer>], { type: 'image/png' })),
+    [record],
+  );
+  useEffect(() => {
+    if (!url) return undefined;
+    return () => URL.revokeObjectURL(url);
+  }, [url]);
+  // A picture out of this browser's own records: there is nothing for an image server to do.
+  // eslint-disable-next-line @next/next/no-img-element
+  return url ? <img className="thumb" src={url} alt={alt} /> : <span className="thumb thumb-none">no frame</span>;
+};

@@ -1,0 +1,37 @@
+import { printShutter } from '#core/exposure/shutter.ts';
+import { printFNumber } from '#core/exposure/aperture.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import type { Edit } from '#store/edits.ts';
+import type { TakeRecord, ThumbnailRecord } from '#store/records/take.ts';
+import { printKelvin, printNd } from '#ui/format.ts';
+
+/** The card of a take in one line, as it was. */
+export const cardLine = ({ card }: TakeRecord): string =>
+  [
+    card.profileName,
+    `ISO ${card.iso}`,
+    printKelvin(card.kelvin),
+    printShutter(card.shutter),
+    printFNumber(card.iris),
+    card.ndStops > 0 ? `ND ${printNd(card.ndStops)}` : 'no ND',
+  ].join(' · ');
+
+/** What was found against what was planned. */
+export const foundLine = ({ card, measured }: TakeRecord): string =>
+  measured?.cardStops === undefined
+    ? `plan ${printStops(card.placement)}, card not marked`
+    : `plan ${printStops(card.placement)}, found ${printStopsDecimal(measured.cardStops)}`;
+
+export const changeTake = (label: string, take: TakeRecord, fields: Partial<TakeRecord>): Edit => ({
+  label,
+  changes: [{ table: 'takes', id: take.id, before: take, after: { ...take, ...fields } }],
+});
+
+/** A take off the log with its picture, as one edit that undo brings back. */
+export const removeTake = (take: TakeRecord, thumbnail: ThumbnailRecord | undefined): Edit => ({
+  label: `Delete take ${take.number}`,
+  changes: [
+    { table: 'takes', id: take.id, before: take },
+    ...(thumbnail ? [{ table: 'thumbnails' as const, id: take.id, before: thumbnail }] : []),
+  ],
+});

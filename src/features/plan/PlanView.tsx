@@ -1,0 +1,162 @@
+'use client';
+
+import { useMemo } from 'react';
+import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
+import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
+import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { printZebra } from '#core/exposure/zebra.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { printPull } from '#ui/format.ts';
+import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { REASONS } from '#ui/setCard/reasons.ts';
+import { placementRows } from './placementRows.ts';
+
+const Placements = () => {
+  const { selection, editPlan } = useBench();
+  const rows = useMemo(() => placementRows(selection), [selection]);
+  const { subjects, plan } = selection;
+  return (
+    <Panel title="Placement by thirds" note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]" className="placements">
+      <table className="figures">
+        <thead>
+          <tr>
+            <th scope="col">Placement</th>
+            <th scope="col">Card zebra</th>
+            {subjects.map(({ id, name, skinOffset }) => (
+              <th scope="col" key={id}>
+                {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
+              </th>
+            ))}
+            <th scope="col">Rounding</th>
+            <th scope="col">Over the card</th>
+            <th scope="col">Usable to</th>
+            <th scope="col">In post</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => {
+            const taken = Math.abs(row.placement - plan.placement) < 0.01;
+            return (
+              <tr key={row.placement} className={taken ? 'taken' : undefined}>
+                <th scope="row">
+                  <button
+                    type="button"
+                    className="row-pick"
+                    aria-pressed={taken}
+                    onClick={() => editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })}
+                  >
+                    {printStops(row.placement)}
+                  </button>
+                </th>
+                <td>{row.card}</td>
+                {row.skin.map((skin, i) => (
+                  <td key={subjects[i].id}>{skin}</td>
+                ))}
+                <td className={row.limited ? 'text-warn' : undefined}>
+                  {row.limited ? 'out of reach' : printStopsDecimal(row.cost, 2)}
+                </td>
+                <td>{printStopsDecimal(row.roomAbove)}</td>
+                <td>{printStopsDecimal(row.usableBelow)}</td>
+                <td>{printPull(row.placement) === 'no pull' ? 'as is' : printPull(row.placement)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </Panel>
+  );
+};
+
+const Light = () => {
+  const { selection, numbers } = useBench();
+  const input = { selection, numbers };
+  const rows = [
+    { name: 'Light', ...REASONS.iris(input) },
+    { name: 'ISO', ...REASONS.iso(input) },
+    { name: 'Shutter', ...REASONS.shutter(input) },
+  ];
+  return (
+    <Panel title="What these settings mean" note="computed from the card">
+      {rows.map(({ name, why, lines }) => (
+        <details key={name} className="reason">
+          <summary>
+            <strong>{name}</strong> <span>{why}</span>
+          </summary>
+          <Arithmetic lines={lines} />
+        </details>
+      ))}
+    </Panel>
+  );
+};
+
+/** The display-level number people remember for skin; common practice, no source. */
+const REMEMBERED_SKIN = 70;
+
+const ZebraTrap = () => {
+  const { selection, numbers } = useBench();
+  const { reads } = selection.camera.zebra;
+  const stops = numbers.profile.stopsAt(REMEMBERED_SKIN / 100);
+  const other = setCardNumbers(
+    selection.profile.data,
+    { ...selection.camera, zebra: { ...selection.camera.zebra, reads: reads === 'log' ? 'lut' : 'log' } },
+    selection.plan,
+    selection.subjects,
+    selection.setup.fps,
+  );
+  return (
+    <Panel title="Which picture the zebra reads" note={reads === 'log' ? 'this body: the recorded signal' : 'this body: the display LUT’s output'}>
+      <div className="two-numbers">
+        <p>
+          <span className="quiet">{reads === 'log' ? 'On the recording' : 'Behind the LUT'}</span>
+          <strong className="aim">{printZebra(numbers.card)}</strong>
+        </p>
+        <p>
+          <span className="quiet">{reads === 'log' ? 'Were it behind the LUT' : 'Were it on the recording'}</span>
+          <strong>{printZebra(other.card)}</strong>
+        </p>
+      </div>
+      <p className="trap">
+        <StateMark state={stops > 2 ? 'watch' : 'holds'} />
+        {reads === 'log'
+          ? `The remembered ${REMEMBERED_SKIN} % belongs to a display picture. On this recording it lies ${printStopsDecimal(stops)} over grey.`
+          : `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile; switch the LUT off and the number changes.`}
+      </p>
+    </Panel>
+  );
+};
+
+const Cautions = () => {
+  const { selection } = useBench();
+  const { cautions } = selection.setup;
+  if (cautions.length === 0) return null;
+  return (
+    <p className="caution">
+      <StateMark state="watch" />
+      <span>
+        {cautions.map((id) => CAUTIONS[id]).join(' ')} <span className="quiet">{CAUTION_CLOSE}</span>
+      </span>
+    </p>
+  );
+};
+
+/** Plan: what to dial in for this set-up and camera, and why. */
+export const PlanView = () => {
+  const { selection } = useBench();
+  return (
+    <div className="plan">
+      <header className="page-head">
+        <h1>{selection.setup.name}</h1>
+        <p className="quiet">{selection.setup.light || 'No light noted yet.'}</p>
+      </header>
+      <Cautions />
+      <div className="plan-top">
+        <Light />
+        <ZebraTrap />
+      </div>
+      <Placements />
+    </div>
+  );
+};

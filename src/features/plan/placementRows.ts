@@ -1,0 +1,46 @@
+import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
+import type { Selection } from '#store/selection.ts';
+
+/** One placement and what it comes to, on this camera with this profile. */
+export type PlacementRow = {
+  readonly placement: number;
+  readonly card: string;
+  readonly skin: readonly string[];
+  /** Worst rounding of card and skin zebra, in stops. */
+  readonly cost: number;
+  /** A zebra could not reach its level. */
+  readonly limited: boolean;
+  readonly roomAbove: number;
+  readonly usableBelow: number;
+};
+
+const PLACEMENTS = Array.from({ length: 13 }, (_, i) => -1 + i / 3);
+
+const settings = (card: ZebraSetting, skin: readonly { readonly zebra: ZebraSetting }[]) => [
+  card,
+  ...skin.map(({ zebra }) => zebra),
+];
+
+/** Placements -1 .. +3 by thirds, brightest last. */
+export const placementRows = (selection: Selection): PlacementRow[] =>
+  PLACEMENTS.map((exact) => {
+    const placement = Math.round(exact * 3) / 3 || 0;
+    const numbers = setCardNumbers(
+      selection.profile.data,
+      selection.camera,
+      { ...selection.plan, placement },
+      selection.subjects,
+      selection.setup.fps,
+    );
+    const all = settings(numbers.card, numbers.skin);
+    return {
+      placement,
+      card: printZebra(numbers.card),
+      skin: numbers.skin.map(({ zebra }) => printZebra(zebra)),
+      cost: all.reduce((worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst), 0),
+      limited: all.some(({ limited }) => limited),
+      roomAbove: numbers.clipStops - placement,
+      usableBelow: numbers.floorStops - placement,
+    };
+  });

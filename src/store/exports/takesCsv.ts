@@ -1,0 +1,50 @@
+import Papa from 'papaparse';
+import { printShutter } from '#core/exposure/shutter.ts';
+import type { TakeRecord } from '../records/take.ts';
+
+type Column = { readonly name: string; readonly of: (take: TakeRecord) => string | number };
+
+const decimals = (value: number | undefined, digits: number) => (value === undefined ? '' : Number(value.toFixed(digits)));
+const percent = (share: number | undefined) => (share === undefined ? '' : Number((100 * share).toFixed(3)));
+
+/** Columns of the log, with their units in the heading. A further one is a row. */
+const COLUMNS: readonly Column[] = [
+  { name: 'set-up', of: ({ card }) => card.setupName },
+  { name: 'camera', of: ({ card }) => card.cameraName },
+  { name: 'take', of: ({ number }) => number },
+  { name: 'circled', of: ({ circled }) => (circled ? 'yes' : 'no') },
+  { name: 'logged at (UTC)', of: ({ loggedAt }) => loggedAt },
+  { name: 'file', of: ({ measured }) => measured?.file ?? '' },
+  { name: 'profile', of: ({ card }) => card.profileName },
+  { name: 'placement (stops)', of: ({ card }) => decimals(card.placement, 3) },
+  { name: 'card found (stops)', of: ({ measured }) => decimals(measured?.cardStops, 3) },
+  { name: 'off the plan (stops)', of: ({ measured }) => decimals(measured?.cardOffset, 3) },
+  // What a gain in linear light undoes: found where the card was measured, planned where not.
+  { name: 'correction in post (stops)', of: ({ measured, card }) => decimals(-(measured?.cardStops ?? card.placement) || 0, 3) },
+  { name: 'ISO', of: ({ card }) => card.iso },
+  { name: 'white balance (K)', of: ({ card }) => card.kelvin },
+  { name: 'tint', of: ({ card }) => card.tint },
+  { name: 'shutter', of: ({ card }) => printShutter(card.shutter) },
+  { name: 'fps', of: ({ card }) => card.fps },
+  { name: 'iris (f)', of: ({ card }) => card.iris },
+  { name: 'ND (stops)', of: ({ card }) => card.ndStops },
+  { name: 'card zebra (% of signal)', of: ({ card }) => card.cardZebra },
+  { name: 'skin zebras', of: ({ card }) => card.skinZebras.map(({ subject, zebra }) => `${subject} ${zebra}`).join('; ') },
+  { name: 'warning zebra', of: ({ card }) => card.warningZebra },
+  { name: 'monitor pull (stops)', of: ({ card }) => decimals(-card.pullStops || 0, 3) },
+  { name: 'all channels clipped (% of picture)', of: ({ measured }) => percent(measured?.clippedAll) },
+  { name: 'some channels clipped (% of picture)', of: ({ measured }) => percent(measured?.clippedSome) },
+  { name: 'under the floor (% of picture)', of: ({ measured }) => percent(measured?.underFloor) },
+  { name: 'to watch', of: ({ measured }) => (measured?.verdicts ?? []).filter(({ state }) => state !== 'holds').map(({ title, figure }) => `${title} ${figure}`).join('; ') },
+  { name: 'notes', of: ({ notes }) => notes },
+];
+
+/**
+ * The log as CSV (RFC 4180): comma, CRLF, quotes doubled, a heading with units, decimal points, UTF-8.
+ * Text that a spreadsheet would run as a formula is led by an apostrophe.
+ */
+export const takesCsv = (takes: readonly TakeRecord[]): string =>
+  `${Papa.unparse(
+    { fields: COLUMNS.map(({ name }) => name), data: takes.map((take) => COLUMNS.map(({ of }) => of(take))) },
+    { newline: '\r\n', escapeFormulae: true },
+  )}\r\n`;

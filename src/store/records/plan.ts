@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { finite, idSchema, stopsSchema } from './common.ts';
+
+export const shutterSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('angle'), degrees: finite.positive().max(360) }),
+  z.object({ kind: z.literal('time'), denominator: finite.positive().max(32_000) }),
+]);
+
+/** What was decided for one camera in one set-up; its id is `setup:camera`. */
+export const planSchema = z.object({
+  id: idSchema,
+  setupId: idSchema,
+  cameraId: idSchema,
+  profileId: idSchema,
+  placement: stopsSchema,
+  iso: z.number().int().positive(),
+  kelvin: z.number().int().min(1000).max(20_000),
+  tint: finite.min(-100).max(100),
+  shutter: shutterSchema,
+  iris: finite.positive(),
+  ndStops: finite.min(0).max(20),
+  warningMargin: finite.min(0).max(3),
+});
+export type PlanRecord = z.infer<typeof planSchema>;
+
+export const planId = (setupId: string, cameraId: string): string => `${setupId}:${cameraId}`;

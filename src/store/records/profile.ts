@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { GAMUT_IDS, type GamutId } from '#core/colour/gamut.ts';
+import type { ProfileData } from '#core/profile/index.ts';
+import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
+import { TRANSFERS, type TransferId } from '#core/transfer/index.ts';
+import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
+
+const positive = finite.positive();
+const knee = z.object({ at: positive, width: positive }).optional();
+
+const curve = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('standard'),
+    transfer: z.enum(Object.keys(TRANSFERS) as [TransferId, ...TransferId[]]),
+    gain: positive,
+    knee,
+  }),
+  z.object({
+    kind: z.literal('log'),
+    coefficients: z.object({
+      a: positive,
+      b: finite,
+      c: positive,
+      d: finite,
+      cut: finite,
+      e: positive,
+      f: finite,
+    }),
+    knee,
+  }),
+  z.object({
+    kind: z.literal('power'),
+    coefficients: z.object({ gain: positive, exponent: positive, offset: finite, cut: positive }),
+    knee,
+  }),
+  z.object({
+    kind: z.literal('table'),
+    rows: z.array(z.object({ reflectance: finite.min(0), signal: finite })).min(2).max(20_000).readonly(),
+    knee,
+  }),
+]);
+
+const anchor = z.object({
+  id: z.enum(['black', 'grey', 'white', 'clip']),
+  reading: finite,
+  stops: stopsSchema.optional(),
+});
+
+export const profileDataSchema = z.object({
+  curve,
+  gamut: z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]),
+  clipStops: stopsSchema,
+  band: z
+    .object({
+      stops: z.array(finite).readonly(),
+      signal: z.array(finite).readonly(),
+      stopsWide: z.array(finite).readonly(),
+    })
+    .optional(),
+  anchors: z.array(anchor).max(8).readonly().optional(),
+  anchorScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
+}) satisfies z.ZodType<ProfileData>;
+
+/** A profile in the kit. `archetype` ones ship with the app, `anchors` ones were solved from typed numbers. */
+export const profileSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  origin: z.enum(['archetype', 'anchors']),
+  says: z.string().max(300),
+  data: profileDataSchema,
+});
+
+export type ProfileRecord = z.infer<typeof profileSchema>;

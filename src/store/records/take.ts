@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { finite, idSchema, stopsSchema } from './common.ts';
+import { profileDataSchema } from './profile.ts';
+import { shutterSchema } from './plan.ts';
+
+/** The set card as it was when the take was logged. */
+export const cardSnapshotSchema = z.object({
+  setupName: z.string(),
+  cameraName: z.string(),
+  profileName: z.string(),
+  profile: profileDataSchema,
+  coding: z.object({ bitDepth: finite, range: z.enum(['legal', 'full']) }),
+  placement: stopsSchema,
+  iso: finite,
+  kelvin: finite,
+  tint: finite,
+  shutter: shutterSchema,
+  fps: finite,
+  iris: finite,
+  ndStops: finite,
+  cardZebra: z.string(),
+  skinZebras: z.array(z.object({ subject: z.string(), zebra: z.string() })),
+  warningZebra: z.string(),
+  pullStops: stopsSchema,
+});
+export type CardSnapshot = z.infer<typeof cardSnapshotSchema>;
+
+/** What was measured on the frame; absent when the take was logged without one. */
+export const measuredSchema = z.object({
+  file: z.string().max(300),
+  size: z.tuple([finite, finite]),
+  cardStops: finite.optional(),
+  cardOffset: finite.optional(),
+  /** Shares of the picture, 0..1. */
+  clippedAll: finite,
+  clippedSome: finite,
+  underFloor: finite,
+  /** Shares a half stop from -10 to +10, for the glyph. */
+  distribution: z.array(finite).max(80),
+  verdicts: z.array(
+    z.object({
+      id: z.string(),
+      state: z.enum(['holds', 'watch', 'lost']),
+      title: z.string(),
+      figure: z.string(),
+      advice: z.string(),
+    }),
+  ),
+});
+export type Measured = z.infer<typeof measuredSchema>;
+
+export const takeSchema = z.object({
+  id: idSchema,
+  shootId: idSchema,
+  setupId: idSchema,
+  cameraId: idSchema,
+  number: z.number().int().positive(),
+  /** ISO 8601, UTC. */
+  loggedAt: z.iso.datetime(),
+  card: cardSnapshotSchema,
+  measured: measuredSchema.optional(),
+  notes: z.string().max(4000),
+  circled: z.boolean(),
+});
+export type TakeRecord = z.infer<typeof takeSchema>;
+
+/** Kept apart from the take, so that lists stay light. PNG bytes. */
+export const thumbnailSchema = z.object({ id: idSchema, png: z.instanceof(Uint8Array) });
+export type ThumbnailRecord = z.infer<typeof thumbnailSchema>;

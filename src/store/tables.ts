@@ -1,0 +1,28 @@
+import type { z } from 'zod';
+import { cameraSchema } from './records/camera.ts';
+import { planSchema } from './records/plan.ts';
+import { profileSchema } from './records/profile.ts';
+import { setupSchema } from './records/setup.ts';
+import { shootSchema } from './records/shoot.ts';
+import { subjectSchema } from './records/subject.ts';
+import { takeSchema, thumbnailSchema } from './records/take.ts';
+
+/** Every table and the schema its records pass on the way in. */
+export const TABLES = {
+  shoots: shootSchema,
+  setups: setupSchema,
+  cameras: cameraSchema,
+  profiles: profileSchema,
+  subjects: subjectSchema,
+  plans: planSchema,
+  takes: takeSchema,
+  thumbnails: thumbnailSchema,
+} as const satisfies Record<string, z.ZodType<{ id: string }>>;
+
+export type TableName = keyof typeof TABLES;
+export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
+export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>;
+
+/** Small tables, held in memory whole; takes and thumbnails are asked for. */
+export const BOOK_TABLES = ['shoots', 'setups', 'cameras', 'profiles', 'subjects', 'plans'] as const;
+export type BookTable = (typeof BOOK_TABLES)[number];

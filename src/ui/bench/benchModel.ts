@@ -1,0 +1,30 @@
+import { setCardNumbers, type SetCardNumbers } from '#core/exposure/setCard.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
+import { stopsDistribution, type Distribution } from '#core/scopes/distribution.ts';
+import { judgeFrame, type FrameMeasurement, type Verdict } from '#core/verdict/index.ts';
+import type { ProfileData } from '#core/profile/index.ts';
+import type { Selection } from '#store/selection.ts';
+
+/** The card's numbers for a selection; `draft` stands in for its profile while one is being solved. */
+export const cardNumbersOf = (selection: Selection, draft?: ProfileData): SetCardNumbers =>
+  setCardNumbers(
+    draft ?? selection.profile.data,
+    selection.camera,
+    selection.plan,
+    selection.subjects,
+    selection.setup.fps,
+  );
+
+/** The open frame on the ladder: its luma histogram through the profile of the card. */
+export const distributionOf = (measurement: FrameMeasurement, numbers: SetCardNumbers): Distribution => {
+  const { coding, histogram } = measurement;
+  const perLevel = 2 ** coding.bitDepth / histogram.length;
+  return stopsDistribution(histogram, (level) => numbers.profile.stopsAt(codeToSignal(level * perLevel, coding)));
+};
+
+export const verdictsOf = (
+  measurement: FrameMeasurement,
+  distribution: Distribution,
+  numbers: SetCardNumbers,
+  placement: number,
+): Verdict[] => judgeFrame({ measurement, distribution, numbers, placement });

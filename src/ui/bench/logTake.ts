@@ -1,0 +1,99 @@
+import { printZebra } from '#core/exposure/zebra.ts';
+import type { Distribution } from '#core/scopes/distribution.ts';
+import { cardReading } from '#core/verdict/index.ts';
+import type { Change } from '#store/edits.ts';
+import type { CardSnapshot, Measured, TakeRecord } from '#store/records/take.ts';
+import { nextTakeNumber } from '#store/takes.ts';
+import type { Bench } from './BenchProvider.tsx';
+
+const THUMBNAIL_WIDTH = 240;
+
+const snapshot = ({ selection, numbers }: Bench): CardSnapshot => {
+  const { plan, setup, camera, profile } = selection;
+  return {
+    setupName: setup.name,
+    cameraName: camera.name,
+    profileName: profile.name,
+    profile: profile.data,
+    coding: camera.coding,
+    placement: plan.placement,
+    iso: plan.iso,
+    kelvin: plan.kelvin,
+    tint: plan.tint,
+    shutter: plan.shutter,
+    fps: setup.fps,
+    iris: plan.iris,
+    ndStops: plan.ndStops,
+    cardZebra: printZebra(numbers.card),
+    skinZebras: numbers.skin.map(({ subject, zebra }) => ({ subject: subject.name, zebra: printZebra(zebra) })),
+    warningZebra: printZebra(numbers.warning),
+    pullStops: numbers.pullStops,
+  };
+};
+
+/** A take keeps the distribution in half stops: enough for its glyph. */
+export const halfStops = ({ bins, perStop }: Distribution): number[] => {
+  const each = perStop / 2;
+  return Array.from({ length: bins.length / each }, (_, i) =>
+    Number(
+      bins
+        .slice(i * each, (i + 1) * each)
+        .reduce((sum, bin) => sum + bin.share, 0)
+        .toFixed(5),
+    ),
+  );
+};
+
+const measuredOf = ({ bench, numbers, distribution, verdicts, selection }: Bench): Measured | undefined => {
+  const { frame, measurement } = bench;
+  if (!frame || !measurement || !distribution) return undefined;
+  const card = cardReading({ measurement, distribution, numbers, placement: selection.plan.placement });
+  return {
+    file: frame.name,
+    size: [frame.info.width, frame.info.height],
+    cardStops: card?.stops,
+    cardOffset: card?.offset,
+    clippedAll: measurement.clipping.all,
+    clippedSome: measurement.clipping.some,
+    underFloor: measurement.shadows.share,
+    distribution: halfStops(distribution),
+    verdicts: verdicts.map(({ id, state, title, figure, advice }) => ({ id, state, title, figure, advice })),
+  };
+};
+
+const thumbnailOf = async ({ bench, selection, numbers, session }: Bench) => {
+  if (!bench.frame) return undefined;
+  const outcome = await session.judge.call('thumbnail', {
+    profile: selection.profile.data,
+    pullStops: numbers.pullStops,
+    width: THUMBNAIL_WIDTH,
+  });
+  return outcome.state === 'done' ? outcome.output.png : undefined;
+};
+
+/**
+ * Logs the take: the card as it stands, what was measured and a thumbnail, as one edit.
+ * @returns the take, or undefined when it could not be written (the book then says why).
+ */
+export const logTake = async (bench: Bench, now: Date, newId: string): Promise<TakeRecord | undefined> => {
+  const { book, database, selection } = bench;
+  const [number, png] = await Promise.all([
+    nextTakeNumber(database, selection.setup.id, selection.camera.id),
+    thumbnailOf(bench).catch(() => undefined),
+  ]);
+  const take: TakeRecord = {
+    id: newId,
+    shootId: selection.shoot.id,
+    setupId: selection.setup.id,
+    cameraId: selection.camera.id,
+    number,
+    loggedAt: now.toISOString(),
+    card: snapshot(bench),
+    measured: measuredOf(bench),
+    notes: '',
+    circled: false,
+  };
+  const changes: Change[] = [{ table: 'takes', id: take.id, after: take }];
+  if (png) changes.push({ table: 'thumbnails', id: take.id, after: { id: take.id, png } });
+  return (await book.edit({ label: `Log take ${number}`, changes })) ? take : undefined;
+};

@@ -1,0 +1,19 @@
+'use client';
+
+/** Hands a file to the browser. */
+export const download = (name: string, content: string, type: string): void => {
+  const url = URL.createObjectURL(new Blob([content], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+};
+
+/** Letters, digits and dashes of a name, for a file's. */
+export const slug = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'untitled';

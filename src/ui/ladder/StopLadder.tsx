@@ -1,0 +1,191 @@
+'use client';
+
+import { scaleLinear } from 'd3';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { rampColour } from '#core/scopes/ramp.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import { useBench } from '../bench/BenchProvider.tsx';
+import { LADDER_RANGE, ladderMarks, ladderRungs, nudged, spreadLabels } from './ladderModel.ts';
+
+/** Below this width the readings go and the marks stay. */
+const NARROW = 150;
+const PAD = { top: 10, bottom: 14 } as const;
+
+const useSize = () => {
+  const box = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 208, height: 640 });
+  useEffect(() => {
+    if (!box.current) return undefined;
+    const watch = new ResizeObserver(([entry]) => setSize({ width: Math.max(80, entry.contentRect.width), height: Math.max(300, entry.contentRect.height) }));
+    watch.observe(box.current);
+    return () => watch.disconnect();
+  }, []);
+  return [box, size] as const;
+};
+
+/** Where everything lies, in stops from middle grey. The card's arrow is a slider: drag it, or arrow keys by thirds. */
+export const StopLadder = () => {
+  const { selection, numbers, distribution, editPlan, bench } = useBench();
+  const [box, { width, height }] = useSize();
+  const narrow = width < NARROW;
+  const BAR = narrow ? { left: 34, right: width - 8 } : { left: 48, right: width - 56 };
+  const [hover, setHover] = useState<number>();
+  const [dragged, setDragged] = useState<number>();
+  const { plan, camera } = selection;
+  const placement = dragged ?? plan.placement;
+  const scaleId = camera.zebra.scale;
+
+  const y = useMemo(
+    () => scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true),
+    [height],
+  );
+  const rungs = useMemo(() => ladderRungs(numbers, scaleId, camera.coding), [numbers, scaleId, camera.coding]);
+  const shift = placement - plan.placement;
+  const marks = useMemo(
+    () =>
+      ladderMarks(numbers, plan.placement, plan.warningMargin).map((mark) =>
+        mark.kind === 'warning' ? mark : { ...mark, stops: mark.stops + shift },
+      ),
+    [numbers, plan, shift],
+  );
+  const labelsAt = spreadLabels(marks.map((mark) => y(mark.stops) - 4), 13);
+
+  const place = (next: number) => {
+    if (next !== plan.placement) editPlan(`Placement ${printStops(next)}`, { placement: next });
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const thirds = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 3, PageDown: -3 }[event.key];
+    if (thirds === undefined) return;
+    event.preventDefault();
+    place(nudged(plan.placement, thirds));
+  };
+  const stopsUnder = (event: PointerEvent<SVGElement>) => {
+    const svg = event.currentTarget.ownerSVGElement ?? (event.currentTarget as unknown as SVGSVGElement);
+    return y.invert(event.clientY - svg.getBoundingClientRect().top);
+  };
+  const onDrag = (event: PointerEvent<SVGElement>) => {
+    if (event.currentTarget.hasPointerCapture(event.pointerId)) setDragged(nudged(stopsUnder(event), 0));
+  };
+
+  const middle = (BAR.left + BAR.right) / 2;
+  const peak = Math.max(1e-9, ...(distribution?.bins.map(({ share }) => share) ?? []));
+  const readOut = hover === undefined ? undefined : numbers.profile.signalAt(hover);
+
+  return (
+    <aside className="ladder" aria-label="Stop ladder">
+      <header className="ladder-head">
+        <strong>Stops</strong>
+        <span className="quiet">
+          {bench.draft ? `${bench.draft.name} · ` : ''}
+          {SCALES[scaleId].name}
+        </span>
+      </header>
+      <div className="ladder-box" ref={box}>
+        <svg
+          width={width}
+          height={height}
+          onPointerMove={(event) => setHover(y.invert(event.clientY - event.currentTarget.getBoundingClientRect().top))}
+          onPointerLeave={() => setHover(undefined)}
+        >
+          <defs>
+            <pattern id="lost" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <rect width="7" height="7" className="ladder-lost-back" />
+              <rect width="3" height="7" className="ladder-lost-line" />
+            </pattern>
+            <pattern id="floor" width="5" height="5" patternUnits="userSpaceOnUse">
+              <circle cx="1.5" cy="1.5" r="0.9" className="ladder-dot" />
+            </pattern>
+          </defs>
+          <rect
+            x={BAR.left}
+            width={BAR.right - BAR.left}
+            y={y(LADDER_RANGE[1])}
+            height={Math.max(0, y(numbers.clipStops) - y(LADDER_RANGE[1]))}
+            fill="url(#lost)"
+          />
+          <rect
+            x={BAR.left}
+            width={BAR.right - BAR.left}
+            y={y(numbers.floorStops)}
+            height={Math.max(0, y(LADDER_RANGE[0]) - y(numbers.floorStops))}
+            fill="url(#floor)"
+          />
+          {rungs.map(({ stops, label, reading }) => (
+            <g key={stops} transform={`translate(0 ${y(stops)})`} className={stops === 0 ? 'rung rung-grey' : 'rung'}>
+              <line x1={BAR.left} x2={BAR.right} />
+              <text x={BAR.left - 8} dy="0.32em" textAnchor="end" className={reading === undefined ? 'dim' : undefined}>
+                {label}
+              </text>
+              {!narrow && (
+                <text x={width - 8} dy="0.32em" textAnchor="end" className="rung-reading">
+                  {reading ?? '–'}
+                </text>
+              )}
+            </g>
+          ))}
+          {distribution?.bins.map(({ stops, share }) =>
+            share <= 1e-5 || stops < LADDER_RANGE[0] || stops > LADDER_RANGE[1] ? null : (
+              <rect
+                key={stops}
+                x={middle - (Math.sqrt(share / peak) * (BAR.right - BAR.left)) / 2}
+                width={Math.sqrt(share / peak) * (BAR.right - BAR.left)}
+                y={y(stops + 0.5 / distribution.perStop)}
+                height={y(stops - 0.5 / distribution.perStop) - y(stops + 0.5 / distribution.perStop) + 0.4}
+                fill={rampColour('viridis', stops)}
+              />
+            ),
+          )}
+          <text x={BAR.right - 4} y={y(numbers.clipStops) - 3} className="ladder-edge" textAnchor="end">
+            clip {printStopsDecimal(numbers.clipStops)}
+          </text>
+          <text x={BAR.right - 4} y={y(numbers.floorStops) + 13} className="ladder-edge" textAnchor="end">
+            floor {printStops(numbers.floorStops)}
+          </text>
+          {marks.map((mark, i) => (
+            <g key={mark.id} className={`mark mark-${mark.kind}`}>
+              <line x1={BAR.left - 3} x2={BAR.right + 3} y1={y(mark.stops)} y2={y(mark.stops)} />
+              <path d={`M${BAR.left - 4},${y(mark.stops)} l8,-4.5 v9 z`} />
+              <path d={`M${BAR.right + 4},${y(mark.stops)} l-8,-4.5 v9 z`} />
+              <text x={BAR.left + 10} y={labelsAt[i]}>
+                {mark.label}
+              </text>
+            </g>
+          ))}
+          <rect
+            className="ladder-handle"
+            role="slider"
+            tabIndex={0}
+            aria-label="Placement of the card"
+            aria-orientation="vertical"
+            aria-valuemin={-3}
+            aria-valuemax={3}
+            aria-valuenow={Number(placement.toFixed(3))}
+            aria-valuetext={`${printStops(placement)} stops`}
+            x={BAR.left - 8}
+            width={BAR.right - BAR.left + 16}
+            y={y(placement) - 11}
+            height={22}
+            onKeyDown={onKey}
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={onDrag}
+            onPointerUp={(event) => {
+              if (dragged !== undefined) place(dragged);
+              setDragged(undefined);
+              event.currentTarget.releasePointerCapture(event.pointerId);
+            }}
+          />
+          {hover !== undefined && readOut !== undefined && (
+            <g className="ladder-readout" transform={`translate(0 ${y(hover)})`} pointerEvents="none">
+              <line x1={BAR.left} x2={width} />
+              <rect x={BAR.right - 28} y={-22} width={width - BAR.right + 28} height={19} rx={2} />
+              <text x={width - 5} y={-8} textAnchor="end">
+                {printStopsDecimal(hover)} {SCALES[scaleId].fromSignal(readOut, camera.coding).toFixed(1)}
+              </text>
+            </g>
+          )}
+        </svg>
+      </div>
+    </aside>
+  );
+};

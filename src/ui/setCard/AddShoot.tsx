@@ -1,0 +1,47 @@
+'use client';
+
+import { useState } from 'react';
+import { newSetup, newShoot } from '#store/newShoot.ts';
+import { useBench } from '../bench/BenchProvider.tsx';
+
+const id = () => crypto.randomUUID();
+
+/** A name, and it becomes a set-up of this shoot or a shoot of its own. */
+export const AddShoot = () => {
+  const { book, selection, select } = useBench();
+  const [name, setName] = useState('');
+  const ready = name.trim().length > 0;
+  const addSetup = async () => {
+    const setup = id();
+    if (await book.edit(newSetup(book.getState(), selection.setup, name.trim(), setup))) select({ setup });
+    setName('');
+  };
+  const addShoot = async () => {
+    const shoot = id();
+    if (await book.edit(newShoot(book.getState(), name.trim(), { shoot, setup: id() }))) select({ shoot });
+    setName('');
+  };
+  return (
+    <div className="add-shoot">
+      <label className="form-label" htmlFor="new-name">
+        New
+      </label>
+      <input
+        id="new-name"
+        className="form-control"
+        placeholder="Name of a set-up or shoot"
+        maxLength={80}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <div className="d-flex gap-2 mt-2">
+        <button type="button" className="btn btn-sm btn-outline-secondary" disabled={!ready} onClick={() => void addSetup()}>
+          Add set-up
+        </button>
+        <button type="button" className="btn btn-sm btn-outline-secondary" disabled={!ready} onClick={() => void addShoot()}>
+          Add shoot
+        </button>
+      </div>
+    </div>
+  );
+};

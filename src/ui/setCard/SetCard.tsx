@@ -1,0 +1,132 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import Overlay from 'react-bootstrap/Overlay';
+import Popover from 'react-bootstrap/Popover';
+import { useBench } from '../bench/BenchProvider.tsx';
+import { Arithmetic } from '../parts/Arithmetic.tsx';
+import { CELLS, type Cell } from './cells.tsx';
+import { REASONS, type CellInput } from './reasons.ts';
+import { Chooser } from './Chooser.tsx';
+import { NumberEditor } from './NumberEditor.tsx';
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
+  const { editPlan, records } = useBench();
+  const { editor, label } = cell;
+  const { plan } = input.selection;
+  if (editor.kind === 'computed') return null;
+  if (editor.kind === 'number') {
+    return (
+      <NumberEditor
+        label={label}
+        unit={editor.unit}
+        value={editor.current(plan)}
+        {...editor.limits(input)}
+        onSet={(value) => editPlan(`${label} ${value}`, editor.fields(value))}
+      />
+    );
+  }
+  const choices = editor.choices(input, records);
+  return (
+    <select
+      className="form-select cell-choices"
+      aria-label={label}
+      size={Math.min(8, Math.max(2, choices.length))}
+      value={editor.current(plan)}
+      autoFocus
+      onChange={(event) => {
+        const choice = choices.find(({ value }) => value === event.target.value);
+        editPlan(`${label} ${choice?.name ?? ''}`.trim(), editor.fields(event.target.value, input));
+      }}
+    >
+      {choices.map(({ value, name }) => (
+        <option key={value} value={value}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+};
+
+const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
+  const { editPlan } = useBench();
+  const [open, setOpen] = useState(false);
+  const target = useRef<HTMLButtonElement>(null);
+  const { plan, defaults } = input.selection;
+  const changed = cell.owns.some((field) => !same(plan[field], defaults[field]));
+  const { why, lines } = REASONS[cell.id](input);
+  const close = () => {
+    setOpen(false);
+    target.current?.focus();
+  };
+  return (
+    <>
+      <button
+        ref={target}
+        type="button"
+        className={`cell${cell.aim ? ' cell-aim' : ''}${open ? ' cell-open' : ''}`}
+        data-cell={cell.id}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        <span className="cell-label">
+          {cell.label}
+          {changed && <span className="notch" title="Set by hand" />}
+        </span>
+        <span className="cell-value">{cell.print(input)}</span>
+      </button>
+      <Overlay target={target} show={open} placement="bottom" rootClose onHide={close}>
+        <Popover
+          className="cell-popover"
+          role="dialog"
+          aria-label={cell.label}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape' || event.key === 'Enter') close();
+          }}
+        >
+          <Popover.Body>
+            <p className="cell-why">{why}</p>
+            <Editor cell={cell} input={input} />
+            {changed && (
+              <button
+                type="button"
+                className="btn btn-sm btn-outline-secondary mt-2"
+                onClick={() =>
+                  editPlan(
+                    `${cell.label} back to start`,
+                    Object.fromEntries(cell.owns.map((field) => [field, defaults[field]])),
+                  )
+                }
+              >
+                Back to the camera’s start value
+              </button>
+            )}
+            <details className="cell-arithmetic">
+              <summary>The arithmetic</summary>
+              <Arithmetic lines={lines} />
+            </details>
+          </Popover.Body>
+        </Popover>
+      </Overlay>
+    </>
+  );
+};
+
+/** What to dial in, along the top of every screen. */
+export const SetCard = () => {
+  const { selection, numbers } = useBench();
+  const input = { selection, numbers };
+  return (
+    <header className="set-card" aria-label="Set card">
+      <Chooser />
+      <div className="set-cells">
+        {CELLS.map((cell) => (
+          <CardCell key={cell.id} cell={cell} input={input} />
+        ))}
+      </div>
+    </header>
+  );
+};

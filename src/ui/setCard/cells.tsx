@@ -1,0 +1,207 @@
+'use client';
+
+import { F_NUMBERS, printFNumber } from '#core/exposure/aperture.ts';
+import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
+import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
+import { printStops } from '#core/units.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
+import type { BookRecords } from '#store/book.ts';
+import { printKelvin, printNd, printPull } from '../format.ts';
+import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
+import type { CellId, CellInput } from './reasons.ts';
+
+export type Choice = { readonly value: string; readonly name: string };
+
+/** How a cell is set: picked from what the camera has, typed as a number, or computed. */
+export type CellEditor =
+  | {
+      readonly kind: 'pick';
+      readonly choices: (input: CellInput, records: BookRecords) => readonly Choice[];
+      readonly current: (plan: PlanRecord) => string;
+      readonly fields: (value: string, input: CellInput) => Partial<PlanRecord>;
+    }
+  | {
+      readonly kind: 'number';
+      readonly unit: string;
+      readonly limits: (input: CellInput) => { readonly min: number; readonly max: number; readonly step: number };
+      readonly current: (plan: PlanRecord) => number;
+      readonly fields: (value: number) => Partial<PlanRecord>;
+    }
+  | { readonly kind: 'computed' };
+
+export type Cell = {
+  readonly id: CellId;
+  readonly label: string;
+  readonly print: (input: CellInput) => string;
+  readonly editor: CellEditor;
+  /** Plan fields that, differing from the default, show the notch. */
+  readonly owns: readonly (keyof PlanRecord)[];
+  readonly aim?: boolean;
+};
+
+const numbers = (values: readonly number[], name: (v: number) => string): Choice[] =>
+  values.map((v) => ({ value: String(v), name: name(v) }));
+
+const ANGLES = [22.5, 45, 90, 144, 150, 172.8, 180, 216, 270, 360];
+const TIMES = [24, 25, 30, 48, 50, 60, 100, 120, 125, 200, 250, 500, 1000, 2000, 4000, 8000];
+const parseShutter = (value: string): Shutter =>
+  value.endsWith('°')
+    ? { kind: 'angle', degrees: Number(value.slice(0, -1)) }
+    : { kind: 'time', denominator: Number(value.slice(2)) };
+
+const thirds = (from: number, to: number): number[] =>
+  Array.from({ length: (to - from) * 3 + 1 }, (_, i) => to - i / 3);
+
+const limitedZebra = (zebra: ZebraSetting) => `${printZebra(zebra)}${zebra.limited ? ' !' : ''}`;
+const settingName = (value: number, marks: readonly number[], mark: string, name: string) =>
+  marks.includes(value) ? `${name}  ${mark}` : name;
+
+/** The set card, left to right. A further cell is a row. */
+export const CELLS: readonly Cell[] = [
+  {
+    id: 'profile',
+    label: 'Profile',
+    print: ({ selection }) => selection.profile.name,
+    owns: ['profileId'],
+    editor: {
+      kind: 'pick',
+      choices: ({ selection }, records) =>
+        selection.camera.profileIds.flatMap((id) => {
+          const profile = records.profiles.get(id);
+          return profile ? [{ value: id, name: profile.name }] : [];
+        }),
+      current: (plan) => plan.profileId,
+      fields: (profileId) => ({ profileId }),
+    },
+  },
+  {
+    id: 'iso',
+    label: 'ISO',
+    print: ({ selection }) => String(selection.plan.iso),
+    owns: ['iso'],
+    editor: {
+      kind: 'pick',
+      choices: ({ selection: { camera } }) =>
+        numbers(camera.isos, (iso) => settingName(iso, camera.baseIsos, 'base', String(iso))),
+      current: (plan) => String(plan.iso),
+      fields: (value) => ({ iso: Number(value) }),
+    },
+  },
+  {
+    id: 'kelvin',
+    label: 'White bal.',
+    print: ({ selection }) => printKelvin(selection.plan.kelvin),
+    owns: ['kelvin', 'tint'],
+    editor: {
+      kind: 'number',
+      unit: 'K',
+      limits: ({ selection: { camera } }) => ({
+        min: camera.kelvinRange[0],
+        max: camera.kelvinRange[1],
+        step: camera.kelvinStep,
+      }),
+      current: (plan) => plan.kelvin,
+      fields: (kelvin) => ({ kelvin }),
+    },
+  },
+  {
+    id: 'shutter',
+    label: 'Shutter',
+    print: ({ selection }) => printShutter(selection.plan.shutter),
+    owns: ['shutter'],
+    editor: {
+      kind: 'pick',
+      choices: ({ selection: { camera, setup } }) =>
+        camera.shutterBy === 'angle'
+          ? ANGLES.map((degrees) => ({
+              value: `${degrees}°`,
+              name: `${degrees}°  1/${((360 * setup.fps) / degrees).toFixed(0)} s`,
+            }))
+          : TIMES.filter((t) => t >= setup.fps).map((t) => ({ value: `1/${t}`, name: `1/${t} s` })),
+      current: (plan) => printShutter(plan.shutter),
+      fields: (value) => ({ shutter: parseShutter(value) }),
+    },
+  },
+  {
+    id: 'iris',
+    label: 'Iris',
+    print: ({ selection }) => printFNumber(selection.plan.iris),
+    owns: ['iris'],
+    editor: {
+      kind: 'pick',
+      choices: ({ selection: { camera } }) =>
+        numbers(
+          camera.fixedIris === undefined ? (camera.irises.length > 0 ? camera.irises : F_NUMBERS) : [camera.fixedIris],
+          (f) => `${printFNumber(f)}${camera.fixedIris === undefined ? '' : '  fixed'}`,
+        ),
+      current: (plan) => String(plan.iris),
+      fields: (value) => ({ iris: Number(value) }),
+    },
+  },
+  {
+    id: 'nd',
+    label: 'ND',
+    print: ({ selection }) => printNd(selection.plan.ndStops),
+    owns: ['ndStops'],
+    editor: {
+      kind: 'pick',
+      choices: () => numbers(Array.from({ length: 11 }, (_, i) => i), (n) => (n === 0 ? 'none' : `${printNd(n)}  ${n} ${n === 1 ? 'stop' : 'stops'}`)),
+      current: (plan) => String(plan.ndStops),
+      fields: (value) => ({ ndStops: Number(value) }),
+    },
+  },
+  {
+    id: 'placement',
+    label: 'Placement',
+    print: ({ selection }) => printStops(selection.plan.placement),
+    owns: ['placement'],
+    aim: true,
+    editor: {
+      kind: 'pick',
+      choices: () => thirds(...PLACEMENT_RANGE).map((p) => ({ value: p.toFixed(4), name: printStops(p) })),
+      current: (plan) => plan.placement.toFixed(4),
+      fields: (value) => ({ placement: Math.round(Number(value) * 3) / 3 || 0 }),
+    },
+  },
+  {
+    id: 'card',
+    label: 'Card zebra',
+    print: ({ numbers: { card } }) => limitedZebra(card),
+    owns: [],
+    aim: true,
+    editor: { kind: 'computed' },
+  },
+  {
+    id: 'skin',
+    label: 'Skin zebra',
+    print: ({ numbers: { skin } }) =>
+      skin.length === 0
+        ? 'none'
+        : skin.length === 1
+          ? limitedZebra(skin[0].zebra)
+          : skin.map(({ zebra }) => zebra.level).join(' / '),
+    owns: [],
+    aim: true,
+    editor: { kind: 'computed' },
+  },
+  {
+    id: 'warning',
+    label: 'Warning',
+    print: ({ numbers: { warning } }) => limitedZebra(warning),
+    owns: ['warningMargin'],
+    aim: true,
+    editor: {
+      kind: 'pick',
+      choices: () => [0, 1, 2, 3].map((n) => ({ value: String(n), name: n === 0 ? 'at clip' : `${printStops(n / 3).slice(1)} stop under clip` })),
+      current: (plan) => String(Math.round(plan.warningMargin * 3)),
+      fields: (value) => ({ warningMargin: Number(value) / 3 }),
+    },
+  },
+  {
+    id: 'monitor',
+    label: 'Monitor LUT',
+    print: ({ numbers: { pullStops } }) => printPull(pullStops),
+    owns: [],
+    editor: { kind: 'computed' },
+  },
+];

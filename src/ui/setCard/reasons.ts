@@ -1,0 +1,132 @@
+import { isFlickerSafe } from '#core/exposure/shutter.ts';
+import { exactFNumber } from '#core/exposure/aperture.ts';
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/setCard.ts';
+import type { ZebraSetting } from '#core/exposure/zebra.ts';
+import { METER_C, METER_K } from '#core/exposure/meter.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import type { Selection } from '#store/selection.ts';
+import { printLight, THIN } from '../format.ts';
+
+/** Why a cell holds what it holds: one line, and the arithmetic with the values put in. */
+export type Reason = { readonly why: string; readonly lines: readonly { readonly label: string; readonly value: string }[] };
+
+const lightLines = ({ selection, numbers }: CellInput) => {
+  const { plan } = selection;
+  const n = exactFNumber(plan.iris);
+  return [
+    { label: 'exact f-number', value: `f/${n.toFixed(2)}` },
+    { label: 'exposure time', value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
+    {
+      label: `lux on the card, C = ${METER_C}`,
+      value: `${METER_C} × ${n.toFixed(2)}² / (1/${(1 / numbers.seconds).toFixed(0)} × ${plan.iso}) × 2^(ND ${plan.ndStops} + placement ${printStops(plan.placement)}) = ${printLight(numbers.illuminance)}${THIN}lx`,
+    },
+    { label: `spot on the card, K = ${METER_K}`, value: `${printLight(numbers.luminance)}${THIN}cd/m²` },
+  ];
+};
+
+export type CellInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
+
+const wants = ({ numbers }: CellInput) => `The card wants ${printLight(numbers.illuminance)}${THIN}lx.`;
+
+const isoReason = (input: CellInput): Reason => {
+  const { iso, clipStops, floorStops } = input.numbers;
+  const set = input.selection.plan.iso;
+  const why =
+    iso.overBase === 0
+      ? `${set} is a base: clip ${printStopsDecimal(clipStops)}, usable to ${printStops(floorStops)}.`
+      : iso.overBase > 0
+        ? `${printStopsDecimal(iso.overBase)} over base ${iso.base}: the floor rises to ${printStopsDecimal(floorStops)}.`
+        : `${printStopsDecimal(-iso.overBase)} under base ${iso.base}: highlights clip at ${printStopsDecimal(clipStops)}.`;
+  return {
+    why,
+    lines: [
+      { label: 'stops over base', value: `log2(${set} / ${iso.base}) = ${printStopsDecimal(iso.overBase, 2)}` },
+      { label: 'clip', value: `${printStopsDecimal(input.numbers.profile.clipStops)} − ${iso.clipLoss.toFixed(1)} = ${printStopsDecimal(clipStops)}` },
+      { label: 'usable floor', value: `${printStopsDecimal(input.selection.camera.floorStops)} + ${iso.floorRise.toFixed(1)} = ${printStopsDecimal(floorStops)}` },
+    ],
+  };
+};
+
+const shutterReason = (input: CellInput): Reason => {
+  const { seconds } = input.numbers;
+  const safe = ([50, 60] as const).filter((hz) => isFlickerSafe(seconds, hz));
+  const words = safe.length === 2 ? 'safe at 50 and 60 Hz' : safe.length === 1 ? `safe at ${safe[0]} Hz only` : 'may flicker under mains light';
+  return {
+    why: `1/${(1 / seconds).toFixed(0)}${THIN}s at ${input.selection.setup.fps} fps: ${words}.`,
+    lines: [50, 60].map((hz) => ({ label: `half cycles at ${hz} Hz`, value: (seconds * 2 * hz).toFixed(2) })),
+  };
+};
+
+const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, stops: number) => {
+  const { scale, reads } = selection.camera.zebra;
+  return [
+    { label: 'tone', value: `${printStopsDecimal(stops, 2)} stops over grey in the recording` },
+    { label: 'zebra reads', value: reads === 'log' ? 'the recorded signal' : `the display LUT’s output (pull ${printStops(numbers.pullStops)})` },
+    { label: 'exact level', value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
+    {
+      label: setting.limited ? 'nearest the camera has' : 'rounded to the camera',
+      value: `${setting.level} (${printStopsDecimal(setting.costStops, 2)} stop)`,
+    },
+  ];
+};
+
+const zebraWhy = (setting: ZebraSetting, what: string) =>
+  setting.limited
+    ? `The camera’s zebra ends at ${setting.level}; ${what} would be ${setting.exact.toFixed(1)}.`
+    : `${what} reads ${setting.exact.toFixed(1)}; rounding costs ${printStopsDecimal(setting.costStops, 2)} stop.`;
+
+/** One row a cell of the set card. */
+export const REASONS = {
+  profile: ({ selection, numbers }) => ({
+    why: selection.profile.says,
+    lines: [
+      { label: 'grey', value: `${(100 * numbers.profile.signalAt(0)).toFixed(1)} % of signal` },
+      { label: 'clip', value: `${printStopsDecimal(numbers.clipStops)} stops, ${(100 * numbers.profile.clipSignal).toFixed(1)} % of signal` },
+    ],
+  }),
+  iso: isoReason,
+  kelvin: ({ selection }) => ({
+    why: selection.setup.light,
+    lines: [{ label: 'mired', value: (1e6 / selection.plan.kelvin).toFixed(0) }],
+  }),
+  shutter: shutterReason,
+  iris: (input) => ({ why: wants(input), lines: lightLines(input) }),
+  nd: (input) => ({ why: wants(input), lines: lightLines(input) }),
+  placement: (input) => ({
+    why: `Room above the card ${printStopsDecimal(input.numbers.clipStops - input.selection.plan.placement).replace('+', '')}, usable ${printStopsDecimal(input.selection.plan.placement - input.numbers.floorStops).replace('+', '')} below it.`,
+    lines: lightLines(input),
+  }),
+  card: (input) => ({
+    why: zebraWhy(input.numbers.card, 'the card'),
+    lines: [
+      ...zebraLines(input, input.numbers.card, input.selection.plan.placement),
+      { label: 'tolerance', value: `smallest that takes in ±${CARD_TOLERANCE.toFixed(2)} stop` },
+    ],
+  }),
+  skin: (input) => {
+    const [first] = input.numbers.skin;
+    if (!first) return { why: 'No subject in this set-up: skin is measured beside the card, never guessed.', lines: [] };
+    return {
+      why: zebraWhy(first.zebra, `${first.subject.name}’s key side`),
+      lines: input.numbers.skin.flatMap(({ subject, stops, zebra }) => [
+        { label: subject.name, value: `placement ${printStops(input.selection.plan.placement)} + own offset ${printStopsDecimal(subject.skinOffset)} (±${printStops(SKIN_TOLERANCE).replace('+', '')})` },
+        ...zebraLines(input, zebra, stops).slice(2).map((line) => ({ ...line, label: `${subject.name}: ${line.label}` })),
+      ]),
+    };
+  },
+  warning: (input) => ({
+    why: `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: it warns early.`,
+    lines: zebraLines(input, input.numbers.warning, input.numbers.clipStops - input.selection.plan.warningMargin),
+  }),
+  monitor: ({ numbers }) => ({
+    why: 'The monitor takes off what the placement put on, so you light to the finished picture.',
+    lines: [
+      { label: 'pull', value: `${printStops(-numbers.pullStops)} stops before the tone scale` },
+      { label: 'grey lands at', value: '45 % of the display signal' },
+    ],
+  }),
+} as const satisfies Record<string, (input: CellInput) => Reason>;
+
+export type CellId = keyof typeof REASONS;

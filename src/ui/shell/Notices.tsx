@@ -1,0 +1,45 @@
+'use client';
+
+import { useEffect } from 'react';
+import { useBench } from '../bench/BenchProvider.tsx';
+
+const SHOWN_MS = 6000;
+
+/** What just happened, what went wrong, and the way back. */
+export const Notices = ({ said, hush }: { said?: string; hush: () => void }) => {
+  const { records, selection, book, session, bench } = useBench();
+  useEffect(() => {
+    if (!said) return undefined;
+    const timer = setTimeout(hush, SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [said, hush]);
+  const problems = [...selection.problems, ...(records.problem ? [records.problem] : [])];
+  return (
+    <div className="notices" aria-live="polite">
+      {bench.failure && (
+        <div className="notice notice-bad" role="status">
+          <span>
+            <strong>{bench.failure.name}</strong> ({bench.failure.where}): {bench.failure.reason}
+            {bench.frame ? ` ${bench.frame.name} stays open.` : ''}
+          </span>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.dismissFailure}>
+            Close
+          </button>
+        </div>
+      )}
+      {problems.map((problem) => (
+        <div key={problem} className="notice notice-bad" role="status">
+          {problem}
+        </div>
+      ))}
+      {said && (
+        <div className="notice" role="status">
+          <span>{said}</span>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void book.undo().then(hush)}>
+            Undo
+          </button>
+        </div>
+      )}
+    </div>
+  );
+};

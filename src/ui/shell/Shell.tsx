@@ -1,0 +1,145 @@
+'use client';
+
+import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { BenchProvider, useBench } from '../bench/BenchProvider.tsx';
+import { nudged } from '../ladder/ladderModel.ts';
+import { StopLadder } from '../ladder/StopLadder.tsx';
+import { Empty } from '../parts/Empty.tsx';
+import { SetCard } from '../setCard/SetCard.tsx';
+import { printStops } from '#core/units.ts';
+import { KeyHelp } from './KeyHelp.tsx';
+import { KEYMAP } from './keymap.ts';
+import { LogContext } from './LogContext.ts';
+import { Notices } from './Notices.tsx';
+import { STEPS } from './steps.ts';
+import { useLogTake } from './useLogTake.ts';
+import { useSurround } from './surround.ts';
+
+/** A flame over three rungs: our own mark. */
+const Mark = () => (
+  <svg viewBox="0 0 40 56" width="30" height="42" aria-hidden="true" className="brand-mark">
+    <path d="M20 3 C27 13 31 18 31 25 A11 11 0 0 1 9 25 C9 18 13 13 20 3 Z" />
+    <rect x="9" y="39" width="22" height="3.6" />
+    <rect x="9" y="44.8" width="22" height="3.6" opacity="0.72" />
+    <rect x="9" y="50.6" width="22" height="3.6" opacity="0.45" />
+  </svg>
+);
+
+const OrderOfWork = () => {
+  const path = usePathname();
+  const { hrefTo } = useBench();
+  return (
+    <nav className="order" aria-label="Order of work">
+      {STEPS.map(({ key, name, path: to, icon: Icon, later }) =>
+        later ? (
+          <span key={key} className="order-step order-later" title={`${name} is not built yet`}>
+            <span className="order-number">{key}</span>
+            <Icon size={18} aria-hidden="true" className="order-icon" />
+            {name}
+            <span className="visually-hidden">, not built yet</span>
+          </span>
+        ) : (
+          <Link key={key} href={hrefTo(to)} className="order-step" aria-current={path === to ? 'page' : undefined}>
+            <span className="order-number">{key}</span>
+            <Icon size={18} aria-hidden="true" className="order-icon" />
+            {name}
+          </Link>
+        ),
+      )}
+    </nav>
+  );
+};
+
+const Footer = ({ onHelp }: { onHelp: () => void }) => {
+  const { book, records } = useBench();
+  const { surround, next } = useSurround();
+  return (
+    <div className="order-foot">
+      <button type="button" aria-label={`Undo ${records.undoable ?? ''}`} title={`Undo ${records.undoable ?? ''}`} disabled={!records.undoable} onClick={() => void book.undo()}>
+        <Undo2 size={18} aria-hidden="true" />
+      </button>
+      <button type="button" aria-label={`Redo ${records.redoable ?? ''}`} title={`Redo ${records.redoable ?? ''}`} disabled={!records.redoable} onClick={() => void book.redo()}>
+        <Redo2 size={18} aria-hidden="true" />
+      </button>
+      <button type="button" aria-label={`Surround: ${surround}`} title={`Surround: ${surround} (B)`} onClick={next}>
+        <SunMoon size={18} aria-hidden="true" />
+      </button>
+      <button type="button" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
+        <CircleHelp size={18} aria-hidden="true" />
+      </button>
+    </div>
+  );
+};
+
+const Frame = ({ children }: { children: ReactNode }) => {
+  const { book, selection, editPlan, hrefTo } = useBench();
+  const router = useRouter();
+  const { next } = useSurround();
+  const { log, said, hush } = useLogTake();
+  const [help, setHelp] = useState(false);
+  const { placement } = selection.plan;
+  const nudge = (thirds: number) => {
+    const to = nudged(placement, thirds);
+    if (to !== placement) editPlan(`Placement ${printStops(to)}`, { placement: to });
+  };
+  useHotkeys(KEYMAP.step.keys.split(', '), (event) => {
+    const step = STEPS.find(({ key }) => key === event.key);
+    if (step && !step.later) router.push(hrefTo(step.path));
+  });
+  useHotkeys(KEYMAP.log.keys, () => void log());
+  useHotkeys(KEYMAP.brighter.keys, () => nudge(1));
+  useHotkeys(KEYMAP.darker.keys, () => nudge(-1));
+  useHotkeys(KEYMAP.undo.keys, () => void book.undo(), { preventDefault: true });
+  useHotkeys(KEYMAP.redo.keys, () => void book.redo(), { preventDefault: true });
+  useHotkeys(KEYMAP.surround.keys, next);
+  useHotkeys(KEYMAP.help.keys, () => setHelp(true));
+  return (
+    <LogContext value={() => void log()}>
+      <div className="shell">
+        <Link href={hrefTo('/plan')} className="brand" aria-label="Candelum, to Plan">
+          <Mark />
+        </Link>
+        <SetCard />
+        <div className="order-column">
+          <OrderOfWork />
+          <Footer onHelp={() => setHelp(true)} />
+        </div>
+        <main className="work">
+          <Notices said={said} hush={hush} />
+          {children}
+        </main>
+        <StopLadder />
+      </div>
+      <KeyHelp show={help} onHide={() => setHelp(false)} />
+    </LogContext>
+  );
+};
+
+const Waiting = ({ status, problem }: { status: 'loading' | 'failed' | 'empty'; problem?: string }) => (
+  <div className="waiting" data-status={status}>
+    <Mark />
+    {status === 'loading' && <p className="quiet">Opening the records of this browser…</p>}
+    {status === 'failed' && (
+      <Empty title="The records cannot be opened">
+        <p>{problem}</p>
+        <p className="quiet">Private windows and a full disk keep a browser from storing. Nothing was changed.</p>
+      </Empty>
+    )}
+    {status === 'empty' && (
+      <Empty title="No shoot in these records">
+        <p className="quiet">{problem ?? 'Close other windows of Candelum, then load this page again.'}</p>
+      </Empty>
+    )}
+  </div>
+);
+
+/** Card on top, order of work at the left, ladder at the right, the work in the middle. */
+export const Shell = ({ children }: { children: ReactNode }) => (
+  <BenchProvider fallback={(waiting) => <Waiting {...waiting} />}>
+    <Frame>{children}</Frame>
+  </BenchProvider>
+);
