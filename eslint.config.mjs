@@ -1,8 +1,17 @@
 import next from 'eslint-config-next';
 import nextTs from 'eslint-config-next/typescript';
 
-export default [
-  { ignores: ['.next/**', 'next-env.d.ts', 'public/**', 'test-results/**', 'playwright-report/**', '.bench/**'] },
+const config = [
+  {
+    ignores: [
+      '.next/**',
+      'next-env.d.ts',
+      'public/**',
+      'test-results/**',
+      'playwright-report/**',
+      '.bench/**',
+    ],
+  },
   ...next,
   ...nextTs,
   {
@@ -13,12 +22,24 @@ export default [
       'no-console': 'error',
     },
   },
-  { files: ['src/**/*.{ts,tsx}'], rules: { 'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }] } },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    rules: { 'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }] },
+  },
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'console', 'performance', 'crypto', 'setTimeout'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'fetch',
+        'console',
+        'performance',
+        'crypto',
+        'setTimeout',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'Randomness is passed in: see core/random.ts.' },
@@ -28,3 +49,5 @@ export default [
   },
   { files: ['scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
 ];
+
+export default config;

@@ -8,7 +8,11 @@ import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
 mkdirSync('public/demo', { recursive: true });
 for (const id of DEMO_FRAME_IDS) {
   const demo = DEMO_FRAMES[id];
-  const frame = encodePicture(TEST_PICTURES[demo.picture](), { ...DEMO_SIZE, ...demo, profile: ARCHETYPES[demo.profile] });
+  const frame = encodePicture(TEST_PICTURES[demo.picture](), {
+    ...DEMO_SIZE,
+    ...demo,
+    profile: ARCHETYPES[demo.profile],
+  });
   const bytes = writePng(frame);
   writeFileSync(`public/demo/${demo.file}`, bytes);
   console.log(`${demo.file} ${(bytes.length / 1e6).toFixed(2)} MB`);

@@ -64,7 +64,8 @@ const readAll = async (database: Database): Promise<{ records: BookRecords; refu
   return { records: Object.fromEntries(entries) as unknown as BookRecords, refused };
 };
 
-const say = (error: unknown) => (error instanceof Error ? error.message.split('\n')[0].slice(0, 160) : String(error));
+const say = (error: unknown) =>
+  error instanceof Error ? error.message.split('\n')[0].slice(0, 160) : String(error);
 
 export const openBook = (database: Database): Book => {
   const store = createStore<BookState>(() => ({ ...EMPTY, status: 'loading' }));
@@ -78,11 +79,16 @@ export const openBook = (database: Database): Book => {
     next: ({ records, refused }) => {
       if (pending > 0) return;
       const problem =
-        refused > 0 ? `${refused} stored record(s) could not be read and are left as they are.` : store.getState().problem;
+        refused > 0
+          ? `${refused} stored record(s) could not be read and are left as they are.`
+          : store.getState().problem;
       store.setState({ ...records, status: 'ready', problem });
     },
     error: (error) =>
-      store.setState({ status: 'failed', problem: `The records in this browser cannot be opened: ${say(error)}` }),
+      store.setState({
+        status: 'failed',
+        problem: `The records in this browser cannot be opened: ${say(error)}`,
+      }),
   });
 
   const write = async (edit: Edit): Promise<boolean> => {

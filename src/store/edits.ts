@@ -14,7 +14,9 @@ export type Edit = { readonly label: string; readonly changes: readonly Change[]
 
 export const reversed = ({ label, changes }: Edit): Edit => ({
   label,
-  changes: changes.map(({ table, id, before, after }) => ({ table, id, before: after, after: before })).reverse(),
+  changes: changes
+    .map(({ table, id, before, after }) => ({ table, id, before: after, after: before }))
+    .reverse(),
 });
 
 /**

@@ -4,9 +4,16 @@ import type { SetupRecord } from './records/setup.ts';
 import type { ShootRecord } from './records/shoot.ts';
 import { setupsOf, shootsOf } from './selection.ts';
 
-const lastOrder = (rows: readonly { readonly order: number }[]) => rows.reduce((max, { order }) => Math.max(max, order), 0);
+const lastOrder = (rows: readonly { readonly order: number }[]) =>
+  rows.reduce((max, { order }) => Math.max(max, order), 0);
 
-const emptySetup = (id: string, shootId: string, name: string, order: number, cameraIds: string[]): SetupRecord => ({
+const emptySetup = (
+  id: string,
+  shootId: string,
+  name: string,
+  order: number,
+  cameraIds: string[],
+): SetupRecord => ({
   id,
   shootId,
   name,
@@ -34,6 +41,9 @@ export const newShoot = (book: BookRecords, name: string, ids: { shoot: string; 
 /** A further set-up of a shoot, with the cameras of the one it stands beside. */
 export const newSetup = (book: BookRecords, beside: SetupRecord, name: string, id: string): Edit => {
   const order = lastOrder(setupsOf(book, beside.shootId)) + 1;
-  const after = { ...emptySetup(id, beside.shootId, name, order, beside.cameraIds), subjectIds: beside.subjectIds };
+  const after = {
+    ...emptySetup(id, beside.shootId, name, order, beside.cameraIds),
+    subjectIds: beside.subjectIds,
+  };
   return { label: `New set-up ${name}`, changes: [{ table: 'setups', id, after }] };
 };

@@ -7,7 +7,11 @@ import type { ShootRecord } from './records/shoot.ts';
 import type { SubjectRecord } from './records/subject.ts';
 
 /** Ids as they stand in the URL; null or '' where it says nothing. */
-export type UrlIds = { readonly shoot: string | null; readonly setup: string | null; readonly camera: string | null };
+export type UrlIds = {
+  readonly shoot: string | null;
+  readonly setup: string | null;
+  readonly camera: string | null;
+};
 
 export type Selection = {
   readonly shoot: ShootRecord;
@@ -57,7 +61,8 @@ const choose = <T extends { readonly id: string; readonly name: string }>(
 ): T | undefined => {
   const found = candidates.find(({ id }) => id === asked);
   const taken = found ?? candidates[0];
-  if (asked && !found && taken) problems.push(`The address names no ${kind} “${asked.slice(0, 40)}”; showing ${taken.name}.`);
+  if (asked && !found && taken)
+    problems.push(`The address names no ${kind} “${asked.slice(0, 40)}”; showing ${taken.name}.`);
   return taken;
 };
 

@@ -8,7 +8,15 @@ export const takesOfShoot = async (database: Database, shootId: string): Promise
 };
 
 /** One more than the highest number so far of this set-up and camera. */
-export const nextTakeNumber = async (database: Database, setupId: string, cameraId: string): Promise<number> => {
-  const takes = await database.rows('takes').where('[setupId+cameraId]').equals([setupId, cameraId]).toArray();
+export const nextTakeNumber = async (
+  database: Database,
+  setupId: string,
+  cameraId: string,
+): Promise<number> => {
+  const takes = await database
+    .rows('takes')
+    .where('[setupId+cameraId]')
+    .equals([setupId, cameraId])
+    .toArray();
   return takes.reduce((highest, take) => Math.max(highest, take.number), 0) + 1;
 };

@@ -5,11 +5,16 @@ export const THIN = '\u2009';
 
 export const printKelvin = (kelvin: number): string => `${kelvin}${THIN}K`;
 
-export const printNd = (ndStops: number): string => (ndStops === 0 ? 'none' : `${(ndStops * 0.301).toFixed(1)}`);
+export const printNd = (ndStops: number): string =>
+  ndStops === 0 ? 'none' : `${(ndStops * 0.301).toFixed(1)}`;
 
 /** The pull of the monitoring LUT: `pull −1`, `push +1/3`, `none`. */
 export const printPull = (pullStops: number): string =>
-  Math.abs(pullStops) < 1 / 6 ? 'no pull' : pullStops > 0 ? `pull ${printStops(-pullStops)}` : `push ${printStops(-pullStops)}`;
+  Math.abs(pullStops) < 1 / 6
+    ? 'no pull'
+    : pullStops > 0
+      ? `pull ${printStops(-pullStops)}`
+      : `push ${printStops(-pullStops)}`;
 
 /** Three figures are as much as light needs: `312`, `1.2 k`, `98 k`. */
 export const printLight = (value: number): string => {
@@ -20,4 +25,9 @@ export const printLight = (value: number): string => {
 
 /** Time of day and date as the log shows them, in the reader's own zone. */
 export const printWhen = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });

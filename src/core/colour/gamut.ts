@@ -47,7 +47,17 @@ export const GAMUT_IDS = Object.keys(GAMUTS) as GamutId[];
 /** Linear RGB to XYZ with Y = 1 for white (SMPTE RP 177-1993, clause 3.3). */
 export const rgbToXyz = ({ red, green, blue, white }: Gamut): Matrix3 => {
   const z = ([x, y]: Chromaticity) => 1 - x - y;
-  const primaries: Matrix3 = [red[0], green[0], blue[0], red[1], green[1], blue[1], z(red), z(green), z(blue)];
+  const primaries: Matrix3 = [
+    red[0],
+    green[0],
+    blue[0],
+    red[1],
+    green[1],
+    blue[1],
+    z(red),
+    z(green),
+    z(blue),
+  ];
   const whiteXyz = [white[0] / white[1], 1, z(white) / white[1]] as const;
   const [r, g, b] = apply(invert(primaries), whiteXyz);
   return multiply(primaries, [r, 0, 0, 0, g, 0, 0, 0, b]);

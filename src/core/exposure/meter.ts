@@ -25,4 +25,5 @@ export const illuminanceFor = (settings: ExposureSettings, placement = 0, c = ME
   c * factor(settings) * 2 ** placement;
 
 /** Exposure value of the camera's iris and shutter alone, log2(N^2 / t). */
-export const exposureValue = (fNumber: number, seconds: number): number => Math.log2((fNumber * fNumber) / seconds);
+export const exposureValue = (fNumber: number, seconds: number): number =>
+  Math.log2((fNumber * fNumber) / seconds);

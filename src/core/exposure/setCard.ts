@@ -5,7 +5,13 @@ import { exactFNumber } from './aperture.ts';
 import { isoStanding, type IsoStanding } from './iso.ts';
 import { illuminanceFor, luminanceFor } from './meter.ts';
 import { shutterSeconds, type Shutter } from './shutter.ts';
-import { lowerLimitZebra, rangeZebra, type ZebraAbility, type ZebraSetting, type ZebraSignal } from './zebra.ts';
+import {
+  lowerLimitZebra,
+  rangeZebra,
+  type ZebraAbility,
+  type ZebraSetting,
+  type ZebraSignal,
+} from './zebra.ts';
 
 /** What of a camera the set card needs. */
 export type CardCamera = {
@@ -37,7 +43,11 @@ export type SetCardNumbers = {
   readonly floorStops: number;
   readonly iso: IsoStanding;
   readonly card: ZebraSetting;
-  readonly skin: readonly { readonly subject: CardSubject; readonly stops: number; readonly zebra: ZebraSetting }[];
+  readonly skin: readonly {
+    readonly subject: CardSubject;
+    readonly stops: number;
+    readonly zebra: ZebraSetting;
+  }[];
   readonly warning: ZebraSetting;
   /** Pull of the monitoring transform, stops. */
   readonly pullStops: number;
@@ -53,7 +63,11 @@ export const CARD_TOLERANCE = 1 / 6;
 export const SKIN_TOLERANCE = 1 / 3;
 
 /** What a zebra sees: the recorded signal, or the monitoring transform's output with the plan's pull. */
-export const zebraSignal = (profile: Profile, reads: ZebraAbility['reads'], pullStops: number): ZebraSignal => {
+export const zebraSignal = (
+  profile: Profile,
+  reads: ZebraAbility['reads'],
+  pullStops: number,
+): ZebraSignal => {
   if (reads === 'log') return profile;
   const { neutral } = compileMonitoring({ profile, pullStops });
   const signalAt = (over: number) => neutral(profile.signalAt(over));

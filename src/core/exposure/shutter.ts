@@ -9,7 +9,8 @@ export type Shutter =
  */
 export const shutterSeconds = (shutter: Shutter, fps: number): number => {
   const setting = shutter.kind === 'angle' ? shutter.degrees : shutter.denominator;
-  if (!(fps > 0 && setting > 0)) throw new RangeError(`shutterSeconds: fps and setting above 0, got ${fps}, ${setting}`);
+  if (!(fps > 0 && setting > 0))
+    throw new RangeError(`shutterSeconds: fps and setting above 0, got ${fps}, ${setting}`);
   return shutter.kind === 'angle' ? shutter.degrees / (360 * fps) : 1 / shutter.denominator;
 };
 

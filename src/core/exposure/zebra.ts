@@ -60,7 +60,14 @@ export const rangeZebra = (
   const sorted = [...range.tolerances].sort((a, b) => a - b);
   const tolerance = sorted.find((t) => t >= half - 0.25) ?? sorted.at(-1);
   const limited = Math.abs(level - exact) > range.step / 2 + 1e-6;
-  return { kind: 'range', level, tolerance, exact, costStops: cost(signal, scale, coding, level, stops), limited };
+  return {
+    kind: 'range',
+    level,
+    tolerance,
+    exact,
+    costStops: cost(signal, scale, coding, level, stops),
+    limited,
+  };
 };
 
 /** A lower-limit zebra at `stops` over grey: rounded down, so that it warns early rather than late. */

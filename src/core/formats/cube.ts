@@ -29,7 +29,8 @@ export const writeCube = ({ size, data }: Lattice, { title, comments }: CubeText
  * else with the line's number. Bounded: size 2..129, 80 MB of text.
  */
 export const parseCube = (text: string): Result<Cube> => {
-  if (text.length > MAX_TEXT) return failure('file', 'The file is over 80 MB; a cube of 129 points is under 60 MB.');
+  if (text.length > MAX_TEXT)
+    return failure('file', 'The file is over 80 MB; a cube of 129 points is under 60 MB.');
   let size = 0;
   let title = '';
   let at = 0;
@@ -45,25 +46,37 @@ export const parseCube = (text: string): Result<Cube> => {
     else if (line.startsWith('LUT_3D_SIZE')) {
       size = Number(line.split(/\s+/)[1]);
       if (!Number.isInteger(size) || size < 2 || size > MAX_SIZE) {
-        return failure(where, `LUT_3D_SIZE is ${line.split(/\s+/)[1]}; it must be a whole number from 2 to ${MAX_SIZE}.`);
+        return failure(
+          where,
+          `LUT_3D_SIZE is ${line.split(/\s+/)[1]}; it must be a whole number from 2 to ${MAX_SIZE}.`,
+        );
       }
       data = new Float32Array(3 * size ** 3);
     } else if (line.startsWith('DOMAIN_')) {
       const want = line.startsWith('DOMAIN_MIN') ? 0 : 1;
-      if (line.split(/\s+/).slice(1).some((v) => Number(v) !== want)) {
+      if (
+        line
+          .split(/\s+/)
+          .slice(1)
+          .some((v) => Number(v) !== want)
+      ) {
         return failure(where, 'Only a domain of 0 to 1 is read here; scale the LUT to it first.');
       }
-    } else if (/^[A-Z]/.test(line)) return failure(where, `"${line.slice(0, 24)}" is not a keyword of a 3D cube.`);
+    } else if (/^[A-Z]/.test(line))
+      return failure(where, `"${line.slice(0, 24)}" is not a keyword of a 3D cube.`);
     else {
       const values = line.split(/\s+/).map(Number);
-      if (values.length !== 3 || !values.every(Number.isFinite)) return failure(where, 'A row needs three finite numbers.');
+      if (values.length !== 3 || !values.every(Number.isFinite))
+        return failure(where, 'A row needs three finite numbers.');
       if (size === 0) return failure(where, 'A row of numbers stands before LUT_3D_SIZE.');
-      if (at >= data.length) return failure(where, `More rows than the ${size ** 3} that LUT_3D_SIZE ${size} asks for.`);
+      if (at >= data.length)
+        return failure(where, `More rows than the ${size ** 3} that LUT_3D_SIZE ${size} asks for.`);
       data.set(values, at);
       at += 3;
     }
   }
   if (size === 0) return failure('file', 'No LUT_3D_SIZE line: this is not a 3D cube.');
-  if (at !== data.length) return failure('end of file', `${at / 3} rows, but LUT_3D_SIZE ${size} asks for ${size ** 3}.`);
+  if (at !== data.length)
+    return failure('end of file', `${at / 3} rows, but LUT_3D_SIZE ${size} asks for ${size ** 3}.`);
   return success({ size, data, title, comments });
 };

@@ -10,13 +10,20 @@ export const MAX_BYTES = 600_000_000;
 
 const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
 
-type Header = { readonly width: number; readonly height: number; readonly depth: number; readonly colourType: number };
+type Header = {
+  readonly width: number;
+  readonly height: number;
+  readonly depth: number;
+  readonly colourType: number;
+};
 
 const word = (bytes: Uint8Array, at: number) => new DataView(bytes.buffer, bytes.byteOffset).getUint32(at);
 const chunkName = (bytes: Uint8Array, at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
 
 const looksLikeText = (bytes: Uint8Array) =>
-  bytes.subarray(0, 64).every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
+  bytes
+    .subarray(0, 64)
+    .every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
 
 const notPng = (bytes: Uint8Array): Result<never> =>
   failure(
@@ -45,14 +52,22 @@ const readHeader = (bytes: Uint8Array): Result<Header> => {
   }
   const header = { width: word(bytes, 16), height: word(bytes, 20), depth: bytes[24], colourType: bytes[25] };
   const { width, height, depth, colourType } = header;
-  if (width === 0 || height === 0) return failure('byte 16', `The picture is ${width} x ${height} pixels: nothing to judge.`);
+  if (width === 0 || height === 0)
+    return failure('byte 16', `The picture is ${width} x ${height} pixels: nothing to judge.`);
   if (width * height > MAX_PIXELS) {
-    return failure('byte 16', `The picture is ${width} x ${height}; up to ${MAX_PIXELS / 1e6} million pixels are read: scale it down.`);
+    return failure(
+      'byte 16',
+      `The picture is ${width} x ${height}; up to ${MAX_PIXELS / 1e6} million pixels are read: scale it down.`,
+    );
   }
   if (colourType === 3) {
-    return failure('byte 25', 'This PNG uses a palette, so the camera’s codes are gone: export it as 8- or 16-bit RGB.');
+    return failure(
+      'byte 25',
+      'This PNG uses a palette, so the camera’s codes are gone: export it as 8- or 16-bit RGB.',
+    );
   }
-  if (depth !== 8 && depth !== 16) return failure('byte 24', `${depth}-bit samples; only 8 or 16 bit hold a camera’s codes.`);
+  if (depth !== 8 && depth !== 16)
+    return failure('byte 24', `${depth}-bit samples; only 8 or 16 bit hold a camera’s codes.`);
   const cut = findCut(bytes);
   if (cut !== undefined) return failure(`byte ${cut}`, 'The PNG is cut short: copy it from the card again.');
   return success(header);
@@ -88,7 +103,8 @@ const withoutAlpha = (data: Uint16Array, channels: number): Uint16Array =>
  * damaged. Size is checked before anything is unpacked.
  */
 export const openPng = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
-  if (bytes.length > MAX_BYTES) return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
+  if (bytes.length > MAX_BYTES)
+    return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
   const header = readHeader(bytes);
   if (!header.ok) return header;
   let png;
@@ -96,12 +112,21 @@ export const openPng = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFram
     png = decode(bytes, { checkCrc: true });
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
-    return failure('picture data', `The PNG is damaged (${detail.slice(0, 80)}): copy it from the card again.`);
+    return failure(
+      'picture data',
+      `The PNG is damaged (${detail.slice(0, 80)}): copy it from the card again.`,
+    );
   }
   const { width, height } = header.value;
   const pixels = width * height;
   if (!(png.data instanceof Uint16Array)) {
-    const frame = { width, height, bitDepth: 8, range: wish.range, ...planes(png.data, png.channels, pixels, (v) => v) };
+    const frame = {
+      width,
+      height,
+      bitDepth: 8,
+      range: wish.range,
+      ...planes(png.data, png.channels, pixels, (v) => v),
+    };
     return success({ frame: makeFrame(frame), reading: 'codes8', evidence: '8-bit samples are the codes' });
   }
   const detected = detectReading(withoutAlpha(png.data, png.channels));

@@ -21,14 +21,14 @@ export const SAMPLE_READINGS = {
     says: 'no sample is above 1023: taken as 10-bit codes written as they are',
   },
   shifted10: {
-    name: '10-bit, six zero bits below',
+    name: '10-bit, shifted',
     bitDepth: 10,
     toCode: (v) => v >> 6,
     toSample: (c) => c << 6,
     says: 'the lowest six bits are zero in every sample: 10-bit codes in the upper bits',
   },
   repeated10: {
-    name: '10-bit, bits repeated',
+    name: '10-bit, repeated',
     bitDepth: 10,
     toCode: (v) => v >> 6,
     toSample: (c) => (c << 6) | (c >> 4),

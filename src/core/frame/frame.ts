@@ -12,13 +12,19 @@ export type Frame = {
 };
 
 /** A rectangle of pixels; x, y is its upper left corner. */
-export type Rect = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+export type Rect = {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+};
 
 /** @throws RangeError when planes and size do not agree. */
 export const makeFrame = (frame: Frame): Frame => {
   const pixels = frame.width * frame.height;
   for (const plane of [frame.r, frame.g, frame.b]) {
-    if (plane.length !== pixels) throw new RangeError(`makeFrame: a plane holds ${plane.length} of ${pixels} pixels`);
+    if (plane.length !== pixels)
+      throw new RangeError(`makeFrame: a plane holds ${plane.length} of ${pixels} pixels`);
   }
   return frame;
 };

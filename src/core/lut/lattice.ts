@@ -8,7 +8,8 @@ export type Lattice = { readonly size: number; readonly data: Float32Array };
  * @throws RangeError unless size is a whole number from 2 to 129.
  */
 export const sampleLattice = (size: number, transform: (rgb: Triple) => Triple): Lattice => {
-  if (!Number.isInteger(size) || size < 2 || size > 129) throw new RangeError(`sampleLattice: size 2..129, got ${size}`);
+  if (!Number.isInteger(size) || size < 2 || size > 129)
+    throw new RangeError(`sampleLattice: size 2..129, got ${size}`);
   const data = new Float32Array(size ** 3 * 3);
   const last = size - 1;
   let at = 0;
@@ -52,7 +53,8 @@ export const tetrahedral = (lattice: Lattice, rgb: Triple): Triple => {
   const [i, j, k] = order;
   const corners = [base, base + step[i], base + step[i] + step[j], base + step[0] + step[1] + step[2]];
   const weights = [1 - fraction[i], fraction[i] - fraction[j], fraction[j] - fraction[k], fraction[k]];
-  const channel = (c: number) => corners.reduce((sum, corner, n) => sum + weights[n] * lattice.data[corner + c], 0);
+  const channel = (c: number) =>
+    corners.reduce((sum, corner, n) => sum + weights[n] * lattice.data[corner + c], 0);
   return [channel(0), channel(1), channel(2)];
 };
 

@@ -66,8 +66,14 @@ export const compileMonitoring = ({ profile, pullStops }: MonitoringTransform): 
 export type CubeScale = 'signal' | 'code';
 
 export const CUBE_SCALES = {
-  signal: { name: 'signal', says: '0..1 is 0..100 % of signal, in and out (editors that unpack legal range).' },
-  code: { name: 'code', says: '0..1 is code 0 to the top code, in and out (monitors and boxes on the cable).' },
+  signal: {
+    name: 'signal',
+    says: '0..1 is 0..100 % of signal, in and out (editors that unpack legal range).',
+  },
+  code: {
+    name: 'code',
+    says: '0..1 is code 0 to the top code, in and out (monitors and boxes on the cable).',
+  },
 } as const satisfies Record<CubeScale, { name: string; says: string }>;
 
 /** Cube input 0..1 to signal fraction, and display signal to cube output 0..1. */

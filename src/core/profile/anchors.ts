@@ -54,7 +54,10 @@ const notIncreasing = (points: readonly AnchorPoint[]): Failure | undefined => {
       );
     }
     if (here.reflectance <= before.reflectance) {
-      return failure('clip', 'Clip lies under 90 % white (+2 1/3 stops): type its stops over grey, or leave them empty.');
+      return failure(
+        'clip',
+        'Clip lies under 90 % white (+2 1/3 stops): type its stops over grey, or leave them empty.',
+      );
     }
   }
   return undefined;
@@ -69,15 +72,25 @@ export const readAnchors = (
   anchors: readonly Anchor[],
   scale: ScaleId,
   coding: Coding,
-): Result<{ readonly points: readonly AnchorPoint[]; readonly clipSignal?: number; readonly clipStops?: number }> => {
+): Result<{
+  readonly points: readonly AnchorPoint[];
+  readonly clipSignal?: number;
+  readonly clipStops?: number;
+}> => {
   const order = ['black', 'grey', 'white', 'clip'] as const;
   const sorted = order.flatMap((id) => anchors.filter((anchor) => anchor.id === id));
   for (const anchor of sorted) {
     const wrong = outOfScale(anchor, scale, coding);
     if (wrong) return wrong;
   }
-  const missing = (['black', 'grey', 'white'] as const).find((id) => !sorted.some((anchor) => anchor.id === id));
-  if (missing) return failure(ANCHOR_NAMES[missing], `${ANCHOR_NAMES[missing]} is missing: a curve needs 0 %, 18 % and 90 %.`);
+  const missing = (['black', 'grey', 'white'] as const).find(
+    (id) => !sorted.some((anchor) => anchor.id === id),
+  );
+  if (missing)
+    return failure(
+      ANCHOR_NAMES[missing],
+      `${ANCHOR_NAMES[missing]} is missing: a curve needs 0 %, 18 % and 90 %.`,
+    );
   const clip = sorted.find((anchor) => anchor.id === 'clip');
   const all = sorted.map((anchor) => ({
     id: anchor.id,

@@ -24,21 +24,21 @@ type Archetype = ProfileData & { readonly name: string; readonly says: string };
 export const ARCHETYPES = {
   wideLog: {
     name: 'wide log',
-    says: '10-bit log with the most room: grey 41 % of full code, clip +6 at 94 % of signal.',
+    says: 'Most room, 10-bit: grey 41 % of full code, clip +6 at 94 %.',
     gamut: 'bt2020',
     clipStops: 6,
     curve: logThrough({ s: 0.01, cut: 0.005 }, SCALES.fullCodePercent.toSignal(41, tenBitLegal), 6, 0.94),
   },
   classicLog: {
     name: 'classic log',
-    says: 'Steeper and darker log: grey 32 % of signal, overshoots to 106 %.',
+    says: 'Steeper, darker: grey 32 %, overshoots to 106 %.',
     gamut: 'bt709',
     clipStops: 6.6,
     curve: logThrough({ s: 0.04, cut: 0.003 }, 0.32, 6.6, 1.06),
   },
   mildLog: {
     name: 'mild log',
-    says: 'Between log and standard, for small bodies and aerials: grey 40 %, clip +5 at 100 %.',
+    says: 'Small bodies, aerials: grey 40 %, clip +5 at 100 %.',
     gamut: 'bt709',
     clipStops: 5,
     curve: logThrough({ s: 0.03, cut: 0.003 }, 0.4, 5, 1),
@@ -67,7 +67,7 @@ export const ARCHETYPES = {
   },
   hlg: {
     name: 'HLG',
-    says: 'The BT.2100 curve with diffuse white at 75 %: grey 38 %, clip +4.4 at 100 %.',
+    says: 'BT.2100, diffuse white at 75 %: grey 38 %, clip +4.4.',
     gamut: 'bt2020',
     clipStops: Math.log2(1 / (TRANSFERS.hlg.decode(HLG_DIFFUSE_WHITE_SIGNAL) * MIDDLE_GREY)),
     curve: { kind: 'standard', transfer: 'hlg', gain: TRANSFERS.hlg.decode(HLG_DIFFUSE_WHITE_SIGNAL) },

@@ -9,7 +9,9 @@ import {
 } from '../transfer/index.ts';
 import type { CurveSpec, ProfileData } from './types.ts';
 
-type Build = { readonly [K in CurveSpec['kind']]: (spec: Extract<CurveSpec, { kind: K }>) => TransferFunction };
+type Build = {
+  readonly [K in CurveSpec['kind']]: (spec: Extract<CurveSpec, { kind: K }>) => TransferFunction;
+};
 
 const BUILD: Build = {
   standard: ({ transfer, gain }) => {
@@ -52,5 +54,8 @@ export const compileProfile = (data: ProfileData): Profile => {
 };
 
 /** Stops over grey for every code value of a coding; index is the code. */
-export const stopsByCode = (profile: Profile, codes: number, toSignal: (code: number) => number): Float32Array =>
-  Float32Array.from({ length: codes }, (_, code) => profile.stopsAt(toSignal(code)));
+export const stopsByCode = (
+  profile: Profile,
+  codes: number,
+  toSignal: (code: number) => number,
+): Float32Array => Float32Array.from({ length: codes }, (_, code) => profile.stopsAt(toSignal(code)));

@@ -45,7 +45,9 @@ export const profileFromAnchors = (
   const named = residuals.map((signal, i) => ({ name: ANCHOR_NAMES[points[i].id], signal }));
   const warnings = fitWarning(named);
   if (clipSignal === undefined) {
-    warnings.push(`No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. Film something too bright and read it.`);
+    warnings.push(
+      `No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. Film something too bright and read it.`,
+    );
   } else if (clipStops === undefined) {
     warnings.push(`Clip stop read off the curve: ${printStopsDecimal(reached)} over grey.`);
   }

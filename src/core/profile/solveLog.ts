@@ -47,7 +47,8 @@ const candidateAt = (points: readonly AnchorPoint[], logS: number, cut: number):
     (sum, p) => sum + square((p.signal - c * basis(p.reflectance, s, cut) - d) / p.sigma),
     0,
   );
-  const prior = square((logS - PRIOR.logS.mean) / PRIOR.logS.sd) + square((cut - PRIOR.cut.mean) / PRIOR.cut.sd);
+  const prior =
+    square((logS - PRIOR.logS.mean) / PRIOR.logS.sd) + square((cut - PRIOR.cut.mean) / PRIOR.cut.sd);
   return {
     s,
     cut,
@@ -140,7 +141,11 @@ export type LogSolution = {
  */
 export const solveLog = (points: readonly AnchorPoint[]): LogSolution => {
   if (points.length < 3) throw new RangeError(`solveLog: at least three points, got ${points.length}`);
-  if (points.some((p, i) => i > 0 && !(p.reflectance > points[i - 1].reflectance && p.signal > points[i - 1].signal))) {
+  if (
+    points.some(
+      (p, i) => i > 0 && !(p.reflectance > points[i - 1].reflectance && p.signal > points[i - 1].signal),
+    )
+  ) {
     throw new RangeError('solveLog: reflectance and signal must rise from point to point');
   }
   const candidates = gridOf(points, GRID.logS, GRID.cut);

@@ -50,7 +50,8 @@ const stepWedge = (): TestPicture => {
       rect: { x: 0.06 + (i % 8) * 0.11, y: row === 0 ? 0.14 : 0.54, width: 0.1, height: 0.32 },
     };
   });
-  const paint: ScenePaint = (u, v) => grey(stopsToReflectance(patches.find((p) => inside(p.rect, u, v))?.stops ?? -2.5));
+  const paint: ScenePaint = (u, v) =>
+    grey(stopsToReflectance(patches.find((p) => inside(p.rect, u, v))?.stops ?? -2.5));
   return { paint, patches };
 };
 
@@ -106,7 +107,8 @@ const yard = (): TestPicture => {
       return mix(sky, [sky[0] + hot, sky[1] + hot * 0.97, sky[2] + hot * 0.9], 1);
     }
     let light = atStops([0.9, 0.86, 0.78], -0.4 + 0.35 * Math.sin(u * 90 + v * 40) * Math.sin(v * 130));
-    if (u < 0.3 && v < 0.74) light = atStops([0.6, 0.7, 0.9], -4.6 + 2 * smooth(0.42, 0.74, v) - 1.4 * (u < 0.1 ? 1 : 0));
+    if (u < 0.3 && v < 0.74)
+      light = atStops([0.6, 0.7, 0.9], -4.6 + 2 * smooth(0.42, 0.74, v) - 1.4 * (u < 0.1 ? 1 : 0));
     for (const [cx, cy, w, h] of [
       [0.56, 0.5, 0.19, 0.3],
       [0.78, 0.56, 0.15, 0.22],
@@ -150,7 +152,8 @@ const bench = (): TestPicture => {
       [0.36, -1.4],
       [0.65, -2.6],
     ]) {
-      if (v > 0.57 && Math.abs(u - cx) < 0.04 + 0.09 * smooth(0.56, 0.7, v)) light = atStops([0.4, 0.46, 0.56], tone);
+      if (v > 0.57 && Math.abs(u - cx) < 0.04 + 0.09 * smooth(0.56, 0.7, v))
+        light = atStops([0.4, 0.46, 0.56], tone);
     }
     light = face(u, v, 0.36, SKIN_ANA, 1.2) ?? face(u, v, 0.65, SKIN_OLA, 0.2) ?? light;
     if (v > 0.82) light = atStops([0.5, 0.36, 0.24], -1.6 - 1.4 * u + 0.2 * Math.sin(u * 140 + v * 30));
@@ -163,7 +166,10 @@ const bench = (): TestPicture => {
 };
 
 /** The test pictures by id. A further one is a function and a row. */
-export const TEST_PICTURES = { stepWedge, furnace, yard, bench } as const satisfies Record<string, () => TestPicture>;
+export const TEST_PICTURES = { stepWedge, furnace, yard, bench } as const satisfies Record<
+  string,
+  () => TestPicture
+>;
 export type TestPictureId = keyof typeof TEST_PICTURES;
 
 export type EncodeOptions = {
@@ -194,7 +200,9 @@ export const encodePicture = (picture: TestPicture, options: EncodeOptions): Fra
   const planes = [0, 1, 2].map(() => new Uint16Array(width * height));
   const perLight = greyElectrons / 0.18;
   const noisy = (light: number) =>
-    greyElectrons === 0 ? light : light + (normal() * Math.sqrt(Math.max(0, light * perLight) + READ_NOISE ** 2)) / perLight;
+    greyElectrons === 0
+      ? light
+      : light + (normal() * Math.sqrt(Math.max(0, light * perLight) + READ_NOISE ** 2)) / perLight;
   for (let y = 0, i = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1, i += 1) {
       const light = apply(matrix, scaled(picture.paint((x + 0.5) / width, (y + 0.5) / height), gain));

@@ -1,7 +1,13 @@
 // Contour lines at whole stops, like a map's height lines. Noise would fray them, so the codes are first
 // averaged over a small square; the averages are of codes, hence of stops on a log curve.
 
-const boxRow = (source: Uint16Array, target: Uint32Array, from: number, width: number, radius: number): void => {
+const boxRow = (
+  source: Uint16Array,
+  target: Uint32Array,
+  from: number,
+  width: number,
+  radius: number,
+): void => {
   let sum = 0;
   for (let x = -radius; x <= radius; x += 1) sum += source[from + Math.min(width - 1, Math.max(0, x))];
   for (let x = 0; x < width; x += 1) {

@@ -30,7 +30,10 @@ export const stopsDistribution = (
   });
   return {
     perStop,
-    bins: Array.from(counts, (count, bin) => ({ stops: low + (bin + 0.5) / perStop, share: total ? count / total : 0 })),
+    bins: Array.from(counts, (count, bin) => ({
+      stops: low + (bin + 0.5) / perStop,
+      share: total ? count / total : 0,
+    })),
   };
 };
 

@@ -2,7 +2,12 @@ import { clampRect, type Frame, type Rect } from '../frame/frame.ts';
 import { markedRegions, type Region } from './regions.ts';
 
 /** A rectangle marked on the picture. */
-export type Patch = { readonly id: string; readonly kind: 'card' | 'skin'; readonly subjectId?: string; readonly rect: Rect };
+export type Patch = {
+  readonly id: string;
+  readonly kind: 'card' | 'skin';
+  readonly subjectId?: string;
+  readonly rect: Rect;
+};
 
 /** Mean code values of a patch and the standard deviation of its luma. */
 export type PatchReading = {
@@ -40,7 +45,12 @@ export type Clipping = {
 export type Shadows = { readonly share: number; readonly regions: readonly Region[] };
 
 /** Marks each pixel whose channels stand at or over `clipCode`, or whose luma stands under `floorCode`. */
-export const levelMask = ({ r, g, b }: Frame, luma: Uint16Array, clipCode: number, floorCode: number): Uint8Array => {
+export const levelMask = (
+  { r, g, b }: Frame,
+  luma: Uint16Array,
+  clipCode: number,
+  floorCode: number,
+): Uint8Array => {
   const mask = new Uint8Array(luma.length);
   for (let i = 0; i < mask.length; i += 1) {
     mask[i] =

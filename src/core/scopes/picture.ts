@@ -33,14 +33,21 @@ const drawByTable = (pixels: Uint32Array, { r, g, b }: Frame, table: Uint8Array)
 
 /** Codes straight to bytes: signal 0..100 % over 0..255. */
 export const drawRecorded = (pixels: Uint32Array, frame: Frame): void => {
-  const table = Uint8Array.from({ length: maxCode(frame.bitDepth) + 1 }, (_, code) => byteOfSignal(codeToSignal(code, frame)));
+  const table = Uint8Array.from({ length: maxCode(frame.bitDepth) + 1 }, (_, code) =>
+    byteOfSignal(codeToSignal(code, frame)),
+  );
   drawByTable(pixels, frame, table);
 };
 
 const LATTICE_SIZE = 33;
 
 // Tetrahedral interpolation with the fractions ordered by branches; lattice entries are screen steps.
-const drawByLattice = (pixels: Uint32Array, frame: Frame, lattice: Float32Array, screen: Uint8Array): void => {
+const drawByLattice = (
+  pixels: Uint32Array,
+  frame: Frame,
+  lattice: Float32Array,
+  screen: Uint8Array,
+): void => {
   const { r, g, b } = frame;
   const last = LATTICE_SIZE - 1;
   const codes = maxCode(frame.bitDepth) + 1;
@@ -70,12 +77,44 @@ const drawByLattice = (pixels: Uint32Array, frame: Frame, lattice: Float32Array,
     let mid: number;
     let lo: number;
     if (x >= y) {
-      if (y >= z) { a = o + dr; c = a + dg; hi = x; mid = y; lo = z; }
-      else if (x >= z) { a = o + dr; c = a + db; hi = x; mid = z; lo = y; }
-      else { a = o + db; c = a + dr; hi = z; mid = x; lo = y; }
-    } else if (x >= z) { a = o + dg; c = a + dr; hi = y; mid = x; lo = z; }
-    else if (y >= z) { a = o + dg; c = a + db; hi = y; mid = z; lo = x; }
-    else { a = o + db; c = a + dg; hi = z; mid = y; lo = x; }
+      if (y >= z) {
+        a = o + dr;
+        c = a + dg;
+        hi = x;
+        mid = y;
+        lo = z;
+      } else if (x >= z) {
+        a = o + dr;
+        c = a + db;
+        hi = x;
+        mid = z;
+        lo = y;
+      } else {
+        a = o + db;
+        c = a + dr;
+        hi = z;
+        mid = x;
+        lo = y;
+      }
+    } else if (x >= z) {
+      a = o + dg;
+      c = a + dr;
+      hi = y;
+      mid = x;
+      lo = z;
+    } else if (y >= z) {
+      a = o + dg;
+      c = a + db;
+      hi = y;
+      mid = z;
+      lo = x;
+    } else {
+      a = o + db;
+      c = a + dg;
+      hi = z;
+      mid = y;
+      lo = x;
+    }
     const w0 = 1 - hi;
     const w1 = hi - mid;
     const w2 = mid - lo;
@@ -101,8 +140,15 @@ export const drawMonitor = (pixels: Uint32Array, frame: Frame, monitoring: Compi
     return;
   }
   const toSignal = (v: number) => codeToSignal(v * top, coding);
-  const { data } = sampleLattice(LATTICE_SIZE, ([r, g, b]) => monitoring.rgb([toSignal(r), toSignal(g), toSignal(b)]));
-  drawByLattice(pixels, frame, data.map((v) => v * SCREEN_STEPS), screen);
+  const { data } = sampleLattice(LATTICE_SIZE, ([r, g, b]) =>
+    monitoring.rgb([toSignal(r), toSignal(g), toSignal(b)]),
+  );
+  drawByLattice(
+    pixels,
+    frame,
+    data.map((v) => v * SCREEN_STEPS),
+    screen,
+  );
 };
 
 export type PictureInput = {
@@ -117,5 +163,6 @@ export type PictureInput = {
 export const VIEW_PAINTERS: { readonly [K in ViewId]: (pixels: Uint32Array, input: PictureInput) => void } = {
   recorded: (pixels, { frame }) => drawRecorded(pixels, frame),
   monitor: (pixels, { frame, monitoring }) => drawMonitor(pixels, frame, monitoring),
-  stops: (pixels, { luma, stopsOfCode, ramp }) => drawFalseColour(pixels, luma, falseColourTable(stopsOfCode, ramp)),
+  stops: (pixels, { luma, stopsOfCode, ramp }) =>
+    drawFalseColour(pixels, luma, falseColourTable(stopsOfCode, ramp)),
 };

@@ -1,7 +1,10 @@
 import type { Rect } from '../frame/frame.ts';
 
 /** Where in the picture something lies, on a coarse grid. */
-export type Region = { readonly rect: Rect; /** Share of the picture's pixels, 0..1. */ readonly share: number };
+export type Region = {
+  readonly rect: Rect;
+  /** Share of the picture's pixels, 0..1. */ readonly share: number;
+};
 
 const CELLS_ACROSS = 48;
 
@@ -12,7 +15,8 @@ const cellCounts = (mask: Uint8Array, width: number, height: number, bits: numbe
   for (let y = 0; y < height; y += 1) {
     const row = y * width;
     const base = Math.floor(y / cell) * across;
-    for (let x = 0; x < width; x += 1) if ((mask[row + x] & bits) === bits) counts[base + Math.floor(x / cell)] += 1;
+    for (let x = 0; x < width; x += 1)
+      if ((mask[row + x] & bits) === bits) counts[base + Math.floor(x / cell)] += 1;
   }
   return { across, counts };
 };
@@ -49,9 +53,18 @@ export const markedRegions = (mask: Uint8Array, width: number, height: number, b
         stack.push(next);
       }
     }
-    const rect = { x: left * cell, y: top * cell, width: (right - left + 1) * cell, height: (bottom - top + 1) * cell };
+    const rect = {
+      x: left * cell,
+      y: top * cell,
+      width: (right - left + 1) * cell,
+      height: (bottom - top + 1) * cell,
+    };
     regions.push({
-      rect: { ...rect, width: Math.min(rect.width, width - rect.x), height: Math.min(rect.height, height - rect.y) },
+      rect: {
+        ...rect,
+        width: Math.min(rect.width, width - rect.x),
+        height: Math.min(rect.height, height - rect.y),
+      },
       share: marked / (width * height),
     });
   }

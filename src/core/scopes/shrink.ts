@@ -12,7 +12,10 @@ export const shrink = (
   const h = Math.max(1, Math.round((height * w) / width));
   const out = new Uint8ClampedArray(w * h * 4);
   for (let y = 0; y < h; y += 1) {
-    const [y0, y1] = [Math.floor((y * height) / h), Math.max(Math.floor(((y + 1) * height) / h), Math.floor((y * height) / h) + 1)];
+    const [y0, y1] = [
+      Math.floor((y * height) / h),
+      Math.max(Math.floor(((y + 1) * height) / h), Math.floor((y * height) / h) + 1),
+    ];
     for (let x = 0; x < w; x += 1) {
       const x0 = Math.floor((x * width) / w);
       const x1 = Math.max(x0 + 1, Math.floor(((x + 1) * width) / w));

@@ -24,9 +24,11 @@ export const waveformLevels = (bitDepth: number): { readonly levels: number; rea
  * @throws RangeError when columns is out of range or a column could overflow 16 bits.
  */
 export const waveform = (plane: Uint16Array, width: number, bitDepth: number, columns: number): Waveform => {
-  if (!(columns >= 1 && columns <= width)) throw new RangeError(`waveform: columns 1..${width}, got ${columns}`);
+  if (!(columns >= 1 && columns <= width))
+    throw new RangeError(`waveform: columns 1..${width}, got ${columns}`);
   const height = plane.length / width;
-  if (Math.ceil(width / columns) * height > 65535) throw new RangeError('waveform: too many rows for so few columns');
+  if (Math.ceil(width / columns) * height > 65535)
+    throw new RangeError('waveform: too many rows for so few columns');
   const { levels, shift } = waveformLevels(bitDepth);
   const stride = levels + 32;
   const counts = new Uint16Array(columns * stride);

@@ -37,7 +37,7 @@ export const waveformPicture = (waveform: Waveform, options: WaveformPictureOpti
       const count = counts[base + level];
       if (count === 0) continue;
       const { top, bottom, colour } = spans[level];
-      const alpha = 255 * Math.min(1, 0.25 + 1.6 * Math.cbrt(count / total / Math.max(1, bottom - top)));
+      const alpha = 255 * Math.min(1, 0.4 + 2.4 * Math.cbrt(count / total / Math.max(1, bottom - top)));
       for (let y = top; y < bottom; y += 1) {
         const at = 4 * (y * columns + column);
         if (rgba[at + 3] >= alpha) continue;

@@ -8,7 +8,11 @@ export const RANGE_ZEBRA = 1;
 export const WARNING_ZEBRA = 2;
 
 /** The codes a camera's zebra setting covers. `toCode` takes a level on the camera's scale to a luma code. */
-export const zebraBand = (setting: ZebraSetting, toCode: (level: number) => number, topCode: number): CodeBand => {
+export const zebraBand = (
+  setting: ZebraSetting,
+  toCode: (level: number) => number,
+  topCode: number,
+): CodeBand => {
   if (setting.kind === 'lowerLimit') return { from: Math.ceil(toCode(setting.level)), to: topCode };
   const tolerance = setting.tolerance ?? 0;
   return {

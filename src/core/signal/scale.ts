@@ -14,7 +14,10 @@ export const maxCode = (bitDepth: number): number => 2 ** bitDepth - 1;
  * Black and white code of R'G'B' and Y'. Legal: 16 and 235 times 2^(n-8)
  * (ITU-R BT.709-6 clause 5.6, BT.2100-2 table 9); full: 0 and 2^n - 1.
  */
-export const codeAnchors = ({ bitDepth, range }: Coding): { readonly black: number; readonly white: number } =>
+export const codeAnchors = ({
+  bitDepth,
+  range,
+}: Coding): { readonly black: number; readonly white: number } =>
   range === 'legal'
     ? { black: 16 * 2 ** (bitDepth - 8), white: 235 * 2 ** (bitDepth - 8) }
     : { black: 0, white: maxCode(bitDepth) };

@@ -13,7 +13,8 @@ const slopeAt = (base: TransferFunction, x: number): number => {
  * @throws RangeError when `at` or `width` is not above 0.
  */
 export const withKnee = (base: TransferFunction, { at, width }: Knee): TransferFunction => {
-  if (!(at > 0 && width > 0)) throw new RangeError(`withKnee: at and width must be above 0, got ${at}, ${width}`);
+  if (!(at > 0 && width > 0))
+    throw new RangeError(`withKnee: at and width must be above 0, got ${at}, ${width}`);
   const start = base.encode(at);
   const rise = slopeAt(base, at) * width;
   return {

@@ -20,7 +20,8 @@ export type LogCoefficients = {
  * @throws RangeError unless s + cut > 0 and c > 0.
  */
 export const tangentLog = (s: number, cut: number, c: number, d: number): LogCoefficients => {
-  if (!(s + cut > 0 && c > 0)) throw new RangeError(`tangentLog: s + cut and c must be above 0, got ${s}, ${cut}, ${c}`);
+  if (!(s + cut > 0 && c > 0))
+    throw new RangeError(`tangentLog: s + cut and c must be above 0, got ${s}, ${cut}, ${c}`);
   const e = c / (Math.LN10 * (cut + s));
   const f = c * Math.log10(cut + s) + d - e * cut;
   return { a: 1, b: s, c, d, cut, e, f };
@@ -43,6 +44,7 @@ export const logTransfer = (k: LogCoefficients): TransferFunction => {
   const signalCut = k.c * Math.log10(k.a * k.cut + k.b) + k.d;
   return {
     encode: (x) => (x >= k.cut ? k.c * Math.log10(k.a * x + k.b) + k.d : k.e * x + k.f),
-    decode: (y) => (y >= signalCut ? (10 ** ((y - k.d) / k.c) - k.b) / k.a : Math.min((y - k.f) / k.e, k.cut)),
+    decode: (y) =>
+      y >= signalCut ? (10 ** ((y - k.d) / k.c) - k.b) / k.a : Math.min((y - k.f) / k.e, k.cut),
   };
 };

@@ -29,7 +29,13 @@ export const cardPlacement = {
     const planned = `planned ${printStops(input.placement)}`;
     return {
       state: clipped ? 'lost' : holds ? 'holds' : 'watch',
-      title: clipped ? 'Card is clipped' : holds ? 'Card where planned' : offset < 0 ? 'Card under the plan' : 'Card over the plan',
+      title: clipped
+        ? 'Card is clipped'
+        : holds
+          ? 'Card where planned'
+          : offset < 0
+            ? 'Card under the plan'
+            : 'Card over the plan',
       figure: printStopsDecimal(stops),
       advice: clipped
         ? 'It reads at clip: close until it moves, then measure again.'
@@ -38,10 +44,16 @@ export const cardPlacement = {
           : `${percent}, ${planned}. ${openOrClose(offset)} stop.`,
       place: reading.patch.rect,
       arithmetic: [
-        { label: 'mean luma of the patch', value: `code ${reading.luma.toFixed(1)} (σ ${reading.sd.toFixed(1)}, ${reading.pixels} px)` },
+        {
+          label: 'mean luma of the patch',
+          value: `code ${reading.luma.toFixed(1)} (σ ${reading.sd.toFixed(1)}, ${reading.pixels} px)`,
+        },
         { label: 'as signal', value: percent },
         { label: 'through the profile', value: `${printStopsDecimal(stops, 2)} stops over grey` },
-        { label: 'minus the plan', value: `${printStopsDecimal(input.placement, 2)} → off by ${printStopsDecimal(offset, 2)}` },
+        {
+          label: 'minus the plan',
+          value: `${printStopsDecimal(input.placement, 2)} → off by ${printStopsDecimal(offset, 2)}`,
+        },
         { label: 'place', value: where(reading.patch.rect, input.measurement) },
       ],
     };
@@ -69,7 +81,10 @@ export const skinPlacement = {
       arithmetic: [
         { label: 'mean luma of the patch', value: `code ${reading.luma.toFixed(1)}` },
         { label: 'through the profile', value: `${printStopsDecimal(stops, 2)} stops over grey` },
-        { label: 'plan', value: `placement ${printStops(planned.stops - planned.subject.skinOffset)} + own offset ${printStopsDecimal(planned.subject.skinOffset)}` },
+        {
+          label: 'plan',
+          value: `placement ${printStops(planned.stops - planned.subject.skinOffset)} + own offset ${printStopsDecimal(planned.subject.skinOffset)}`,
+        },
       ],
     };
   },

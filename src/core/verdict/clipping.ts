@@ -10,7 +10,10 @@ const CHANNELS = ['r', 'g', 'b'] as const;
 const NAMES = { r: 'red', g: 'green', b: 'blue' } as const;
 
 const percents = (clipping: { r: number; g: number; b: number }) =>
-  CHANNELS.map((c) => ({ label: `${NAMES[c]} at clip`, value: `${(100 * clipping[c]).toFixed(2)} % of pixels` }));
+  CHANNELS.map((c) => ({
+    label: `${NAMES[c]} at clip`,
+    value: `${(100 * clipping[c]).toFixed(2)} % of pixels`,
+  }));
 
 export const clipAll = {
   id: 'clip-all',
@@ -19,7 +22,10 @@ export const clipAll = {
   judge: ({ measurement, numbers, distribution }) => {
     const { clipping } = measurement;
     const arithmetic = [
-      { label: 'clip of this profile and ISO', value: `${printStopsDecimal(numbers.clipStops)} stops over grey` },
+      {
+        label: 'clip of this profile and ISO',
+        value: `${printStopsDecimal(numbers.clipStops)} stops over grey`,
+      },
       ...percents(clipping),
       { label: 'all three at clip', value: `${(100 * clipping.all).toFixed(2)} % of pixels` },
     ];

@@ -20,8 +20,11 @@ export const coarseCodes = {
       state: 'watch',
       title: 'Only 8 bits inside',
       figure: `${used} codes`,
-      advice: 'Every luma code is a multiple of four: the chain cut it to 8 bit. Check the recorder’s setting.',
-      arithmetic: [{ label: 'codes in use', value: `${used} of 1024, all with remainder ${[...rests][0]} by 4` }],
+      advice:
+        'Every luma code is a multiple of four: the chain cut it to 8 bit. Check the recorder’s setting.',
+      arithmetic: [
+        { label: 'codes in use', value: `${used} of 1024, all with remainder ${[...rests][0]} by 4` },
+      ],
     };
   },
 } as const satisfies VerdictRule;

@@ -14,7 +14,10 @@ export const gradeForecast = {
       { label: 'card found at', value: printStopsDecimal(found, 2) },
       { label: 'correction in post', value: `${printStops(-pull)} stops` },
       { label: 'noise in linear light times', value: (2 ** -pull).toFixed(2) },
-      { label: 'usable floor after it', value: `${printStopsDecimal(input.numbers.floorStops)} − ${printStopsDecimal(pull)} = ${printStopsDecimal(cleanTo)}` },
+      {
+        label: 'usable floor after it',
+        value: `${printStopsDecimal(input.numbers.floorStops)} − ${printStopsDecimal(pull)} = ${printStopsDecimal(cleanTo)}`,
+      },
     ];
     const push = pull < -1 / 3 + 1e-9;
     return {

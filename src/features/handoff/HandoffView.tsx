@@ -42,7 +42,11 @@ const LogFiles = () => {
                   {take.card.setupName} {take.number}
                 </th>
                 <td>{printStopsDecimal(take.card.placement)}</td>
-                <td>{take.measured?.cardStops === undefined ? 'not marked' : printStopsDecimal(take.measured.cardStops)}</td>
+                <td>
+                  {take.measured?.cardStops === undefined
+                    ? 'not marked'
+                    : printStopsDecimal(take.measured.cardStops)}
+                </td>
                 <td>{printStopsDecimal(-(take.measured?.cardStops ?? take.card.placement) || 0)}</td>
               </tr>
             ))}
@@ -50,14 +54,21 @@ const LogFiles = () => {
         </table>
       )}
       <div className="exports">
-        <button type="button" className="btn btn-outline-secondary" disabled={none} onClick={() => download(`${name}.csv`, takesCsv(takes), 'text/csv;charset=utf-8')}>
+        <button
+          type="button"
+          className="btn btn-outline-secondary"
+          disabled={none}
+          onClick={() => download(`${name}.csv`, takesCsv(takes), 'text/csv;charset=utf-8')}
+        >
           <Download size={16} aria-hidden="true" /> CSV
         </button>
         <button
           type="button"
           className="btn btn-outline-secondary"
           disabled={none}
-          onClick={() => download(`${name}.json`, takesJson(selection.shoot, takes, new Date()), 'application/json')}
+          onClick={() =>
+            download(`${name}.json`, takesJson(selection.shoot, takes, new Date()), 'application/json')
+          }
         >
           <Download size={16} aria-hidden="true" /> JSON
         </button>
@@ -86,7 +97,11 @@ const CubePanel = () => {
         />
         <Segmented
           label="Scale of 0 to 1"
-          options={(['signal', 'code'] as const).map((id) => ({ id, name: CUBE_SCALES[id].name, says: CUBE_SCALES[id].says }))}
+          options={(['signal', 'code'] as const).map((id) => ({
+            id,
+            name: CUBE_SCALES[id].name,
+            says: CUBE_SCALES[id].says,
+          }))}
           value={scale}
           onPick={setScale}
         />
@@ -96,7 +111,11 @@ const CubePanel = () => {
         <span className="num">{file.worstCodes.toFixed(1)}</span> of 1023.
       </p>
       <div className="exports">
-        <button type="button" className="btn btn-primary" onClick={() => download(file.name, file.text, 'text/plain')}>
+        <button
+          type="button"
+          className="btn btn-primary"
+          onClick={() => download(file.name, file.text, 'text/plain')}
+        >
           <Download size={16} aria-hidden="true" /> {file.name}
         </button>
       </div>

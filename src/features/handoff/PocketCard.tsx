@@ -56,7 +56,8 @@ export const PocketCard = () => {
         ))}
       </dl>
       <p>
-        Zebra in {SCALES[camera.zebra.scale].name}, on {camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. Clip{' '}
+        Zebra in {SCALES[camera.zebra.scale].name}, on{' '}
+        {camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. Clip{' '}
         {printStopsDecimal(numbers.clipStops)}, usable to {printStops(numbers.floorStops)}.
       </p>
       {setup.cautions.length > 0 && (

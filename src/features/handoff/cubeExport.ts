@@ -9,7 +9,10 @@ import { slug } from '#ui/download.ts';
 
 export const CUBE_SIZE = 33;
 
-export type CubeChoice = { readonly scale: CubeScale; /** Pull of the placement baked in, or none. */ readonly baked: boolean };
+export type CubeChoice = {
+  readonly scale: CubeScale;
+  /** Pull of the placement baked in, or none. */ readonly baked: boolean;
+};
 
 export type CubeFile = {
   readonly name: string;
@@ -29,7 +32,8 @@ export const cubeOf = (selection: Selection, { scale, baked }: CubeChoice): Cube
     const v = code / maxCode(10);
     worst = Math.max(worst, Math.abs(tetrahedral(lattice, [v, v, v])[1] - exact([v, v, v])[1]));
   }
-  const pull = transform.pullStops === 0 ? 'no pull' : `pull ${printStops(-transform.pullStops).replace('\u2212', '-')}`;
+  const pull =
+    transform.pullStops === 0 ? 'no pull' : `pull ${printStops(-transform.pullStops).replace('\u2212', '-')}`;
   const title = `${profile.name} to BT.1886, ${pull}`;
   return {
     name: `${slug(setup.name)}-${slug(camera.name)}-${slug(profile.name)}-${slug(pull)}.cube`,

@@ -11,7 +11,8 @@ import { WaveformPane } from './WaveformPane.tsx';
 const useDemoFrame = () => {
   const { selection, bench, session } = useBench();
   const wanted = DEMO_FRAME_IDS.find(
-    (id) => DEMO_FRAMES[id].setupId === selection.setup.id && DEMO_FRAMES[id].cameraId === selection.camera.id,
+    (id) =>
+      DEMO_FRAMES[id].setupId === selection.setup.id && DEMO_FRAMES[id].cameraId === selection.camera.id,
   );
   const own = bench.frame !== undefined && bench.frame.demo === undefined;
   const fits =

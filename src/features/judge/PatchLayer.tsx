@@ -5,9 +5,18 @@ import type { Rect } from '#core/frame/frame.ts';
 import { clampRect } from '#core/frame/frame.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 
-export type Tool = { readonly id: string; readonly kind: Patch['kind']; readonly subjectId?: string; readonly name: string };
+export type Tool = {
+  readonly id: string;
+  readonly kind: Patch['kind'];
+  readonly subjectId?: string;
+  readonly name: string;
+};
 
-type Gesture = { readonly kind: 'draw' | 'move'; readonly patch: Patch; readonly from: readonly [number, number] };
+type Gesture = {
+  readonly kind: 'draw' | 'move';
+  readonly patch: Patch;
+  readonly from: readonly [number, number];
+};
 
 const MIN = 4;
 
@@ -44,7 +53,10 @@ export const PatchLayer = ({
   const at = (event: PointerEvent): readonly [number, number] => {
     const box = svg.current?.getBoundingClientRect();
     if (!box) return [0, 0];
-    return [((event.clientX - box.left) / box.width) * width, ((event.clientY - box.top) / box.height) * height];
+    return [
+      ((event.clientX - box.left) / box.width) * width,
+      ((event.clientY - box.top) / box.height) * height,
+    ];
   };
   const held = (rect: Rect) => clampRect(rect, { width, height });
   const start = (event: PointerEvent<SVGElement>, kind: Gesture['kind'], patch: Patch) => {
@@ -71,7 +83,9 @@ export const PatchLayer = ({
   };
   const onKey = (event: KeyboardEvent, patch: Patch) => {
     const step = event.shiftKey ? 10 : 1;
-    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[
+      event.key
+    ];
     if (by) {
       event.preventDefault();
       onSet({ ...patch, rect: held({ ...patch.rect, x: patch.rect.x + by[0], y: patch.rect.y + by[1] }) });
@@ -86,7 +100,12 @@ export const PatchLayer = ({
       className="patches"
       viewBox={`0 0 ${width} ${height}`}
       onPointerDown={(event) =>
-        start(event, 'draw', { id: tool.id, kind: tool.kind, subjectId: tool.subjectId, rect: { x: 0, y: 0, width: 1, height: 1 } })
+        start(event, 'draw', {
+          id: tool.id,
+          kind: tool.kind,
+          subjectId: tool.subjectId,
+          rect: { x: 0, y: 0, width: 1, height: 1 },
+        })
       }
       onPointerMove={move}
       onPointerUp={end}
@@ -106,7 +125,13 @@ export const PatchLayer = ({
           <rect className="patch-edge" {...patch.rect} />
           <rect className="patch-line" {...patch.rect} />
           <g transform={`translate(${patch.rect.x} ${patch.rect.y - 6 * unit}) scale(${unit})`}>
-            <rect className="patch-label-back" x="-1" y="-19" width={(labels[patch.id] ?? patch.id).length * 8.6 + 10} height="22" />
+            <rect
+              className="patch-label-back"
+              x="-1"
+              y="-19"
+              width={(labels[patch.id] ?? patch.id).length * 8.6 + 10}
+              height="22"
+            />
             <text className="patch-label" x="4" y="-3">
               {labels[patch.id] ?? patch.id}
             </text>

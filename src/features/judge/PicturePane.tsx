@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Rect } from '#core/frame/frame.ts';
@@ -54,9 +54,6 @@ const Reading = () => {
   const { info } = frame;
   return (
     <span className="reading">
-      <span className="quiet num" title={info.evidence}>
-        {info.width}×{info.height}
-      </span>
       {info.reading === 'codes8' ? (
         <span className="quiet">8-bit</span>
       ) : (
@@ -107,7 +104,8 @@ const usePatchLabels = (tools: readonly Tool[]): Readonly<Record<string, string>
   const { bench, numbers } = useBench();
   return useMemo(() => {
     const read = (bench.measurement?.patches ?? []).map(({ patch, luma }) => {
-      const stops = bench.measurement && numbers.profile.stopsAt(codeToSignal(luma, bench.measurement.coding));
+      const stops =
+        bench.measurement && numbers.profile.stopsAt(codeToSignal(luma, bench.measurement.coding));
       const name = tools.find(({ id }) => id === patch.id)?.name ?? patch.kind;
       return [patch.id, `${name} ${stops === undefined ? '' : printStopsDecimal(stops)}`] as const;
     });
@@ -160,7 +158,11 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const profile = bench.draft?.data ?? selection.profile.data;
   const bands = useMemo(
     () =>
-      frame && cardBands(numbers, camera.zebra, camera.coding, { bitDepth: frame.info.bitDepth, range: frame.info.range }),
+      frame &&
+      cardBands(numbers, camera.zebra, camera.coding, {
+        bitDepth: frame.info.bitDepth,
+        range: frame.info.range,
+      }),
     [numbers, camera, frame],
   );
   const ask = useMemo(() => {
@@ -182,7 +184,6 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   }, [session, frame, bands, profile, plan.placement, look.view, look.contours, look.range, look.warning]);
   const { canvas, problem, painted } = usePixels(ask);
 
-  const setPatch = useCallback((patch: Parameters<typeof session.setPatch>[0]) => session.setPatch(patch), [session]);
   const scale = frame ? Math.min(fitBox.width / frame.info.width, fitBox.height / frame.info.height) : 1;
   const shownScale = look.zoom === 'fit' ? scale : 1;
 
@@ -190,13 +191,37 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
     <section className={`panel picture${isDragActive ? ' dropping' : ''}`} {...getRootProps()}>
       <header className="panel-head">
         <h2>{frame?.name ?? 'No frame'}</h2>
-        <Reading />
+        {frame && (
+          <span className="quiet num">
+            {frame.info.width}×{frame.info.height}
+          </span>
+        )}
         <div className="panel-tools">
-          <Segmented label="View" options={views} value={look.view} onPick={(view) => void setLook({ view })} />
+          <Segmented
+            label="View"
+            options={views}
+            value={look.view}
+            onPick={(view) => void setLook({ view })}
+          />
           <div className="toggles">
-            <Toggle on={look.contours} name="Contours" says="A line at each stop, heavier at grey (C)" onFlip={() => void setLook({ contours: !look.contours })} />
-            <Toggle on={look.range} name="Card" says="Range zebra of the card: fine white stripes (Z)" onFlip={() => void setLook({ range: !look.range })} />
-            <Toggle on={look.warning} name="Warn" says="Warning zebra: broad flame stripes (Z)" onFlip={() => void setLook({ warning: !look.warning })} />
+            <Toggle
+              on={look.contours}
+              name="Contours"
+              says="A line at each stop, heavier at grey (C)"
+              onFlip={() => void setLook({ contours: !look.contours })}
+            />
+            <Toggle
+              on={look.range}
+              name="Card"
+              says="Range zebra of the card: fine white stripes (Z)"
+              onFlip={() => void setLook({ range: !look.range })}
+            />
+            <Toggle
+              on={look.warning}
+              name="Warn"
+              says="Warning zebra: broad flame stripes (Z)"
+              onFlip={() => void setLook({ warning: !look.warning })}
+            />
           </div>
         </div>
       </header>
@@ -216,21 +241,27 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
               labels={labels}
               tool={tool}
               highlight={highlight}
-              onSet={setPatch}
+              onSet={session.setPatch}
               onRemove={session.removePatch}
             />
           </div>
         ) : (
           <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame here'}>
             <p className="quiet">
-              {busy ? busy.phase : '8- or 16-bit PNG, 10-bit codes in 16 bit understood. Everything is measured on its codes.'}
+              {busy
+                ? busy.phase
+                : '8- or 16-bit PNG, 10-bit codes in 16 bit understood. Everything is measured on its codes.'}
             </p>
           </Empty>
         )}
         {busy && (
           <div className="busy" role="status">
             <progress value={busy.fraction} max={1} aria-label={busy.phase} /> {busy.phase}
-            <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.cancelOpening}>
+            <button
+              type="button"
+              className="btn btn-sm btn-outline-secondary"
+              onClick={session.cancelOpening}
+            >
               Stop
             </button>
           </div>
@@ -246,7 +277,11 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
           <>
             <Segmented
               label="Mark"
-              options={tools.map(({ id, name }) => ({ id, name, says: `Drag on the picture to mark ${name}` }))}
+              options={tools.map(({ id, name }) => ({
+                id,
+                name,
+                says: `Drag on the picture to mark ${name}`,
+              }))}
               value={tool.id}
               onPick={setToolId}
             />
@@ -259,6 +294,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
               value={look.zoom}
               onPick={(zoom) => void setLook({ zoom })}
             />
+            <Reading />
           </>
         )}
         {problem && <span className="field-error">{problem}</span>}

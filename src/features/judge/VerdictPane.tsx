@@ -32,12 +32,23 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
         </Empty>
       )}
       {bench.frame && !marked && (
-        <p className="verdict-hint">Drag over the grey card in the picture: then its placement is judged against the plan.</p>
+        <p className="verdict-hint">
+          Drag over the grey card in the picture: then its placement is judged against the plan.
+        </p>
       )}
       <ul className="verdict-list">
         {verdicts.map((verdict) => (
-          <li key={verdict.id} className={picked === verdict.id ? 'picked' : undefined} data-verdict={verdict.id} data-state={verdict.state}>
-            <button type="button" aria-expanded={picked === verdict.id} onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}>
+          <li
+            key={verdict.id}
+            className={picked === verdict.id ? 'picked' : undefined}
+            data-verdict={verdict.id}
+            data-state={verdict.state}
+          >
+            <button
+              type="button"
+              aria-expanded={picked === verdict.id}
+              onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}
+            >
               <StateMark state={verdict.state} />
               <span className="verdict-title">{verdict.title}</span>
               <span className="verdict-figure num">{verdict.figure}</span>

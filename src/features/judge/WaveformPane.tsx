@@ -15,7 +15,7 @@ const ROWS = 320;
 
 const AXES = {
   percent: { range: [-8, 110], ticks: [0, 20, 40, 60, 80, 100], print: (v: number) => `${v}` },
-  stops: { range: [-8, 8], ticks: [-8, -6, -4, -2, 0, 2, 4, 6], print: printStops },
+  stops: { range: [-8.6, 7], ticks: [-8, -6, -4, -2, 0, 2, 4, 6], print: printStops },
 } as const;
 
 const scales = [
@@ -66,12 +66,23 @@ export const WaveformPane = () => {
       className="waveform"
       title="Waveform"
       note={`luma, ${scope === 'stops' ? 'stops from grey' : '% of signal'}`}
-      tools={<Segmented label="Waveform scale" options={scales} value={scope} onPick={(id) => void setLook({ scope: id })} />}
+      tools={
+        <Segmented
+          label="Waveform scale"
+          options={scales}
+          value={scope}
+          onPick={(id) => void setLook({ scope: id })}
+        />
+      }
     >
       <div className="waveform-box" ref={box}>
         {bench.frame ? (
           <>
-            <canvas ref={canvas} data-painted={painted} style={{ left: LEFT, width: Math.max(0, width - LEFT), height }} />
+            <canvas
+              ref={canvas}
+              data-painted={painted}
+              style={{ left: LEFT, width: Math.max(0, width - LEFT), height }}
+            />
             <svg width={width} height={height} aria-hidden="true">
               {axis.ticks.map((tick) => (
                 <g key={tick} className={tick === 0 ? 'grid grid-grey' : 'grid'}>
@@ -81,7 +92,13 @@ export const WaveformPane = () => {
                   </text>
                 </g>
               ))}
-              <line className="wave-clip" x1={LEFT} x2={width} y1={onAxis(numbers.clipStops)} y2={onAxis(numbers.clipStops)} />
+              <line
+                className="wave-clip"
+                x1={LEFT}
+                x2={width}
+                y1={onAxis(numbers.clipStops)}
+                y2={onAxis(numbers.clipStops)}
+              />
               <text className="wave-clip-name" x={LEFT + 4} y={onAxis(numbers.clipStops) - 4}>
                 clip
               </text>

@@ -6,7 +6,14 @@ import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
 import { ANCHOR_NAMES } from '#core/profile/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { ANCHOR_IDS, fieldsFrom, rescaled, saveProfile, solveFields, type AnchorFields } from './anchorForm.ts';
+import {
+  ANCHOR_IDS,
+  fieldsFrom,
+  rescaled,
+  saveProfile,
+  solveFields,
+  type AnchorFields,
+} from './anchorForm.ts';
 
 /** A profile from the numbers its owner finds in the menu or on paper; ladder and card follow while he types. */
 export const AnchorForm = () => {
@@ -24,7 +31,14 @@ export const AnchorForm = () => {
   const change = (part: Partial<AnchorFields>) => setFields({ ...shown, ...part });
   const save = async () => {
     if (!fields || !solved?.ok) return;
-    const edit = saveProfile(crypto.randomUUID(), fields, solved.value, camera, plan, records.plans.has(plan.id));
+    const edit = saveProfile(
+      crypto.randomUUID(),
+      fields,
+      solved.value,
+      camera,
+      plan,
+      records.plans.has(plan.id),
+    );
     if (await book.edit(edit)) setFields(undefined);
   };
   const field = (id: 'black' | 'grey' | 'white' | 'clip') => (
@@ -41,7 +55,7 @@ export const AnchorForm = () => {
     </div>
   );
   return (
-    <Panel title="From printed numbers" note="what the menu or the paper says">
+    <Panel title="From printed numbers" note="off the menu or the paper">
       <form
         className="anchor-form"
         onSubmit={(event) => {
@@ -65,7 +79,9 @@ export const AnchorForm = () => {
             id="anchor-scale"
             className="form-select"
             value={shown.scale}
-            onChange={(event) => setFields(rescaled(shown, event.target.value as AnchorFields['scale'], camera.coding))}
+            onChange={(event) =>
+              setFields(rescaled(shown, event.target.value as AnchorFields['scale'], camera.coding))
+            }
           >
             {SCALE_IDS.map((id) => (
               <option key={id} value={id}>
@@ -103,7 +119,9 @@ export const AnchorForm = () => {
           />
         </div>
         <div className="anchor-wide anchor-answer" aria-live="polite">
-          {!solved && <p className="quiet">Filled in from {profile.name}. Type over what your camera’s paper says.</p>}
+          {!solved && (
+            <p className="quiet">Filled in from {profile.name}. Type over what your camera’s paper says.</p>
+          )}
           {solved && !solved.ok && (
             <p className="field-error" role="alert">
               {solved.reason}
@@ -117,8 +135,8 @@ export const AnchorForm = () => {
                   {(100 * Math.max(...solved.value.residuals.map((r) => Math.abs(r.signal)))).toFixed(2)} %
                 </strong>{' '}
                 of signal. Inferred: at −3 it may lie{' '}
-                <strong className="num">±{solved.value.profile.band?.stopsWide[15].toFixed(2)}</strong> stop off; a reading of a dark
-                chip three stops under grey would narrow it most.
+                <strong className="num">±{solved.value.profile.band?.stopsWide[15].toFixed(2)}</strong> stop
+                off; a reading of a dark chip three stops under grey would narrow it most.
               </p>
               {solved.value.warnings.map((warning) => (
                 <p key={warning} className="text-warn">
@@ -132,7 +150,12 @@ export const AnchorForm = () => {
           <button type="submit" className="btn btn-primary" disabled={!solved?.ok}>
             Save and use on {camera.name}
           </button>
-          <button type="button" className="btn btn-outline-secondary" disabled={!fields} onClick={() => setFields(undefined)}>
+          <button
+            type="button"
+            className="btn btn-outline-secondary"
+            disabled={!fields}
+            onClick={() => setFields(undefined)}
+          >
             Discard
           </button>
         </div>

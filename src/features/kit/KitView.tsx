@@ -17,33 +17,45 @@ const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARC
 const ProfilePicker = () => {
   const { selection, records, book } = useBench();
   const { camera, plan, profile } = selection;
-  const all = [...records.profiles.values()].sort((a, b) => (a.origin === b.origin ? 0 : a.origin === 'anchors' ? -1 : 1));
+  const order = (id: string) => (ARCHETYPE_IDS as readonly string[]).indexOf(id);
+  const all = [...records.profiles.values()].sort((a, b) => order(a.id) - order(b.id));
   const use = (id: string, name: string) =>
     void book.edit({
       label: `Profile ${name}`,
       changes: [
         ...(camera.profileIds.includes(id)
           ? []
-          : [{ table: 'cameras' as const, id: camera.id, before: camera, after: { ...camera, profileIds: [...camera.profileIds, id] } }]),
-        { table: 'plans', id: plan.id, before: records.plans.get(plan.id), after: { ...plan, profileId: id } },
+          : [
+              {
+                table: 'cameras' as const,
+                id: camera.id,
+                before: camera,
+                after: { ...camera, profileIds: [...camera.profileIds, id] },
+              },
+            ]),
+        {
+          table: 'plans',
+          id: plan.id,
+          before: records.plans.get(plan.id),
+          after: { ...plan, profileId: id },
+        },
       ],
     });
   return (
-    <Panel title="Profiles" note={`one is in use on ${camera.name}`} className="picker">
-      <ul className="profile-list">
-        {all.map(({ id, name, says, origin }) => (
-          <li key={id}>
-            <button type="button" aria-pressed={id === profile.id} onClick={() => use(id, name)} title={says}>
-              <strong>{name}</strong>
-              <span className="quiet">
-                {origin === 'anchors' ? 'inferred · ' : ''}
-                {says}
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-    </Panel>
+    <div className="profile-chips" role="group" aria-label={`Profile in use on ${camera.name}`}>
+      {all.map(({ id, name, says }) => (
+        <button
+          key={id}
+          type="button"
+          className="toggle"
+          aria-pressed={id === profile.id}
+          onClick={() => use(id, name)}
+          title={says}
+        >
+          {name}
+        </button>
+      ))}
+    </div>
   );
 };
 
@@ -54,7 +66,10 @@ const Readings = () => {
   const rows = useMemo(() => readingRows(data, coding), [data, coding]);
   const inferred = rows.some(({ doubt }) => doubt !== undefined);
   return (
-    <Panel title="Reading at every stop" note={`${coding.bitDepth}-bit ${coding.range}, ${GAMUTS[data.gamut].name}`}>
+    <Panel
+      title="Reading at every stop"
+      note={`${coding.bitDepth}-bit ${coding.range}, ${GAMUTS[data.gamut].name}`}
+    >
       <table className="figures">
         <thead>
           <tr>
@@ -68,7 +83,10 @@ const Readings = () => {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={row.stops} className={row.stops === 0 ? 'taken' : row.stops < numbers.floorStops ? 'dim' : undefined}>
+            <tr
+              key={row.stops}
+              className={row.stops === 0 ? 'taken' : row.stops < numbers.floorStops ? 'dim' : undefined}
+            >
               <th scope="row">{printStops(row.stops)}</th>
               <td>{row.percent}</td>
               <td>{row.fullCode}</td>
@@ -91,8 +109,14 @@ const CameraFacts = () => {
     ['Base ISO', camera.baseIsos.join(' and ')],
     ['Usable floor', `${printStops(camera.floorStops)} at base`],
     ['Zebra reads', zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'],
-    ['Zebra', `${zebra.range.min}–${zebra.range.max} by ${zebra.range.step}, ±${zebra.range.tolerances.join(' ')}`],
-    ['Warning', `${zebra.lowerLimit.min}–${zebra.lowerLimit.max} by ${zebra.lowerLimit.step}, ${SCALES[zebra.scale].name}`],
+    [
+      'Zebra',
+      `${zebra.range.min}–${zebra.range.max} by ${zebra.range.step}, ±${zebra.range.tolerances.join(' ')}`,
+    ],
+    [
+      'Warning',
+      `${zebra.lowerLimit.min}–${zebra.lowerLimit.max} by ${zebra.lowerLimit.step}, ${SCALES[zebra.scale].name}`,
+    ],
     ['White bal.', `${camera.kelvinRange[0]}–${camera.kelvinRange[1]}${THIN}K by ${camera.kelvinStep}`],
   ];
   return (
@@ -118,9 +142,16 @@ export const KitView = () => {
     <div className="kit">
       <Panel
         title={name}
-        note={bench.draft ? 'being solved, not saved' : data.band ? 'inferred; the band is where it may lie' : selection.profile.says}
+        note={
+          bench.draft
+            ? 'being solved, not saved'
+            : data.band
+              ? 'inferred: the band is where it may lie'
+              : selection.profile.says
+        }
         className="kit-chart"
       >
+        <ProfilePicker />
         <ProfileChart name={name} data={data} others={others} />
       </Panel>
       <div className="kit-side">
@@ -128,7 +159,6 @@ export const KitView = () => {
       </div>
       <Readings />
       <div className="kit-side">
-        <ProfilePicker />
         <CameraFacts />
       </div>
     </div>

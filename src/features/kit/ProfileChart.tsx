@@ -34,7 +34,10 @@ export const ProfileChart = ({
 }) => {
   const [cursor, setCursor] = useState(0);
   const profile = useMemo(() => compileProfile(data), [data]);
-  const faint = useMemo(() => others.map((other) => ({ ...other, points: curvePoints(other.data) })), [others]);
+  const faint = useMemo(
+    () => others.map((other) => ({ ...other, points: curvePoints(other.data) })),
+    [others],
+  );
   const end = Math.min(CURVE_STOPS[1], profile.clipStops);
   const reading = 100 * profile.signalAt(cursor);
   const onKey = (event: KeyboardEvent) => {
@@ -93,7 +96,11 @@ export const ProfileChart = ({
       <g className="chart-cursor">
         <line x1={x(cursor)} x2={x(cursor)} y1={PAD.top} y2={SIZE.height - PAD.bottom} />
         <circle cx={x(cursor)} cy={y(reading)} r="3.5" />
-        <text x={x(cursor) + (cursor > 3 ? -8 : 8)} y={SIZE.height - PAD.bottom - 8} textAnchor={cursor > 3 ? 'end' : 'start'}>
+        <text
+          x={x(cursor) + (cursor > 3 ? -8 : 8)}
+          y={SIZE.height - PAD.bottom - 8}
+          textAnchor={cursor > 3 ? 'end' : 'start'}
+        >
           {printStopsDecimal(cursor)} → {reading.toFixed(1)} %
         </text>
       </g>

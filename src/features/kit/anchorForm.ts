@@ -1,4 +1,10 @@
-import { ANCHOR_NAMES, profileFromAnchors, type Anchor, type AnchorSolution, type ProfileData } from '#core/profile/index.ts';
+import {
+  ANCHOR_NAMES,
+  profileFromAnchors,
+  type Anchor,
+  type AnchorSolution,
+  type ProfileData,
+} from '#core/profile/index.ts';
 import { failure, type Result } from '#core/result.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
 import type { GamutId } from '#core/colour/gamut.ts';
@@ -23,7 +29,8 @@ export type AnchorFields = {
 
 export const ANCHOR_IDS = ['black', 'grey', 'white', 'clip'] as const;
 
-const trim = (value: number, scale: ScaleId) => (scale === 'codeValue' ? value.toFixed(0) : Number(value.toFixed(1)).toString());
+const trim = (value: number, scale: ScaleId) =>
+  scale === 'codeValue' ? value.toFixed(0) : Number(value.toFixed(1)).toString();
 
 /** The form filled in from a profile: never an empty questionnaire. */
 export const fieldsFrom = (name: string, data: ProfileData, scale: ScaleId, coding: Coding): AnchorFields => {
@@ -66,13 +73,20 @@ export const solveFields = (fields: AnchorFields, coding: Coding): Result<Anchor
     if (text === '' && id === 'clip') continue;
     const reading = text === '' ? Number.NaN : Number(text);
     if (!Number.isFinite(reading)) {
-      return failure(ANCHOR_NAMES[id], `Type a number for ${ANCHOR_NAMES[id]}${text ? `: “${text.slice(0, 20)}” is none` : ''}.`);
+      return failure(
+        ANCHOR_NAMES[id],
+        `Type a number for ${ANCHOR_NAMES[id]}${text ? `: “${text.slice(0, 20)}” is none` : ''}.`,
+      );
     }
     anchors.push({ id, reading });
   }
   if (fields.clipStops.trim() !== '') {
     const clipStops = parseStops(fields.clipStops);
-    if (clipStops === undefined) return failure('clip stops', `Clip stops: type a number such as 6 or 5 2/3, not “${fields.clipStops.slice(0, 20)}”.`);
+    if (clipStops === undefined)
+      return failure(
+        'clip stops',
+        `Clip stops: type a number such as 6 or 5 2/3, not “${fields.clipStops.slice(0, 20)}”.`,
+      );
     const at = anchors.findIndex(({ id }) => id === 'clip');
     if (at >= 0) anchors[at] = { ...anchors[at], stops: clipStops };
   }
@@ -100,9 +114,18 @@ export const saveProfile = (
     label: `Profile ${name}`,
     changes: [
       { table: 'profiles', id, after: record },
-      { table: 'cameras', id: camera.id, before: camera, after: { ...camera, profileIds: [...camera.profileIds, id] } },
-      { table: 'plans', id: plan.id, before: planStored ? plan : undefined, after: { ...plan, profileId: id } },
+      {
+        table: 'cameras',
+        id: camera.id,
+        before: camera,
+        after: { ...camera, profileIds: [...camera.profileIds, id] },
+      },
+      {
+        table: 'plans',
+        id: plan.id,
+        before: planStored ? plan : undefined,
+        after: { ...plan, profileId: id },
+      },
     ],
   };
 };
-

@@ -59,18 +59,32 @@ const Take = ({ take }: { take: TakeRecord }) => {
         ))}
         {!measured && <p className="quiet">logged without a frame</p>}
       </div>
-      <NotesField take={take} onSave={(notes) => void book.edit(changeTake(`Notes of take ${take.number}`, take, { notes }))} />
+      <NotesField
+        take={take}
+        onSave={(notes) => void book.edit(changeTake(`Notes of take ${take.number}`, take, { notes }))}
+      />
       <div className="take-tools">
         <button
           type="button"
           aria-pressed={take.circled}
           aria-label={`Circle take ${take.number}`}
           title="Circle: the one to use"
-          onClick={() => void book.edit(changeTake(`Circle take ${take.number}`, take, { circled: !take.circled }))}
+          onClick={() =>
+            void book.edit(changeTake(`Circle take ${take.number}`, take, { circled: !take.circled }))
+          }
         >
-          {take.circled ? <CircleDot size={20} aria-hidden="true" /> : <Circle size={20} aria-hidden="true" />}
+          {take.circled ? (
+            <CircleDot size={20} aria-hidden="true" />
+          ) : (
+            <Circle size={20} aria-hidden="true" />
+          )}
         </button>
-        <button type="button" aria-label={`Delete take ${take.number}`} title="Delete; undo brings it back" onClick={() => void remove()}>
+        <button
+          type="button"
+          aria-label={`Delete take ${take.number}`}
+          title="Delete; undo brings it back"
+          onClick={() => void remove()}
+        >
           <Trash2 size={18} aria-hidden="true" />
         </button>
       </div>
@@ -99,14 +113,19 @@ export const LogView = () => {
         {takes?.length === 0 && (
           <Empty title="No take yet">
             <p className="quiet">
-              Press <kbd>L</kbd> on any screen: the card as it stands is kept, with what was measured on the open frame.
+              Press <kbd>L</kbd> on any screen: the card as it stands is kept, with what was measured on the
+              open frame.
             </p>
             <Link className="btn btn-outline-secondary" href={hrefTo('/judge')}>
               Judge a frame first
             </Link>
           </Empty>
         )}
-        <ul className="takes">{takes?.map((take) => <Take key={take.id} take={take} />)}</ul>
+        <ul className="takes">
+          {takes?.map((take) => (
+            <Take key={take.id} take={take} />
+          ))}
+        </ul>
       </Panel>
     </div>
   );

@@ -9,7 +9,8 @@ export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
   const { database } = useBench();
   const record = useLiveQuery(() => database.rows('thumbnails').get(takeId), [database, takeId]);
   const url = useMemo(
-    () => record && URL.createObjectURL(new Blob([record.png as Uint8Array<ArrayBuffer>], { type: 'image/png' })),
+    () =>
+      record && URL.createObjectURL(new Blob([record.png as Uint8Array<ArrayBuffer>], { type: 'image/png' })),
     [record],
   );
   useEffect(() => {
@@ -18,5 +19,9 @@ export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
   }, [url]);
   // A picture out of this browser's own records: there is nothing for an image server to do.
   // eslint-disable-next-line @next/next/no-img-element
-  return url ? <img className="thumb" src={url} alt={alt} /> : <span className="thumb thumb-none">no frame</span>;
+  return url ? (
+    <img className="thumb" src={url} alt={alt} />
+  ) : (
+    <span className="thumb thumb-none">no frame</span>
+  );
 };

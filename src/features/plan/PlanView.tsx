@@ -19,7 +19,11 @@ const Placements = () => {
   const rows = useMemo(() => placementRows(selection), [selection]);
   const { subjects, plan } = selection;
   return (
-    <Panel title="Placement by thirds" note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]" className="placements">
+    <Panel
+      title="Placement by thirds"
+      note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]"
+      className="placements"
+    >
       <table className="figures">
         <thead>
           <tr>
@@ -31,8 +35,8 @@ const Placements = () => {
               </th>
             ))}
             <th scope="col">Rounding</th>
-            <th scope="col">Over the card</th>
-            <th scope="col">Usable to</th>
+            <th scope="col">Room over it</th>
+            <th scope="col">Usable under it</th>
             <th scope="col">In post</th>
           </tr>
         </thead>
@@ -46,7 +50,9 @@ const Placements = () => {
                     type="button"
                     className="row-pick"
                     aria-pressed={taken}
-                    onClick={() => editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })}
+                    onClick={() =>
+                      editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })
+                    }
                   >
                     {printStops(row.placement)}
                   </button>
@@ -107,14 +113,19 @@ const ZebraTrap = () => {
     selection.setup.fps,
   );
   return (
-    <Panel title="Which picture the zebra reads" note={reads === 'log' ? 'this body: the recorded signal' : 'this body: the display LUT’s output'}>
+    <Panel
+      title="Which picture the zebra reads"
+      note={reads === 'log' ? 'here: the recording' : 'here: the LUT’s output'}
+    >
       <div className="two-numbers">
         <p>
           <span className="quiet">{reads === 'log' ? 'On the recording' : 'Behind the LUT'}</span>
           <strong className="aim">{printZebra(numbers.card)}</strong>
         </p>
         <p>
-          <span className="quiet">{reads === 'log' ? 'Were it behind the LUT' : 'Were it on the recording'}</span>
+          <span className="quiet">
+            {reads === 'log' ? 'Were it behind the LUT' : 'Were it on the recording'}
+          </span>
           <strong>{printZebra(other.card)}</strong>
         </p>
       </div>

@@ -38,7 +38,10 @@ export const placementRows = (selection: Selection): PlacementRow[] =>
       placement,
       card: printZebra(numbers.card),
       skin: numbers.skin.map(({ zebra }) => printZebra(zebra)),
-      cost: all.reduce((worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst), 0),
+      cost: all.reduce(
+        (worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst),
+        0,
+      ),
       limited: all.some(({ limited }) => limited),
       roomAbove: numbers.clipStops - placement,
       usableBelow: numbers.floorStops - placement,

@@ -4,7 +4,8 @@ import type { TakeRecord } from '../records/take.ts';
 
 type Column = { readonly name: string; readonly of: (take: TakeRecord) => string | number };
 
-const decimals = (value: number | undefined, digits: number) => (value === undefined ? '' : Number(value.toFixed(digits)));
+const decimals = (value: number | undefined, digits: number) =>
+  value === undefined ? '' : Number(value.toFixed(digits));
 const percent = (share: number | undefined) => (share === undefined ? '' : Number((100 * share).toFixed(3)));
 
 /** Columns of the log, with their units in the heading. A further one is a row. */
@@ -20,7 +21,10 @@ const COLUMNS: readonly Column[] = [
   { name: 'card found (stops)', of: ({ measured }) => decimals(measured?.cardStops, 3) },
   { name: 'off the plan (stops)', of: ({ measured }) => decimals(measured?.cardOffset, 3) },
   // What a gain in linear light undoes: found where the card was measured, planned where not.
-  { name: 'correction in post (stops)', of: ({ measured, card }) => decimals(-(measured?.cardStops ?? card.placement) || 0, 3) },
+  {
+    name: 'correction in post (stops)',
+    of: ({ measured, card }) => decimals(-(measured?.cardStops ?? card.placement) || 0, 3),
+  },
   { name: 'ISO', of: ({ card }) => card.iso },
   { name: 'white balance (K)', of: ({ card }) => card.kelvin },
   { name: 'tint', of: ({ card }) => card.tint },
@@ -29,13 +33,23 @@ const COLUMNS: readonly Column[] = [
   { name: 'iris (f)', of: ({ card }) => card.iris },
   { name: 'ND (stops)', of: ({ card }) => card.ndStops },
   { name: 'card zebra (% of signal)', of: ({ card }) => card.cardZebra },
-  { name: 'skin zebras', of: ({ card }) => card.skinZebras.map(({ subject, zebra }) => `${subject} ${zebra}`).join('; ') },
+  {
+    name: 'skin zebras',
+    of: ({ card }) => card.skinZebras.map(({ subject, zebra }) => `${subject} ${zebra}`).join('; '),
+  },
   { name: 'warning zebra', of: ({ card }) => card.warningZebra },
   { name: 'monitor pull (stops)', of: ({ card }) => decimals(-card.pullStops || 0, 3) },
   { name: 'all channels clipped (% of picture)', of: ({ measured }) => percent(measured?.clippedAll) },
   { name: 'some channels clipped (% of picture)', of: ({ measured }) => percent(measured?.clippedSome) },
   { name: 'under the floor (% of picture)', of: ({ measured }) => percent(measured?.underFloor) },
-  { name: 'to watch', of: ({ measured }) => (measured?.verdicts ?? []).filter(({ state }) => state !== 'holds').map(({ title, figure }) => `${title} ${figure}`).join('; ') },
+  {
+    name: 'to watch',
+    of: ({ measured }) =>
+      (measured?.verdicts ?? [])
+        .filter(({ state }) => state !== 'holds')
+        .map(({ title, figure }) => `${title} ${figure}`)
+        .join('; '),
+  },
   { name: 'notes', of: ({ notes }) => notes },
 ];
 

@@ -30,7 +30,10 @@ export const parseTakesJson = (text: string): Result<TakesFile> => {
   try {
     data = JSON.parse(text);
   } catch (error) {
-    return failure('file', `This is not JSON (${error instanceof Error ? error.message : 'unreadable'}): export the log again.`);
+    return failure(
+      'file',
+      `This is not JSON (${error instanceof Error ? error.message : 'unreadable'}): export the log again.`,
+    );
   }
   const version = (data as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > 1) {

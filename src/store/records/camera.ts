@@ -8,7 +8,10 @@ export const cameraSchema = z.object({
   id: idSchema,
   name: nameSchema,
   job: z.string().max(120),
-  coding: z.object({ bitDepth: z.union([z.literal(8), z.literal(10), z.literal(12)]), range: z.enum(['legal', 'full']) }),
+  coding: z.object({
+    bitDepth: z.union([z.literal(8), z.literal(10), z.literal(12)]),
+    range: z.enum(['legal', 'full']),
+  }),
   chroma: z.enum(['4:2:0', '4:2:2', '4:4:4']),
   baseIsos: z.array(z.number().int().positive()).min(1).max(4),
   isos: z.array(z.number().int().positive()).min(1).max(60),

@@ -35,7 +35,11 @@ const curve = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('table'),
-    rows: z.array(z.object({ reflectance: finite.min(0), signal: finite })).min(2).max(20_000).readonly(),
+    rows: z
+      .array(z.object({ reflectance: finite.min(0), signal: finite }))
+      .min(2)
+      .max(20_000)
+      .readonly(),
     knee,
   }),
 ]);

@@ -2,7 +2,15 @@ import { z } from 'zod';
 import { finite, idSchema, nameSchema } from './common.ts';
 
 /** Cautions that a set-up calls for; their words are in core/cautions.ts. */
-export const CAUTION_IDS = ['hotWork', 'sun', 'air', 'diving', 'lamps', 'longRecording', 'waterEdge'] as const;
+export const CAUTION_IDS = [
+  'hotWork',
+  'sun',
+  'air',
+  'diving',
+  'lamps',
+  'longRecording',
+  'waterEdge',
+] as const;
 
 export const setupSchema = z.object({
   id: idSchema,

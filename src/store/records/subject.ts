@@ -2,5 +2,10 @@ import { z } from 'zod';
 import { idSchema, nameSchema, stopsSchema } from './common.ts';
 
 /** A person in front of the camera: skin on the key side, in stops from grey, measured beside the card. */
-export const subjectSchema = z.object({ id: idSchema, shootId: idSchema, name: nameSchema, skinOffset: stopsSchema });
+export const subjectSchema = z.object({
+  id: idSchema,
+  shootId: idSchema,
+  name: nameSchema,
+  skinOffset: stopsSchema,
+});
 export type SubjectRecord = z.infer<typeof subjectSchema>;

@@ -60,7 +60,15 @@ const urlKeys = { shoot: parseAsString, setup: parseAsString, camera: parseAsStr
 
 type Waiting = { readonly status: 'loading' | 'failed' | 'empty'; readonly problem?: string };
 
-const Inner = ({ opened, children, fallback }: { opened: Opened; children: ReactNode; fallback: (w: Waiting) => ReactNode }) => {
+const Inner = ({
+  opened,
+  children,
+  fallback,
+}: {
+  opened: Opened;
+  children: ReactNode;
+  fallback: (w: Waiting) => ReactNode;
+}) => {
   const { book, session } = opened;
   const records = useStore(book);
   const bench = useStore(session);
@@ -80,7 +88,8 @@ const Inner = ({ opened, children, fallback }: { opened: Opened; children: React
   );
   const placement = selection?.plan.placement ?? 0;
   const verdicts = useMemo(
-    () => (measurement && numbers && distribution ? verdictsOf(measurement, distribution, numbers, placement) : []),
+    () =>
+      measurement && numbers && distribution ? verdictsOf(measurement, distribution, numbers, placement) : [],
     [measurement, numbers, distribution, placement],
   );
 
@@ -134,13 +143,22 @@ const Inner = ({ opened, children, fallback }: { opened: Opened; children: React
     [opened, records, bench, selection, numbers, distribution, verdicts, select, editPlan, hrefTo],
   );
   if (!value) {
-    return fallback({ status: records.status === 'ready' ? 'empty' : records.status, problem: records.problem });
+    return fallback({
+      status: records.status === 'ready' ? 'empty' : records.status,
+      problem: records.problem,
+    });
   }
   return <BenchContext value={value}>{children}</BenchContext>;
 };
 
 /** Opens the records, the worker and the session, and gives them to everything below. */
-export const BenchProvider = ({ children, fallback }: { children: ReactNode; fallback: (w: Waiting) => ReactNode }) => {
+export const BenchProvider = ({
+  children,
+  fallback,
+}: {
+  children: ReactNode;
+  fallback: (w: Waiting) => ReactNode;
+}) => {
   const opened = useOpened();
   if (!opened) return fallback({ status: 'loading' });
   return (

@@ -19,7 +19,9 @@ export const cardNumbersOf = (selection: Selection, draft?: ProfileData): SetCar
 export const distributionOf = (measurement: FrameMeasurement, numbers: SetCardNumbers): Distribution => {
   const { coding, histogram } = measurement;
   const perLevel = 2 ** coding.bitDepth / histogram.length;
-  return stopsDistribution(histogram, (level) => numbers.profile.stopsAt(codeToSignal(level * perLevel, coding)));
+  return stopsDistribution(histogram, (level) =>
+    numbers.profile.stopsAt(codeToSignal(level * perLevel, coding)),
+  );
 };
 
 export const verdictsOf = (

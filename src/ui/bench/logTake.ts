@@ -25,7 +25,10 @@ const snapshot = ({ selection, numbers }: Bench): CardSnapshot => {
     iris: plan.iris,
     ndStops: plan.ndStops,
     cardZebra: printZebra(numbers.card),
-    skinZebras: numbers.skin.map(({ subject, zebra }) => ({ subject: subject.name, zebra: printZebra(zebra) })),
+    skinZebras: numbers.skin.map(({ subject, zebra }) => ({
+      subject: subject.name,
+      zebra: printZebra(zebra),
+    })),
     warningZebra: printZebra(numbers.warning),
     pullStops: numbers.pullStops,
   };

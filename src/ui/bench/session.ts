@@ -36,11 +36,15 @@ export const createSession = (judge: Client<JudgeJobs>) => {
   let serial = 0;
   let opening: AbortController | undefined;
 
-  const fail = (name: string, failure: Failure) => store.setState({ busy: undefined, failure: { ...failure, name } });
+  const fail = (name: string, failure: Failure) =>
+    store.setState({ busy: undefined, failure: { ...failure, name } });
 
   const take = async (
     name: string,
-    call: (signal: AbortSignal, onProgress: (progress: Progress) => void) => ReturnType<typeof judge.call<'open'>>,
+    call: (
+      signal: AbortSignal,
+      onProgress: (progress: Progress) => void,
+    ) => ReturnType<typeof judge.call<'open'>>,
     found: (info: FrameInfo) => Partial<SessionState>,
   ): Promise<void> => {
     opening?.abort();
@@ -57,7 +61,11 @@ export const createSession = (judge: Client<JudgeJobs>) => {
       else store.setState({ busy: undefined, failure: undefined, ...found(outcome.output.value) });
     } catch (error) {
       const detail = error instanceof Error ? error.message : String(error);
-      fail(name, { ok: false, where: 'file', reason: `It could not be opened (${detail}): try again, or export the frame anew.` });
+      fail(name, {
+        ok: false,
+        where: 'file',
+        reason: `It could not be opened (${detail}): try again, or export the frame anew.`,
+      });
     }
   };
 
@@ -114,7 +122,8 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     dismissFailure: () => store.setState({ failure: undefined }),
     setPatch: (patch: Patch) =>
       store.setState(({ patches }) => ({ patches: [...patches.filter(({ id }) => id !== patch.id), patch] })),
-    removePatch: (id: string) => store.setState(({ patches }) => ({ patches: patches.filter((p) => p.id !== id) })),
+    removePatch: (id: string) =>
+      store.setState(({ patches }) => ({ patches: patches.filter((p) => p.id !== id) })),
     setDraft: (draft: SessionState['draft']) => store.setState({ draft }),
   });
 };

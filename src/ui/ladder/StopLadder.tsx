@@ -17,7 +17,12 @@ const useSize = () => {
   const [size, setSize] = useState({ width: 208, height: 640 });
   useEffect(() => {
     if (!box.current) return undefined;
-    const watch = new ResizeObserver(([entry]) => setSize({ width: Math.max(80, entry.contentRect.width), height: Math.max(300, entry.contentRect.height) }));
+    const watch = new ResizeObserver(([entry]) =>
+      setSize({
+        width: Math.max(80, entry.contentRect.width),
+        height: Math.max(300, entry.contentRect.height),
+      }),
+    );
     watch.observe(box.current);
     return () => watch.disconnect();
   }, []);
@@ -36,11 +41,11 @@ export const StopLadder = () => {
   const placement = dragged ?? plan.placement;
   const scaleId = camera.zebra.scale;
 
-  const y = useMemo(
-    () => scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true),
-    [height],
+  const y = useMemo(() => scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true), [height]);
+  const rungs = useMemo(
+    () => ladderRungs(numbers, scaleId, camera.coding),
+    [numbers, scaleId, camera.coding],
   );
-  const rungs = useMemo(() => ladderRungs(numbers, scaleId, camera.coding), [numbers, scaleId, camera.coding]);
   const shift = placement - plan.placement;
   const marks = useMemo(
     () =>
@@ -49,13 +54,18 @@ export const StopLadder = () => {
       ),
     [numbers, plan, shift],
   );
-  const labelsAt = spreadLabels(marks.map((mark) => y(mark.stops) - 4), 13);
+  const labelsAt = spreadLabels(
+    marks.map((mark) => y(mark.stops) - 4),
+    13,
+  );
 
   const place = (next: number) => {
     if (next !== plan.placement) editPlan(`Placement ${printStops(next)}`, { placement: next });
   };
   const onKey = (event: KeyboardEvent) => {
-    const thirds = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 3, PageDown: -3 }[event.key];
+    const thirds = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 3, PageDown: -3 }[
+      event.key
+    ];
     if (thirds === undefined) return;
     event.preventDefault();
     place(nudged(plan.placement, thirds));
@@ -85,11 +95,19 @@ export const StopLadder = () => {
         <svg
           width={width}
           height={height}
-          onPointerMove={(event) => setHover(y.invert(event.clientY - event.currentTarget.getBoundingClientRect().top))}
+          onPointerMove={(event) =>
+            setHover(y.invert(event.clientY - event.currentTarget.getBoundingClientRect().top))
+          }
           onPointerLeave={() => setHover(undefined)}
         >
           <defs>
-            <pattern id="lost" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <pattern
+              id="lost"
+              width="7"
+              height="7"
+              patternUnits="userSpaceOnUse"
+              patternTransform="rotate(45)"
+            >
               <rect width="7" height="7" className="ladder-lost-back" />
               <rect width="3" height="7" className="ladder-lost-line" />
             </pattern>
@@ -112,9 +130,18 @@ export const StopLadder = () => {
             fill="url(#floor)"
           />
           {rungs.map(({ stops, label, reading }) => (
-            <g key={stops} transform={`translate(0 ${y(stops)})`} className={stops === 0 ? 'rung rung-grey' : 'rung'}>
+            <g
+              key={stops}
+              transform={`translate(0 ${y(stops)})`}
+              className={stops === 0 ? 'rung rung-grey' : 'rung'}
+            >
               <line x1={BAR.left} x2={BAR.right} />
-              <text x={BAR.left - 8} dy="0.32em" textAnchor="end" className={reading === undefined ? 'dim' : undefined}>
+              <text
+                x={BAR.left - 8}
+                dy="0.32em"
+                textAnchor="end"
+                className={reading === undefined ? 'dim' : undefined}
+              >
                 {label}
               </text>
               {!narrow && (

@@ -28,17 +28,28 @@ const rungReading = (numbers: SetCardNumbers, scale: ScaleId, coding: Coding, st
 
 /** A rung a stop, with what the profile reads there. */
 export const ladderRungs = (numbers: SetCardNumbers, scale: ScaleId, coding: Coding): Rung[] =>
-  Array.from({ length: LADDER_RANGE[1] - LADDER_RANGE[0] + 1 }, (_, i) => LADDER_RANGE[1] - i).map((stops) => ({
-    stops,
-    label: printStops(stops),
-    reading: rungReading(numbers, scale, coding, stops),
-  }));
+  Array.from({ length: LADDER_RANGE[1] - LADDER_RANGE[0] + 1 }, (_, i) => LADDER_RANGE[1] - i).map(
+    (stops) => ({
+      stops,
+      label: printStops(stops),
+      reading: rungReading(numbers, scale, coding, stops),
+    }),
+  );
 
 /** Arrows of the ladder, from the plan: card, each subject's skin, white, warning. */
-export const ladderMarks = (numbers: SetCardNumbers, placement: number, warningMargin: number): LadderMark[] => [
+export const ladderMarks = (
+  numbers: SetCardNumbers,
+  placement: number,
+  warningMargin: number,
+): LadderMark[] => [
   { id: 'warning', label: 'warn', stops: numbers.clipStops - warningMargin, kind: 'warning' },
   { id: 'white', label: 'white', stops: placement + WHITE_STOPS, kind: 'white' },
-  ...numbers.skin.map(({ subject, stops }): LadderMark => ({ id: `skin-${subject.id}`, label: subject.name, stops, kind: 'skin' })),
+  ...numbers.skin.map(({ subject, stops }): LadderMark => ({
+    id: `skin-${subject.id}`,
+    label: subject.name,
+    stops,
+    kind: 'skin',
+  })),
   { id: 'card', label: 'card', stops: placement, kind: 'card' },
 ];
 

@@ -35,10 +35,20 @@ export const AddShoot = () => {
         onChange={(event) => setName(event.target.value)}
       />
       <div className="d-flex gap-2 mt-2">
-        <button type="button" className="btn btn-sm btn-outline-secondary" disabled={!ready} onClick={() => void addSetup()}>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          disabled={!ready}
+          onClick={() => void addSetup()}
+        >
           Add set-up
         </button>
-        <button type="button" className="btn btn-sm btn-outline-secondary" disabled={!ready} onClick={() => void addShoot()}>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          disabled={!ready}
+          onClick={() => void addShoot()}
+        >
           Add shoot
         </button>
       </div>

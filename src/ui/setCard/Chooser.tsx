@@ -73,7 +73,7 @@ export const Chooser = () => {
             >
               {setupsOf(records, shoot.id).map(({ id, name }, i) => (
                 <option key={id} value={id}>
-                  {i + 1}  {name}
+                  {i + 1} {name}
                 </option>
               ))}
             </select>

@@ -31,7 +31,12 @@ export const NumberEditor = ({
   return (
     <div className="number-editor">
       <div className="input-group">
-        <button type="button" className="btn btn-outline-secondary" aria-label="less" onClick={() => set(value - step)}>
+        <button
+          type="button"
+          className="btn btn-outline-secondary"
+          aria-label="less"
+          onClick={() => set(value - step)}
+        >
           −
         </button>
         <input
@@ -43,7 +48,8 @@ export const NumberEditor = ({
           onChange={(event) => {
             setText(event.target.value);
             const next = Number(event.target.value.replace(',', '.'));
-            if (event.target.value.trim() !== '' && next >= min && next <= max) onSet(Math.round(next / step) * step);
+            if (event.target.value.trim() !== '' && next >= min && next <= max)
+              onSet(Math.round(next / step) * step);
           }}
           onKeyDown={(event) => {
             if (event.key === 'ArrowUp') set(value + step);
@@ -51,12 +57,19 @@ export const NumberEditor = ({
           }}
         />
         <span className="input-group-text">{unit}</span>
-        <button type="button" className="btn btn-outline-secondary" aria-label="more" onClick={() => set(value + step)}>
+        <button
+          type="button"
+          className="btn btn-outline-secondary"
+          aria-label="more"
+          onClick={() => set(value + step)}
+        >
           +
         </button>
       </div>
       <p className={wrong ? 'field-error' : 'quiet small mb-0'}>
-        {wrong ? `Type ${min} to ${max} ${unit}; ${value} ${unit} stays.` : `This camera: ${min} to ${max} ${unit} by ${step}.`}
+        {wrong
+          ? `Type ${min} to ${max} ${unit}; ${value} ${unit} stays.`
+          : `This camera: ${min} to ${max} ${unit} by ${step}.`}
       </p>
     </div>
   );

@@ -23,7 +23,11 @@ export type CellEditor =
   | {
       readonly kind: 'number';
       readonly unit: string;
-      readonly limits: (input: CellInput) => { readonly min: number; readonly max: number; readonly step: number };
+      readonly limits: (input: CellInput) => {
+        readonly min: number;
+        readonly max: number;
+        readonly step: number;
+      };
       readonly current: (plan: PlanRecord) => number;
       readonly fields: (value: number) => Partial<PlanRecord>;
     }
@@ -131,7 +135,11 @@ export const CELLS: readonly Cell[] = [
       kind: 'pick',
       choices: ({ selection: { camera } }) =>
         numbers(
-          camera.fixedIris === undefined ? (camera.irises.length > 0 ? camera.irises : F_NUMBERS) : [camera.fixedIris],
+          camera.fixedIris === undefined
+            ? camera.irises.length > 0
+              ? camera.irises
+              : F_NUMBERS
+            : [camera.fixedIris],
           (f) => `${printFNumber(f)}${camera.fixedIris === undefined ? '' : '  fixed'}`,
         ),
       current: (plan) => String(plan.iris),
@@ -145,7 +153,11 @@ export const CELLS: readonly Cell[] = [
     owns: ['ndStops'],
     editor: {
       kind: 'pick',
-      choices: () => numbers(Array.from({ length: 11 }, (_, i) => i), (n) => (n === 0 ? 'none' : `${printNd(n)}  ${n} ${n === 1 ? 'stop' : 'stops'}`)),
+      choices: () =>
+        numbers(
+          Array.from({ length: 11 }, (_, i) => i),
+          (n) => (n === 0 ? 'none' : `${printNd(n)}  ${n} ${n === 1 ? 'stop' : 'stops'}`),
+        ),
       current: (plan) => String(plan.ndStops),
       fields: (value) => ({ ndStops: Number(value) }),
     },
@@ -192,7 +204,11 @@ export const CELLS: readonly Cell[] = [
     aim: true,
     editor: {
       kind: 'pick',
-      choices: () => [0, 1, 2, 3].map((n) => ({ value: String(n), name: n === 0 ? 'at clip' : `${printStops(n / 3).slice(1)} stop under clip` })),
+      choices: () =>
+        [0, 1, 2, 3].map((n) => ({
+          value: String(n),
+          name: n === 0 ? 'at clip' : `${printStops(n / 3).slice(1)} stop under clip`,
+        })),
       current: (plan) => String(Math.round(plan.warningMargin * 3)),
       fields: (value) => ({ warningMargin: Number(value) / 3 }),
     },

@@ -10,7 +10,10 @@ import type { Selection } from '#store/selection.ts';
 import { printLight, THIN } from '../format.ts';
 
 /** Why a cell holds what it holds: one line, and the arithmetic with the values put in. */
-export type Reason = { readonly why: string; readonly lines: readonly { readonly label: string; readonly value: string }[] };
+export type Reason = {
+  readonly why: string;
+  readonly lines: readonly { readonly label: string; readonly value: string }[];
+};
 
 const lightLines = ({ selection, numbers }: CellInput) => {
   const { plan } = selection;
@@ -42,9 +45,18 @@ const isoReason = (input: CellInput): Reason => {
   return {
     why,
     lines: [
-      { label: 'stops over base', value: `log2(${set} / ${iso.base}) = ${printStopsDecimal(iso.overBase, 2)}` },
-      { label: 'clip', value: `${printStopsDecimal(input.numbers.profile.clipStops)} − ${iso.clipLoss.toFixed(1)} = ${printStopsDecimal(clipStops)}` },
-      { label: 'usable floor', value: `${printStopsDecimal(input.selection.camera.floorStops)} + ${iso.floorRise.toFixed(1)} = ${printStopsDecimal(floorStops)}` },
+      {
+        label: 'stops over base',
+        value: `log2(${set} / ${iso.base}) = ${printStopsDecimal(iso.overBase, 2)}`,
+      },
+      {
+        label: 'clip',
+        value: `${printStopsDecimal(input.numbers.profile.clipStops)} − ${iso.clipLoss.toFixed(1)} = ${printStopsDecimal(clipStops)}`,
+      },
+      {
+        label: 'usable floor',
+        value: `${printStopsDecimal(input.selection.camera.floorStops)} + ${iso.floorRise.toFixed(1)} = ${printStopsDecimal(floorStops)}`,
+      },
     ],
   };
 };
@@ -52,7 +64,12 @@ const isoReason = (input: CellInput): Reason => {
 const shutterReason = (input: CellInput): Reason => {
   const { seconds } = input.numbers;
   const safe = ([50, 60] as const).filter((hz) => isFlickerSafe(seconds, hz));
-  const words = safe.length === 2 ? 'safe at 50 and 60 Hz' : safe.length === 1 ? `safe at ${safe[0]} Hz only` : 'may flicker under mains light';
+  const words =
+    safe.length === 2
+      ? 'safe at 50 and 60 Hz'
+      : safe.length === 1
+        ? `safe at ${safe[0]} Hz only`
+        : 'may flicker under mains light';
   return {
     why: `1/${(1 / seconds).toFixed(0)}${THIN}s at ${input.selection.setup.fps} fps: ${words}.`,
     lines: [50, 60].map((hz) => ({ label: `half cycles at ${hz} Hz`, value: (seconds * 2 * hz).toFixed(2) })),
@@ -63,7 +80,13 @@ const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, st
   const { scale, reads } = selection.camera.zebra;
   return [
     { label: 'tone', value: `${printStopsDecimal(stops, 2)} stops over grey in the recording` },
-    { label: 'zebra reads', value: reads === 'log' ? 'the recorded signal' : `the display LUT’s output (pull ${printStops(numbers.pullStops)})` },
+    {
+      label: 'zebra reads',
+      value:
+        reads === 'log'
+          ? 'the recorded signal'
+          : `the display LUT’s output (pull ${printStops(numbers.pullStops)})`,
+    },
     { label: 'exact level', value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
     {
       label: setting.limited ? 'nearest the camera has' : 'rounded to the camera',
@@ -83,7 +106,10 @@ export const REASONS = {
     why: selection.profile.says,
     lines: [
       { label: 'grey', value: `${(100 * numbers.profile.signalAt(0)).toFixed(1)} % of signal` },
-      { label: 'clip', value: `${printStopsDecimal(numbers.clipStops)} stops, ${(100 * numbers.profile.clipSignal).toFixed(1)} % of signal` },
+      {
+        label: 'clip',
+        value: `${printStopsDecimal(numbers.clipStops)} stops, ${(100 * numbers.profile.clipSignal).toFixed(1)} % of signal`,
+      },
     ],
   }),
   iso: isoReason,
@@ -107,18 +133,31 @@ export const REASONS = {
   }),
   skin: (input) => {
     const [first] = input.numbers.skin;
-    if (!first) return { why: 'No subject in this set-up: skin is measured beside the card, never guessed.', lines: [] };
+    if (!first)
+      return {
+        why: 'No subject in this set-up: skin is measured beside the card, never guessed.',
+        lines: [],
+      };
     return {
       why: zebraWhy(first.zebra, `${first.subject.name}’s key side`),
       lines: input.numbers.skin.flatMap(({ subject, stops, zebra }) => [
-        { label: subject.name, value: `placement ${printStops(input.selection.plan.placement)} + own offset ${printStopsDecimal(subject.skinOffset)} (±${printStops(SKIN_TOLERANCE).replace('+', '')})` },
-        ...zebraLines(input, zebra, stops).slice(2).map((line) => ({ ...line, label: `${subject.name}: ${line.label}` })),
+        {
+          label: subject.name,
+          value: `placement ${printStops(input.selection.plan.placement)} + own offset ${printStopsDecimal(subject.skinOffset)} (±${printStops(SKIN_TOLERANCE).replace('+', '')})`,
+        },
+        ...zebraLines(input, zebra, stops)
+          .slice(2)
+          .map((line) => ({ ...line, label: `${subject.name}: ${line.label}` })),
       ]),
     };
   },
   warning: (input) => ({
     why: `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: it warns early.`,
-    lines: zebraLines(input, input.numbers.warning, input.numbers.clipStops - input.selection.plan.warningMargin),
+    lines: zebraLines(
+      input,
+      input.numbers.warning,
+      input.numbers.clipStops - input.selection.plan.warningMargin,
+    ),
   }),
   monitor: ({ numbers }) => ({
     why: 'The monitor takes off what the placement put on, so you light to the finished picture.',

@@ -35,7 +35,11 @@ export const Notices = ({ said, hush }: { said?: string; hush: () => void }) => 
       {said && (
         <div className="notice" role="status">
           <span>{said}</span>
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void book.undo().then(hush)}>
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => void book.undo().then(hush)}
+          >
             Undo
           </button>
         </div>

@@ -43,7 +43,12 @@ const OrderOfWork = () => {
             <span className="visually-hidden">, not built yet</span>
           </span>
         ) : (
-          <Link key={key} href={hrefTo(to)} className="order-step" aria-current={path === to ? 'page' : undefined}>
+          <Link
+            key={key}
+            href={hrefTo(to)}
+            className="order-step"
+            aria-current={path === to ? 'page' : undefined}
+          >
             <span className="order-number">{key}</span>
             <Icon size={18} aria-hidden="true" className="order-icon" />
             {name}
@@ -59,13 +64,30 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
   const { surround, next } = useSurround();
   return (
     <div className="order-foot">
-      <button type="button" aria-label={`Undo ${records.undoable ?? ''}`} title={`Undo ${records.undoable ?? ''}`} disabled={!records.undoable} onClick={() => void book.undo()}>
+      <button
+        type="button"
+        aria-label={`Undo ${records.undoable ?? ''}`}
+        title={`Undo ${records.undoable ?? ''}`}
+        disabled={!records.undoable}
+        onClick={() => void book.undo()}
+      >
         <Undo2 size={18} aria-hidden="true" />
       </button>
-      <button type="button" aria-label={`Redo ${records.redoable ?? ''}`} title={`Redo ${records.redoable ?? ''}`} disabled={!records.redoable} onClick={() => void book.redo()}>
+      <button
+        type="button"
+        aria-label={`Redo ${records.redoable ?? ''}`}
+        title={`Redo ${records.redoable ?? ''}`}
+        disabled={!records.redoable}
+        onClick={() => void book.redo()}
+      >
         <Redo2 size={18} aria-hidden="true" />
       </button>
-      <button type="button" aria-label={`Surround: ${surround}`} title={`Surround: ${surround} (B)`} onClick={next}>
+      <button
+        type="button"
+        aria-label={`Surround: ${surround}`}
+        title={`Surround: ${surround} (B)`}
+        onClick={next}
+      >
         <SunMoon size={18} aria-hidden="true" />
       </button>
       <button type="button" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
@@ -126,7 +148,9 @@ const Waiting = ({ status, problem }: { status: 'loading' | 'failed' | 'empty'; 
     {status === 'failed' && (
       <Empty title="The records cannot be opened">
         <p>{problem}</p>
-        <p className="quiet">Private windows and a full disk keep a browser from storing. Nothing was changed.</p>
+        <p className="quiet">
+          Private windows and a full disk keep a browser from storing. Nothing was changed.
+        </p>
       </Empty>
     )}
     {status === 'empty' && (

@@ -1,4 +1,14 @@
-import { Aperture, Camera, ClipboardList, Combine, Eye, GraduationCap, Palette, Send, type LucideIcon } from 'lucide-react';
+import {
+  Aperture,
+  Camera,
+  ClipboardList,
+  Combine,
+  Eye,
+  GraduationCap,
+  Palette,
+  Send,
+  type LucideIcon,
+} from 'lucide-react';
 
 export type Step = {
   readonly key: string;

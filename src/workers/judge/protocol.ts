@@ -19,7 +19,11 @@ export type FrameInfo = {
   readonly evidence: string;
 };
 
-export type OpenInput = { readonly bytes: ArrayBuffer; readonly range: Range; readonly reading?: SampleReading };
+export type OpenInput = {
+  readonly bytes: ArrayBuffer;
+  readonly range: Range;
+  readonly reading?: SampleReading;
+};
 /** The same file, its codes read another way. */
 export type RereadInput = Omit<OpenInput, 'bytes'>;
 
@@ -50,9 +54,17 @@ export type WaveformRequest = {
   readonly ramp: RampId;
 };
 
-export type ThumbnailRequest = { readonly profile: ProfileData; readonly pullStops: number; readonly width: number };
+export type ThumbnailRequest = {
+  readonly profile: ProfileData;
+  readonly pullStops: number;
+  readonly width: number;
+};
 
-export type Pixels = { readonly width: number; readonly height: number; readonly rgba: Uint8ClampedArray<ArrayBuffer> };
+export type Pixels = {
+  readonly width: number;
+  readonly height: number;
+  readonly rgba: Uint8ClampedArray<ArrayBuffer>;
+};
 
 export type JudgeJobs = {
   open: { input: OpenInput; output: Result<FrameInfo> };

@@ -51,7 +51,11 @@ export const serve = <J extends Jobs>(port: Port, handlers: Handlers<J>): void =
       port.postMessage({ kind: 'done', id, output }, [...(transfer ?? [])] as ArrayBuffer[]);
     } catch (error) {
       if (error instanceof Cancelled) port.postMessage({ kind: 'cancelled', id }, []);
-      else port.postMessage({ kind: 'failed', id, message: error instanceof Error ? error.message : String(error) }, []);
+      else
+        port.postMessage(
+          { kind: 'failed', id, message: error instanceof Error ? error.message : String(error) },
+          [],
+        );
     } finally {
       cancelled.delete(id);
     }

@@ -1,0 +1,30 @@
+// npm test: what it needs, then format, lint, types, layers, unit, end to end.
+import { spawnSync } from 'node:child_process';
+import { build, fail, installDebian, installPackages, nodeIsNew, run, say } from './ground.mjs';
+
+nodeIsNew();
+installPackages();
+
+const missing = installDebian({
+  chromium: 'chromium',
+  ociochecklut: 'opencolorio-tools',
+  ffmpeg: 'ffmpeg',
+});
+if (missing.includes('chromium'))
+  fail('Chromium is missing: install it with "apt-get install chromium" and run npm test again.');
+if (missing.length > 0) {
+  const text = `Not installed: ${missing.join(', ')}.`;
+  if (process.env.CI) fail(`${text} CI compares with them: install them from Debian.`);
+  say(`${text} The comparisons with them are skipped, in plain sight.`);
+}
+
+const steps = ['format:check', 'lint', 'types', 'layers', 'unit'];
+for (const step of steps) {
+  say(`\n== ${step}`);
+  run('npm', ['run', '--silent', step]);
+}
+say('\n== end to end');
+build();
+const e2e = spawnSync('npm', ['run', '--silent', 'e2e'], { stdio: 'inherit', env: process.env });
+if (e2e.status !== 0) fail('The end-to-end tests failed.');
+say('\nAll checks passed.');
