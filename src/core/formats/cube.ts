@@ -62,7 +62,7 @@ export const parseCube = (text: string): Result<Cube> => {
       ) {
         return failure(where, 'Only a domain of 0 to 1 is read here; scale the LUT to it first.');
       }
-    } else if (/^[A-Z]/.test(line))
+    } else if (/^[A-Z]/.test(line) && !/^(nan|inf)/i.test(line))
       return failure(where, `"${line.slice(0, 24)}" is not a keyword of a 3D cube.`);
     else {
       const values = line.split(/\s+/).map(Number);

@@ -22,6 +22,8 @@ const PRINTED_SIGMA = 0.005 / Math.sqrt(3);
 // Where a maker puts "clip" is a matter of wording; it is trusted less. Our own choice.
 const CLIP_SIGMA = 0.01;
 
+const ROUNDING = 0.05;
+
 const bounds = (scale: ScaleId, coding: Coding): readonly [number, number] =>
   scale === 'codeValue'
     ? [0, maxCode(coding.bitDepth)]
@@ -33,7 +35,8 @@ const outOfScale = (anchor: Anchor, scale: ScaleId, coding: Coding): Failure | u
   const [low, high] = bounds(scale, coding);
   const name = ANCHOR_NAMES[anchor.id];
   if (!Number.isFinite(anchor.reading)) return failure(name, `Type a number for ${name}.`);
-  if (anchor.reading >= low && anchor.reading <= high) return undefined;
+  // The top code is called 109.5 %, which is itself rounded up.
+  if (anchor.reading >= low - ROUNDING && anchor.reading <= high + ROUNDING) return undefined;
   return failure(
     name,
     `${name} reads ${anchor.reading}, outside ${low.toFixed(0)} to ${high.toFixed(0)} ${SCALES[scale].name} at ${coding.bitDepth} bit: check the number or the scale.`,

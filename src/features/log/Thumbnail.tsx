@@ -18,7 +18,6 @@ export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
     return () => URL.revokeObjectURL(url);
   }, [url]);
   // A picture out of this browser's own records: there is nothing for an image server to do.
-  // eslint-disable-next-line @next/next/no-img-element
   return url ? (
     <img className="thumb" src={url} alt={alt} />
   ) : (

@@ -1,0 +1,303 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { setCardNumbers } from '../exposure/setCard.ts';
+import { openPng } from '../formats/png.ts';
+import { ARCHETYPES, compileProfile } from '../profile/index.ts';
+import { DEMO_FRAME_IDS, DEMO_FRAMES, DEMO_SIZE, type DemoFrameId } from '../scene/demoFrames.ts';
+import { encodePicture, TEST_PICTURES, type TestPictureId } from '../scene/testPictures.ts';
+import { stopsDistribution } from '../scopes/distribution.ts';
+import { lumaPlane } from '../scopes/luma.ts';
+import { levelMask, measureClipping, measurePatch, measureShadows } from '../scopes/measure.ts';
+import { histogramOf, waveform } from '../scopes/waveform.ts';
+import { LUMA } from '../signal/luma.ts';
+import { codeToSignal, maxCode, signalToCode, type Coding } from '../signal/scale.ts';
+import type { Frame } from '../frame/frame.ts';
+import { judgeFrame, summarise, VERDICT_RULES, type FrameMeasurement } from './index.ts';
+
+const zebra = {
+  scale: 'signalPercent',
+  reads: 'log',
+  range: { min: 0, max: 107, step: 1, tolerances: [1, 2, 3, 5] },
+  lowerLimit: { min: 50, max: 107, step: 1 },
+} as const;
+const subjects = [
+  { id: 'ana', name: 'Ana', skinOffset: 1.2 },
+  { id: 'ola', name: 'Ola', skinOffset: 0.2 },
+];
+
+type Shot = {
+  readonly placement: number;
+  readonly planned?: number;
+  readonly iso?: number;
+  readonly floor?: number;
+};
+
+/** A test picture of known light, exposed, measured and judged. */
+const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, floor = -6 }: Shot) => {
+  const picture = TEST_PICTURES[id]();
+  const coding: Coding = { bitDepth: 10, range: 'legal' };
+  const profile = ARCHETYPES.wideLog;
+  const frame = encodePicture(picture, {
+    width: 480,
+    height: 270,
+    profile,
+    coding,
+    placement,
+    seed: 5,
+    greyElectrons: 900,
+  });
+  const camera = { coding, baseIsos: [800], zebra, floorStops: floor };
+  const plan = {
+    placement: planned,
+    iso,
+    shutter: { kind: 'angle', degrees: 180 },
+    iris: 2.8,
+    ndStops: 0,
+    warningMargin: 1 / 3,
+  } as const;
+  const numbers = setCardNumbers(profile, camera, plan, subjects, 25);
+  const luma = lumaPlane(frame, LUMA.bt709);
+  const compiled = compileProfile(profile);
+  const codeAt = (stops: number) => signalToCode(compiled.signalAt(stops), coding);
+  const mask = levelMask(
+    frame,
+    luma,
+    Math.ceil(codeAt(numbers.clipStops - 1 / 24)),
+    codeAt(numbers.floorStops),
+  );
+  const patches = picture.patches
+    .filter(({ kind }) => kind === 'card' || kind === 'skin')
+    .map(({ id: name, kind, rect }) => ({
+      id: name,
+      kind: kind as 'card' | 'skin',
+      subjectId: kind === 'skin' ? name : undefined,
+      rect: {
+        x: (rect.x + 0.01) * 480,
+        y: (rect.y + 0.015) * 270,
+        width: (rect.width - 0.02) * 480,
+        height: (rect.height - 0.03) * 270,
+      },
+    }));
+  const histogram = histogramOf(waveform(luma, 480, 10, 480));
+  const measurement: FrameMeasurement = {
+    width: 480,
+    height: 270,
+    coding,
+    histogram,
+    clipping: measureClipping(mask, 480, 270),
+    shadows: measureShadows(mask, 480, 270),
+    patches: patches.map((patch) => measurePatch(frame, luma, patch)),
+  };
+  const distribution = stopsDistribution(histogram, (level) => compiled.stopsAt(codeToSignal(level, coding)));
+  const verdicts = judgeFrame({ measurement, distribution, numbers, placement: planned });
+  return {
+    verdicts,
+    measurement,
+    numbers,
+    distribution,
+    of: (rule: string) => verdicts.find(({ id: v }) => v === rule),
+  };
+};
+
+describe('card', () => {
+  it.each([-1, 0, 2 / 3, 1, 2])('at %f where planned holds, with its number', (placement) => {
+    const { of } = judged('bench', { placement });
+    const verdict = of('card');
+    expect(verdict?.state).toBe('holds');
+    expect(verdict?.title).toBe('Card where planned');
+    expect(Number(verdict?.figure.replace('−', '-'))).toBeCloseTo(placement, 0);
+    expect(verdict?.place).toBeDefined();
+  });
+
+  it.each([
+    [0, 1, 'Card under the plan', 'Open 1 stop'],
+    [0, 2 / 3, 'Card under the plan', 'Open 2/3 stop'],
+    [1, 0, 'Card over the plan', 'Close 1 stop'],
+    [2, 2 / 3, 'Card over the plan', 'Close 1 1/3 stop'],
+  ])('shot at %f, planned %f: %s, %s', (placement, planned, title, remedy) => {
+    const verdict = judged('bench', { placement, planned }).of('card');
+    expect(verdict).toMatchObject({ state: 'watch', title });
+    expect(verdict?.advice).toContain(remedy);
+  });
+
+  it('lands on the profile’s own reading of the known patch within half a code', () => {
+    const { measurement, numbers } = judged('stepWedge', { placement: 0 });
+    const card = measurement.patches[0];
+    expect(Math.abs(card.luma - signalToCode(numbers.profile.signalAt(0), measurement.coding))).toBeLessThan(
+      0.6,
+    );
+  });
+
+  it('says when the card itself is clipped', () => {
+    expect(judged('bench', { placement: 7, planned: 1 }).of('card')).toMatchObject({
+      state: 'lost',
+      title: 'Card is clipped',
+    });
+  });
+
+  it('is silent without a card patch', () => {
+    const { measurement, numbers, distribution } = judged('bench', { placement: 0 });
+    const verdicts = judgeFrame({
+      measurement: { ...measurement, patches: [] },
+      numbers,
+      distribution,
+      placement: 0,
+    });
+    expect(verdicts.map(({ id }) => id)).not.toContain('card');
+    expect(verdicts.length).toBeGreaterThan(2);
+  });
+});
+
+describe('skin', () => {
+  it('is judged against the subject’s own offset', () => {
+    expect(judged('bench', { placement: 0 }).of('skin')).toMatchObject({ state: 'holds' });
+    const under = judged('bench', { placement: 0, planned: 1 }).of('skin');
+    expect(under).toMatchObject({ state: 'watch', title: 'Skin a little under' });
+    expect(under?.advice).toMatch(/Ana: planned \+2\.2\. Open 1/);
+  });
+});
+
+describe('clipping', () => {
+  it('finds the gather: an area, right side, all channels', () => {
+    const verdict = judged('furnace', { placement: 1 }).of('clip-all');
+    expect(verdict?.state).toBe('lost');
+    expect(verdict?.advice).toMatch(/^Right side, all three channels/);
+    // The core is a disc of known radius, about 3 to 6 % of the picture.
+    const share = Number(verdict?.figure.replace(' %', ''));
+    expect(share).toBeGreaterThan(2);
+    expect(share).toBeLessThan(7);
+  });
+
+  it('finds the channel that goes first on a warm light', () => {
+    const verdict = judged('furnace', { placement: 1 }).of('clip-channel');
+    expect(verdict).toMatchObject({ state: 'watch', title: 'Red clips first' });
+  });
+
+  it('says nothing clips when nothing does', () => {
+    const { of } = judged('bench', { placement: -3, planned: -3, floor: -9 });
+    expect(of('clip-all')).toMatchObject({ state: 'holds', title: 'Nothing clips', figure: '0 %' });
+    expect(of('clip-channel')).toBeUndefined();
+  });
+
+  it('the same frame clips earlier at an ISO under base', () => {
+    const base = judged('furnace', { placement: 0, iso: 800 }).measurement.clipping.all;
+    const under = judged('furnace', { placement: 0, iso: 200 }).measurement.clipping.all;
+    expect(under).toBeGreaterThan(base);
+  });
+});
+
+describe('under-exposure', () => {
+  it('holds when shadows and card do', () => {
+    expect(judged('bench', { placement: 1 }).of('under')).toMatchObject({ state: 'holds' });
+  });
+  it('names the stop that is missing and what opening costs', () => {
+    const verdict = judged('bench', { placement: -2, planned: 1, floor: -9 }).of('under');
+    expect(verdict).toMatchObject({ state: 'watch', title: 'Under-exposed', figure: '−3.0' });
+    expect(verdict?.advice).toMatch(/^Open 3/);
+  });
+  it('names the share under a high floor and its place', () => {
+    const verdict = judged('furnace', { placement: 0, floor: -3 }).of('under');
+    expect(verdict).toMatchObject({ state: 'watch', title: 'Shadows under the floor' });
+    expect(verdict?.place).toBeDefined();
+    expect(verdict?.advice).toMatch(/under −3\./);
+  });
+});
+
+describe('forecast', () => {
+  it('a pull is clean, a push is noisy by its factor', () => {
+    expect(judged('bench', { placement: 1 }).of('forecast')).toMatchObject({
+      state: 'holds',
+      figure: 'pull 1',
+    });
+    const push = judged('bench', { placement: -2 }).of('forecast');
+    expect(push).toMatchObject({ state: 'watch', figure: 'push 2' });
+    expect(push?.advice).toContain('4.0 times');
+  });
+});
+
+describe('coarse codes', () => {
+  it('betray themselves by their remainder', () => {
+    const { measurement, numbers, distribution } = judged('bench', { placement: 0 });
+    const histogram = measurement.histogram.map((_, code) =>
+      code % 4 === 0 && code > 100 && code < 900 ? 10 : 0,
+    );
+    const verdicts = judgeFrame({
+      measurement: { ...measurement, histogram },
+      numbers,
+      distribution,
+      placement: 0,
+    });
+    expect(verdicts.find(({ id }) => id === 'coarse-codes')).toMatchObject({
+      state: 'watch',
+      figure: '199 codes',
+    });
+    expect(judged('bench', { placement: 0 }).of('coarse-codes')).toBeUndefined();
+  });
+});
+
+describe('wording', () => {
+  it('every verdict has a short title, a number, a sentence and its arithmetic', () => {
+    for (const placement of [-2, 0, 1, 3]) {
+      for (const verdict of judged('furnace', { placement, planned: 0 }).verdicts) {
+        expect(verdict.title.split(' ').length).toBeLessThanOrEqual(5);
+        expect(verdict.figure.length).toBeGreaterThan(0);
+        expect(verdict.advice).toMatch(/[.!]$/);
+        expect(verdict.arithmetic.length).toBeGreaterThan(0);
+      }
+    }
+    expect(VERDICT_RULES.every(({ threshold }) => threshold.length > 10)).toBe(true);
+  });
+  it('sums up', () => {
+    expect(summarise([])).toBe('all holds');
+    const { verdicts } = judged('furnace', { placement: 1 });
+    expect(summarise(verdicts)).toMatch(/1 lost, \d to watch/);
+  });
+});
+
+describe('the frames that ship', () => {
+  const shipped = (id: DemoFrameId): Frame => {
+    const result = openPng(readFileSync(`public/demo/${DEMO_FRAMES[id].file}`), {
+      range: DEMO_FRAMES[id].coding.range,
+    });
+    if (!result.ok) throw new Error(result.reason);
+    return result.value.frame;
+  };
+
+  it.each(DEMO_FRAME_IDS)('%s holds exactly what its row says, same seed same codes', (id) => {
+    const demo = DEMO_FRAMES[id];
+    const made = encodePicture(TEST_PICTURES[demo.picture](), {
+      ...DEMO_SIZE,
+      ...demo,
+      profile: ARCHETYPES[demo.profile],
+    });
+    const frame = shipped(id);
+    expect(frame.bitDepth).toBe(demo.coding.bitDepth);
+    expect(Buffer.compare(Buffer.from(frame.r.buffer), Buffer.from(made.r.buffer))).toBe(0);
+    expect(Buffer.compare(Buffer.from(frame.b.buffer), Buffer.from(made.b.buffer))).toBe(0);
+  });
+
+  it.each(DEMO_FRAME_IDS)('%s: every neutral patch lands on the profile’s reading within its noise', (id) => {
+    const demo = DEMO_FRAMES[id];
+    const frame = shipped(id);
+    const luma = lumaPlane(frame, LUMA.bt709);
+    const profile = compileProfile(ARCHETYPES[demo.profile]);
+    const { width, height } = DEMO_SIZE;
+    for (const patch of TEST_PICTURES[demo.picture]().patches.filter(
+      ({ kind }) => kind === 'card' || kind === 'step',
+    )) {
+      const { x, y, width: w, height: h } = patch.rect;
+      const inner = {
+        x: (x + w * 0.2) * width,
+        y: (y + h * 0.2) * height,
+        width: w * 0.6 * width,
+        height: h * 0.6 * height,
+      };
+      const reading = measurePatch(frame, luma, { id: patch.id, kind: 'card', rect: inner });
+      const exact = Math.min(
+        maxCode(frame.bitDepth),
+        signalToCode(profile.signalAt(patch.stops + demo.placement), frame),
+      );
+      expect(Math.abs(reading.luma - exact)).toBeLessThan(0.6 + (4 * reading.sd) / Math.sqrt(reading.pixels));
+    }
+  });
+});
