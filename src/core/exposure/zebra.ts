@@ -80,7 +80,7 @@ export const lowerLimitZebra = (
   const { scale, lowerLimit } = ability;
   const exact = SCALES[scale].fromSignal(signal.signalAt(stops), coding);
   const level = clampToLevels(lowerLimit, exact, (steps) => Math.floor(steps + 1e-6));
-  const limited = level > exact + 1e-6 || exact - level > lowerLimit.step;
+  const limited = exact < lowerLimit.min - 1e-6 || exact > lowerLimit.max + 1e-6;
   return { kind: 'lowerLimit', level, exact, costStops: cost(signal, scale, coding, level, stops), limited };
 };
 

@@ -53,6 +53,9 @@ const COLUMNS: readonly Column[] = [
   { name: 'notes', of: ({ notes }) => notes },
 ];
 
+// The library's own pattern misses text with a line break.
+const FORMULA = /^[=+\-@\t\r]/;
+
 /**
  * The log as CSV (RFC 4180): comma, CRLF, quotes doubled, a heading with units, decimal points, UTF-8.
  * Text that a spreadsheet would run as a formula is led by an apostrophe.
@@ -60,5 +63,5 @@ const COLUMNS: readonly Column[] = [
 export const takesCsv = (takes: readonly TakeRecord[]): string =>
   `${Papa.unparse(
     { fields: COLUMNS.map(({ name }) => name), data: takes.map((take) => COLUMNS.map(({ of }) => of(take))) },
-    { newline: '\r\n', escapeFormulae: true },
+    { newline: '\r\n', escapeFormulae: FORMULA },
   )}\r\n`;

@@ -1,0 +1,187 @@
+import { describe, expect, it } from 'vitest';
+import { parseCube } from '#core/formats/cube.ts';
+import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { tetrahedral } from '#core/lut/lattice.ts';
+import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
+import { signalToCode } from '#core/signal/scale.ts';
+import type { BookRecords } from '#store/book.ts';
+import { demoRecords } from '#store/demo.ts';
+import { sampleTake } from '#store/fixtures/sampleTake.ts';
+import { resolveSelection, type Selection } from '#store/selection.ts';
+import { cubeOf } from './handoff/cubeExport.ts';
+import { cardBands } from './judge/zebraBands.ts';
+import { fieldsFrom, rescaled, saveProfile, solveFields } from './kit/anchorForm.ts';
+import { bandPoints, curvePoints, readingRows } from './kit/curveModel.ts';
+import { cardLine, changeTake, foundLine, removeTake } from './log/logModel.ts';
+import { placementRows } from './plan/placementRows.ts';
+
+const records = demoRecords();
+const map = <T extends { id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
+const book: BookRecords = {
+  shoots: map(records.shoots),
+  setups: map(records.setups),
+  cameras: map(records.cameras),
+  profiles: map(records.profiles),
+  subjects: map(records.subjects),
+  plans: map(records.plans),
+};
+const select = (setup: string, camera: string): Selection => {
+  const selection = resolveSelection(book, { shoot: 'salt-and-fire', setup, camera });
+  if (!selection) throw new Error('nothing selected');
+  return selection;
+};
+const coding = { bitDepth: 10, range: 'legal' } as const;
+
+describe('kit', () => {
+  it('draws a profile up to its clip', () => {
+    const points = curvePoints(ARCHETYPES.cineFlat);
+    expect(points[0].stops).toBe(-8);
+    expect(points.at(-1)?.stops).toBe(4.5);
+    expect(bandPoints(ARCHETYPES.cineFlat)).toEqual([]);
+  });
+
+  it('tables every stop on three scales', () => {
+    const rows = readingRows(ARCHETYPES.wideLog, coding);
+    expect(rows[0]).toMatchObject({ stops: 6, percent: '94.0', code: '887' });
+    expect(rows.find(({ stops }) => stops === 0)).toMatchObject({
+      percent: '40.6',
+      fullCode: '41.0',
+      code: '419',
+      codes: '73',
+    });
+    expect(rows.at(-1)?.stops).toBe(-6);
+  });
+
+  it('fills the form in from the profile, and solves to the same curve', () => {
+    const fields = fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding);
+    expect(fields).toMatchObject({ black: '3.2', grey: '40.6', white: '61', clip: '94', clipStops: '6' });
+    const solved = solveFields(fields, coding);
+    if (!solved.ok) throw new Error(solved.reason);
+    const own = compileProfile(solved.value.profile);
+    const truth = compileProfile(ARCHETYPES.wideLog);
+    for (let stops = -4; stops <= 6; stops += 1)
+      expect(own.signalAt(stops)).toBeCloseTo(truth.signalAt(stops), 2);
+    expect(bandPoints(solved.value.profile).every(({ low, high }) => high >= low)).toBe(true);
+    expect(readingRows(solved.value.profile, coding)[3].doubt).toBeGreaterThan(0);
+  });
+
+  it('keeps the curve when only the scale is changed', () => {
+    const fields = fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding);
+    const codes = rescaled(fields, 'codeValue', coding);
+    expect(codes).toMatchObject({ scale: 'codeValue', grey: '420', clip: '887' });
+    expect(rescaled({ ...fields, white: 'abc' }, 'codeValue', coding).white).toBe('abc');
+  });
+
+  it.each([
+    [{ grey: '' }, '18 %', /Type a number for 18 %/],
+    [{ white: 'bright' }, '90 %', /“bright” is none/],
+    [{ white: '30' }, '90 %', /reads lower than 18 %/],
+    [{ clipStops: 'six' }, 'clip stops', /type a number such as 6/],
+  ])('%j gets one sentence', (part, where, reason) => {
+    const result = solveFields(
+      { ...fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding), ...part },
+      coding,
+    );
+    expect(result.ok).toBe(false);
+    if (result.ok) return;
+    expect(result.where).toBe(where);
+    expect(result.reason).toMatch(reason);
+  });
+
+  it('saves profile, camera and plan as one edit', () => {
+    const { camera, plan } = select('furnace-mouth', 'a-cam');
+    const fields = fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding);
+    const solved = solveFields(fields, coding);
+    if (!solved.ok) throw new Error(solved.reason);
+    const { changes } = saveProfile('p', fields, solved.value, camera, plan, true);
+    expect(changes.map(({ table }) => table)).toEqual(['profiles', 'cameras', 'plans']);
+    expect(changes[2].after).toMatchObject({ profileId: 'p' });
+    expect(changes[2].before).toEqual(plan);
+    expect(saveProfile('p', fields, solved.value, camera, plan, false).changes[2].before).toBeUndefined();
+  });
+});
+
+describe('plan', () => {
+  it('has a row a third from -1 to +3, each true to the card', () => {
+    const selection = select('furnace-mouth', 'a-cam');
+    const rows = placementRows(selection);
+    expect(rows).toHaveLength(13);
+    expect(rows.find(({ placement }) => placement === 1)).toMatchObject({
+      card: '49±2',
+      skin: ['60±3'],
+      roomAbove: 5,
+      usableBelow: -7,
+    });
+    expect(rows.every(({ cost, limited }) => limited || Math.abs(cost) < 0.12)).toBe(true);
+  });
+  it('says where the camera’s zebra ends', () => {
+    const rows = placementRows(select('packing-yard', 'b-cam'));
+    expect(rows.find(({ placement }) => placement === -1)?.limited).toBe(true);
+    expect(rows.find(({ placement }) => placement === 1)?.limited).toBe(false);
+  });
+});
+
+describe('judge', () => {
+  it('stripes the codes this camera’s own zebra would, on the recording', () => {
+    const { camera, plan, subjects, profile, setup } = select('furnace-mouth', 'a-cam');
+    const numbers = setCardNumbers(profile.data, camera, plan, subjects, setup.fps);
+    const { ranges, warning } = cardBands(numbers, camera.zebra, camera.coding, coding);
+    expect(ranges[0]).toEqual({
+      from: Math.ceil(signalToCode(0.47, coding)),
+      to: Math.floor(signalToCode(0.51, coding)),
+    });
+    expect(warning).toEqual({ from: Math.ceil(signalToCode(0.9, coding)), to: 1023 });
+  });
+
+  it('follows a zebra behind the LUT back to the recorded codes', () => {
+    const { camera, plan, subjects, profile, setup } = select('open-evening', 'hall-2');
+    const numbers = setCardNumbers(profile.data, camera, plan, subjects, setup.fps);
+    const { ranges } = cardBands(numbers, camera.zebra, camera.coding, coding);
+    const grey = signalToCode(numbers.profile.signalAt(0), coding);
+    expect(ranges[0].from).toBeLessThan(grey);
+    expect(ranges[0].to).toBeGreaterThan(grey);
+  });
+});
+
+describe('log', () => {
+  it('says in a line how it was set and what was found', () => {
+    expect(cardLine(sampleTake)).toBe('wide log · ISO 800 · 4000\u2009K · 180° · f/2.8 · no ND');
+    expect(foundLine(sampleTake)).toBe('plan +1, found +0.7');
+    expect(foundLine({ ...sampleTake, measured: undefined })).toBe('plan +1, card not marked');
+  });
+  it('changes and deletes so that undo brings all of it back', () => {
+    const [change] = changeTake('Circle', sampleTake, { circled: false }).changes;
+    expect([change.before, (change.after as typeof sampleTake).circled]).toEqual([sampleTake, false]);
+    const thumbnail = { id: sampleTake.id, png: new Uint8Array([1]) };
+    expect(removeTake(sampleTake, thumbnail).changes.map(({ table, after }) => [table, after])).toEqual([
+      ['takes', undefined],
+      ['thumbnails', undefined],
+    ]);
+    expect(removeTake(sampleTake, undefined).changes).toHaveLength(1);
+  });
+});
+
+describe('hand-off', () => {
+  it.each([
+    ['signal', true],
+    ['signal', false],
+    ['code', true],
+  ] as const)('cube on the %s scale, baked %s, puts the card where the monitor shows it', (scale, baked) => {
+    const selection = select('furnace-mouth', 'a-cam');
+    const { text, name, worstCodes } = cubeOf(selection, { scale, baked });
+    const cube = parseCube(text);
+    if (!cube.ok) throw new Error(cube.reason);
+    expect(cube.value.size).toBe(33);
+    const card = compileProfile(selection.profile.data).signalAt(baked ? 1 : 0);
+    const input = scale === 'signal' ? card : signalToCode(card, coding) / 1023;
+    const [, g] = tetrahedral(cube.value, [input, input, input]);
+    const shown = scale === 'signal' ? g : (g * 1023 - 64) / 876;
+    expect(shown).toBeCloseTo(0.45, 2);
+    expect(worstCodes).toBeLessThan(12);
+    expect(name).toBe(
+      baked ? 'furnace-mouth-a-cam-wide-log-pull-1.cube' : 'furnace-mouth-a-cam-wide-log-no-pull.cube',
+    );
+    expect(cube.value.comments.join('\n')).toContain(baked ? '-1.000 stops baked in' : 'not baked in');
+    expect(text).toMatch(/^[\n\x20-\x7e]*$/);
+  });
+});

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { ARCHETYPES } from '#core/profile/index.ts';
+import { stopsDistribution } from '#core/scopes/distribution.ts';
+import { demoCameras } from '#store/demoCameras.ts';
+import { demoRecords } from '#store/demo.ts';
+import { resolveSelection, type Selection } from '#store/selection.ts';
+import type { BookRecords } from '#store/book.ts';
+import { cardNumbersOf } from './bench/benchModel.ts';
+import { halfStops } from './bench/logTake.ts';
+import { demoPatches } from './bench/session.ts';
+import { slug } from './download.ts';
+import { printKelvin, printLight, printNd, printPull } from './format.ts';
+import { ladderMarks, ladderRungs, nudged, spreadLabels } from './ladder/ladderModel.ts';
+import { CELLS } from './setCard/cells.tsx';
+import { REASONS, type CellId } from './setCard/reasons.ts';
+import { KEYMAP } from './shell/keymap.ts';
+import { STEPS } from './shell/steps.ts';
+
+const book = (): BookRecords => {
+  const records = demoRecords();
+  const map = <T extends { id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
+  return {
+    shoots: map(records.shoots),
+    setups: map(records.setups),
+    cameras: map(records.cameras),
+    profiles: map(records.profiles),
+    subjects: map(records.subjects),
+    plans: map(records.plans),
+  };
+};
+const select = (setup: string, camera: string): Selection => {
+  const selection = resolveSelection(book(), { shoot: 'salt-and-fire', setup, camera });
+  if (!selection) throw new Error('nothing selected');
+  return selection;
+};
+const cardOf = (setup: string, camera: string) => {
+  const selection = select(setup, camera);
+  return { selection, numbers: cardNumbersOf(selection) };
+};
+
+describe('words', () => {
+  it('prints as on set', () => {
+    expect(printKelvin(4000)).toBe('4000\u2009K');
+    expect([printNd(0), printNd(1), printNd(7)]).toEqual(['none', '0.3', '2.1']);
+    expect([printPull(1), printPull(0), printPull(-1 / 3)]).toEqual(['pull −1', 'no pull', 'push +1/3']);
+    expect([printLight(250), printLight(64_000), printLight(1234), printLight(0.5)]).toEqual([
+      '250',
+      '64\u2009k',
+      '1.2\u2009k',
+      '0.50',
+    ]);
+    expect([slug('Furnace mouth, A-cam'), slug('…')]).toEqual(['furnace-mouth-a-cam', 'untitled']);
+  });
+});
+
+describe('ladder', () => {
+  it('has a rung a stop with its reading, none above the clip', () => {
+    const { numbers, selection } = cardOf('furnace-mouth', 'a-cam');
+    const rungs = ladderRungs(numbers, 'signalPercent', selection.camera.coding);
+    expect(rungs).toHaveLength(17);
+    expect(rungs.find(({ stops }) => stops === 0)).toMatchObject({ label: '0', reading: '41' });
+    expect(rungs.find(({ stops }) => stops === 6)?.reading).toBe('94');
+    expect(rungs.find(({ stops }) => stops === 7)?.reading).toBeUndefined();
+  });
+
+  it('moves card, skin and white with the placement, not the warning', () => {
+    const { numbers } = cardOf('furnace-mouth', 'a-cam');
+    const marks = ladderMarks(numbers, 1, 1 / 3);
+    const at = (id: string) => marks.find((mark) => mark.id === id)?.stops;
+    expect(at('card')).toBe(1);
+    expect(at('skin-ana')).toBeCloseTo(2.2, 9);
+    expect(at('white')).toBeCloseTo(1 + Math.log2(5), 9);
+    expect(at('warning')).toBeCloseTo(6 - 1 / 3, 9);
+  });
+
+  it('pushes labels apart and leaves distant ones alone', () => {
+    expect(spreadLabels([10, 12, 100], 13)).toEqual([10, 23, 100]);
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 600 }), { maxLength: 8 }), (wanted) => {
+        const placed = [...spreadLabels(wanted, 13)].sort((a, b) => a - b);
+        for (let i = 1; i < placed.length; i += 1)
+          expect(placed[i] - placed[i - 1]).toBeGreaterThanOrEqual(13);
+      }),
+    );
+  });
+
+  it('nudges by thirds and stops at its ends', () => {
+    expect(nudged(1, 1)).toBeCloseTo(4 / 3, 12);
+    expect(nudged(-1 / 3, 1)).toBe(0);
+    expect(nudged(3, 1)).toBe(3);
+    expect(nudged(0.4, 0)).toBeCloseTo(1 / 3, 12);
+  });
+});
+
+describe('set card', () => {
+  it('has a reason with numbers for every cell, for every camera of the demo', () => {
+    for (const plan of demoRecords().plans) {
+      const input = cardOf(plan.setupId, plan.cameraId);
+      for (const cell of CELLS) {
+        expect(cell.print(input).length).toBeGreaterThan(0);
+        const { why } = REASONS[cell.id](input);
+        if (cell.id !== 'kelvin') expect(why).toMatch(/[.]$/);
+      }
+    }
+    expect(new Set(CELLS.map(({ id }) => id))).toEqual(new Set(Object.keys(REASONS) as CellId[]));
+  });
+
+  it('writes back what it shows: every choice of every picked cell', () => {
+    const input = cardOf('furnace-mouth', 'a-cam');
+    for (const { editor } of CELLS) {
+      if (editor.kind !== 'pick') continue;
+      for (const { value } of editor.choices(input, book())) {
+        const plan = { ...input.selection.plan, ...editor.fields(value, input) };
+        expect(editor.current(plan)).toBe(value);
+      }
+      const choices = editor.choices(input, book()).map(({ value }) => value);
+      expect(choices).toContain(editor.current(input.selection.plan));
+    }
+  });
+
+  it('marks a zebra the camera cannot reach', () => {
+    const input = cardOf('packing-yard', 'b-cam');
+    const warning = CELLS.find(({ id }) => id === 'warning');
+    // Classic log clips at 106 %; B-cam's zebra ends at 100.
+    expect(warning?.print(input)).toBe('100+ !');
+    expect(REASONS.warning(input).lines.map(({ label }) => label)).toContain('nearest the camera has');
+  });
+
+  it('says which mains a shutter suits', () => {
+    expect(REASONS.shutter(cardOf('furnace-mouth', 'a-cam')).why).toContain('safe at 50 Hz only');
+  });
+
+  it('a body whose zebra follows the LUT shows the display level', () => {
+    const { numbers } = cardOf('open-evening', 'hall-2');
+    expect(numbers.card.exact).toBeCloseTo(45, 6);
+    expect(demoCameras.find(({ id }) => id === 'hall-2')?.zebra.reads).toBe('lut');
+  });
+});
+
+describe('shell', () => {
+  it('numbers the order of work one to eight', () => {
+    expect(STEPS.map(({ key }) => key)).toEqual(['1', '2', '3', '4', '5', '6', '7', '8']);
+    const reachable = STEPS.filter(({ later }) => !later).map(({ key }) => key);
+    expect(KEYMAP.step.keys.split(', ')).toEqual(reachable);
+  });
+  it('gives no key two meanings', () => {
+    const keys = Object.values(KEYMAP).flatMap(({ keys: text }) => (text ? text.split(', ') : []));
+    expect(new Set(keys).size).toBe(keys.length);
+  });
+});
+
+describe('what a take keeps', () => {
+  it('half stops add up to the picture', () => {
+    const distribution = stopsDistribution(new Uint32Array(100).fill(3), (level) => -5 + level / 10);
+    const kept = halfStops(distribution);
+    expect(kept).toHaveLength(40);
+    expect(kept.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 3);
+  });
+  it('demo patches lie on card and faces', () => {
+    const patches = demoPatches('bench');
+    expect(patches.map(({ id }) => id)).toEqual(['card', 'skin-ana', 'skin-ola']);
+    expect(patches.every(({ rect }) => rect.width > 10 && rect.height > 10)).toBe(true);
+    expect(ARCHETYPES.wideLog.clipStops).toBe(6);
+  });
+});

@@ -1,0 +1,116 @@
+import { readFileSync } from 'node:fs';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { openPng } from '#core/formats/png.ts';
+import { ARCHETYPES } from '#core/profile/index.ts';
+import { judgeHandlers } from './handlers.ts';
+
+const context = { step: async () => undefined };
+const bytes = () => new Uint8Array(readFileSync('public/demo/furnace-mouth.png')).buffer;
+const profile = ARCHETYPES.wideLog;
+const card = { id: 'card', kind: 'card', rect: { x: 192, y: 393, width: 48, height: 44 } } as const;
+const measure = { profile, clipStops: 6, floorStops: -6, patches: [card] };
+const picture = {
+  profile,
+  pullStops: 1,
+  view: 'monitor',
+  ramp: 'viridis',
+  contours: false,
+  rangeZebras: [],
+} as const;
+
+describe('judging', () => {
+  let jobs = judgeHandlers();
+  beforeEach(() => {
+    jobs = judgeHandlers();
+  });
+  const open = async () => {
+    const { output } = await jobs.open({ bytes: bytes(), range: 'legal' }, context);
+    if (!output.ok) throw new Error(output.reason);
+    return output.value;
+  };
+
+  it('opens a frame and says how its codes were read', async () => {
+    expect(await open()).toMatchObject({
+      width: 960,
+      height: 540,
+      bitDepth: 10,
+      range: 'legal',
+      reading: 'repeated10',
+    });
+  });
+
+  it('keeps the last good frame when a file does not open', async () => {
+    await open();
+    const { output } = await jobs.open(
+      { bytes: new TextEncoder().encode('a list of takes').buffer, range: 'legal' },
+      context,
+    );
+    expect(output).toMatchObject({ ok: false });
+    expect((await jobs.measure(measure, context)).output.width).toBe(960);
+  });
+
+  it('has nothing to measure or read again before a frame is open', async () => {
+    await expect(jobs.measure(measure, context)).rejects.toThrow(/no frame is open/);
+    expect((await jobs.reread({ range: 'full' }, context)).output).toMatchObject({ ok: false });
+  });
+
+  it('measures every pixel, and the card at its placement', async () => {
+    await open();
+    const { output } = await jobs.measure(measure, context);
+    expect(output.histogram.reduce((sum, n) => sum + n, 0)).toBe(960 * 540);
+    expect(output.clipping.all).toBeGreaterThan(0.03);
+    const [reading] = output.patches;
+    // Card at +1 on wide log: 49.25 % of signal, code 495.
+    expect(Math.abs(reading.luma - (64 + 8.76 * 49.25))).toBeLessThan(2);
+  });
+
+  it('reads the same codes as full range when told', async () => {
+    await open();
+    const { output } = await jobs.reread({ range: 'full' }, context);
+    expect(output).toMatchObject({ ok: true, value: { range: 'full', reading: 'repeated10' } });
+    const { output: measured } = await jobs.measure(measure, context);
+    expect(measured.coding.range).toBe('full');
+  });
+
+  it.each(['recorded', 'monitor', 'stops'] as const)('paints %s at the frame’s own size', async (view) => {
+    await open();
+    const { output } = await jobs.picture({ ...picture, view }, context);
+    expect([output.width, output.height, output.rgba.length]).toEqual([960, 540, 960 * 540 * 4]);
+    expect(output.rgba[3]).toBe(255);
+  });
+
+  it('overlays change the picture only where they lie', async () => {
+    await open();
+    const { output: plain } = await jobs.picture(picture, context);
+    const { output: striped } = await jobs.picture(
+      { ...picture, warningZebra: { from: 880, to: 1023 } },
+      context,
+    );
+    const changed =
+      plain.rgba.reduce((n, v, i) => (v === striped.rgba[i] ? n : n + 1), 0) / plain.rgba.length;
+    expect(changed).toBeGreaterThan(0.01);
+    expect(changed).toBeLessThan(0.06);
+    const { output: lined } = await jobs.picture({ ...picture, contours: true }, context);
+    expect(lined.rgba).not.toEqual(plain.rgba);
+  });
+
+  it('draws the waveform in % and in stops, differently', async () => {
+    await open();
+    const request = { profile, columns: 640, height: 200, ramp: 'viridis' } as const;
+    const { output: percent } = await jobs.waveform(
+      { ...request, scale: 'percent', axis: [-8, 110] },
+      context,
+    );
+    const { output: stops } = await jobs.waveform({ ...request, scale: 'stops', axis: [-8, 8] }, context);
+    expect([percent.width, percent.height]).toEqual([640, 200]);
+    expect(stops.rgba).not.toEqual(percent.rgba);
+    expect(stops.rgba.some((v) => v > 0)).toBe(true);
+  });
+
+  it('makes a thumbnail that opens', async () => {
+    await open();
+    const { output } = await jobs.thumbnail({ profile, pullStops: 1, width: 240 }, context);
+    const png = openPng(output.png, { range: 'full' });
+    expect(png).toMatchObject({ ok: true, value: { frame: { width: 240, height: 135 } } });
+  });
+});
