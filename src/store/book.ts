@@ -1,8 +1,8 @@
 import { liveQuery } from 'dexie';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database.ts';
-import { reversed, writeEdit, type Change, type Edit } from './edits.ts';
-import { BOOK_TABLES, TABLES, type BookTable, type RecordOf } from './tables.ts';
+import { patchRecord, reversed, writeEdit, type Change, type Edit } from './edits.ts';
+import { BOOK_TABLES, TABLES, type BookTable, type RecordOf, type TableName } from './tables.ts';
 
 export type BookRecords = { readonly [T in BookTable]: ReadonlyMap<string, RecordOf<T>> };
 
@@ -20,6 +20,13 @@ export type BookState = BookRecords & {
  */
 export type Book = StoreApi<BookState> & {
   readonly edit: (edit: Edit) => Promise<boolean>;
+  /** Changes fields of a record that is not held in memory (a take), as it stands in the database. */
+  readonly patch: <T extends Exclude<TableName, BookTable>>(
+    label: string,
+    table: T,
+    id: string,
+    fields: Partial<RecordOf<T>>,
+  ) => Promise<boolean>;
   readonly undo: () => Promise<string | undefined>;
   readonly redo: () => Promise<string | undefined>;
   readonly close: () => void;
@@ -67,6 +74,9 @@ const readAll = async (database: Database): Promise<{ records: BookRecords; refu
 const say = (error: unknown) =>
   error instanceof Error ? error.message.split('\n')[0].slice(0, 160) : String(error);
 
+const notSaved = (label: string, error: unknown) =>
+  `“${label}” was not saved: ${say(error)} What was there stays.`;
+
 export const openBook = (database: Database): Book => {
   const store = createStore<BookState>(() => ({ ...EMPTY, status: 'loading' }));
   const done: Edit[] = [];
@@ -74,6 +84,12 @@ export const openBook = (database: Database): Book => {
   let pending = 0;
 
   const offer = () => store.setState({ undoable: done.at(-1)?.label, redoable: undone.at(-1)?.label });
+
+  const remember = (edit: Edit) => {
+    done.push(edit);
+    undone.length = 0;
+    offer();
+  };
 
   const subscription = liveQuery(() => readAll(database)).subscribe({
     next: ({ records, refused }) => {
@@ -101,7 +117,7 @@ export const openBook = (database: Database): Book => {
     } catch (error) {
       store.setState({
         ...applyChanges(store.getState(), reversed(edit).changes),
-        problem: `“${edit.label}” was not saved: ${say(error)} What was there stays.`,
+        problem: notSaved(edit.label, error),
       });
       return false;
     } finally {
@@ -123,13 +139,22 @@ export const openBook = (database: Database): Book => {
 
   return Object.assign(store, {
     edit: async (edit: Edit) => {
-      done.push(edit);
-      undone.length = 0;
-      offer();
+      remember(edit);
       if (await write(edit)) return true;
       done.splice(done.indexOf(edit), 1);
       offer();
       return false;
+    },
+    patch: async (label, table, id, fields) => {
+      try {
+        const change = await patchRecord(database, table, id, fields);
+        if (!change) return false;
+        remember({ label, changes: [change as Change] });
+        return true;
+      } catch (error) {
+        store.setState({ problem: notSaved(label, error) });
+        return false;
+      }
     },
     undo: () => step(done, undone, reversed),
     redo: () => step(undone, done, (edit) => edit),

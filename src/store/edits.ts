@@ -36,3 +36,23 @@ export const writeEdit = async (database: Database, { changes }: Edit): Promise<
     }
   });
 };
+
+/**
+ * Changes fields of one record as it stands in the database, read and written in one transaction: two changes made
+ * in quick succession both hold, whatever their callers had in hand.
+ * @returns the change, for undo; undefined when the record is gone.
+ * @throws ZodError when the result does not fit its schema; nothing is written then.
+ */
+export const patchRecord = <T extends TableName>(
+  database: Database,
+  table: T,
+  id: string,
+  fields: Partial<RecordOf<T>>,
+): Promise<Change<T> | undefined> =>
+  database.transaction('rw', table, async () => {
+    const before = (await database.table(table).get(id)) as RecordOf<T> | undefined;
+    if (before === undefined) return undefined;
+    const after = TABLES[table].parse({ ...before, ...fields }) as RecordOf<T>;
+    await database.table(table).put(after);
+    return { table, id, before, after };
+  });

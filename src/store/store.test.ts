@@ -185,6 +185,27 @@ describe('the book', () => {
     expect(book.getState().undoable).toBeUndefined();
   });
 
+  it('keeps both of two changes made to a take in the same moment, and undoes them one by one', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await book.edit({ label: 'Log', changes: [{ table: 'takes', id: sampleTake.id, after: sampleTake }] });
+    const kept = await Promise.all([
+      book.patch('Notes', 'takes', sampleTake.id, { notes: 'window key' }),
+      book.patch('Circle', 'takes', sampleTake.id, { circled: false }),
+    ]);
+    expect(kept).toEqual([true, true]);
+    const read = () => database.rows('takes').get(sampleTake.id);
+    expect(await read()).toMatchObject({ notes: 'window key', circled: false });
+    await book.undo();
+    expect(await read()).toMatchObject({ notes: 'window key', circled: true });
+    await book.undo();
+    expect(await read()).toEqual(sampleTake);
+    expect(await book.patch('Notes', 'takes', 'gone', { notes: '' })).toBe(false);
+    expect(await book.patch('Notes', 'takes', sampleTake.id, { number: -1 })).toBe(false);
+    expect(book.getState().problem).toMatch(/“Notes” was not saved/);
+    expect(await read()).toEqual(sampleTake);
+  });
+
   it('sees what another window writes', async () => {
     const database = fresh();
     const book = await bookOf(database);

@@ -2,7 +2,6 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Rect } from '#core/frame/frame.ts';
 import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
 import { DEMO_FRAME_IDS, DEMO_FRAMES } from '#core/scene/demoFrames.ts';
@@ -13,7 +12,7 @@ import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { KEYMAP } from '#ui/shell/keymap.ts';
+import { useKey } from '#ui/shell/useKey.ts';
 import { PatchLayer, type Tool } from './PatchLayer.tsx';
 import { useJudgeView, VIEW_IDS } from './useJudgeView.ts';
 import { usePixels } from './usePixels.ts';
@@ -145,12 +144,12 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
       if (file) void session.openFile(file, camera.coding.range);
     },
   });
-  useHotkeys(KEYMAP.open.keys, open);
-  useHotkeys(KEYMAP.view.keys, () => {
+  useKey('open', open);
+  useKey('view', () => {
     void setLook({ view: VIEW_IDS[(VIEW_IDS.indexOf(look.view) + 1) % VIEW_IDS.length] });
   });
-  useHotkeys(KEYMAP.contours.keys, () => void setLook({ contours: !look.contours }));
-  useHotkeys(KEYMAP.zebra.keys, () => {
+  useKey('contours', () => void setLook({ contours: !look.contours }));
+  useKey('zebra', () => {
     const on = look.range || look.warning;
     void setLook({ range: !on, warning: !on });
   });

@@ -12,7 +12,7 @@ import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { useLog } from '#ui/shell/LogContext.ts';
-import { cardLine, changeTake, foundLine, removeTake } from './logModel.ts';
+import { cardLine, foundLine, removeTake } from './logModel.ts';
 import { NotesField } from './NotesField.tsx';
 import { Thumbnail } from './Thumbnail.tsx';
 
@@ -21,8 +21,11 @@ const Take = ({ take }: { take: TakeRecord }) => {
   const { measured, card } = take;
   const troubles = measured?.verdicts.filter(({ state }) => state !== 'holds') ?? [];
   const remove = async () => {
-    const thumbnail = await database.rows('thumbnails').get(take.id);
-    await book.edit(removeTake(take, thumbnail));
+    const [latest, thumbnail] = await Promise.all([
+      database.rows('takes').get(take.id),
+      database.rows('thumbnails').get(take.id),
+    ]);
+    if (latest) await book.edit(removeTake(latest, thumbnail));
   };
   return (
     <li className={`take${take.circled ? ' take-circled' : ''}`} data-take={take.number}>
@@ -61,7 +64,7 @@ const Take = ({ take }: { take: TakeRecord }) => {
       </div>
       <NotesField
         take={take}
-        onSave={(notes) => void book.edit(changeTake(`Notes of take ${take.number}`, take, { notes }))}
+        onSave={(notes) => void book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
       />
       <div className="take-tools">
         <button
@@ -70,7 +73,7 @@ const Take = ({ take }: { take: TakeRecord }) => {
           aria-label={`Circle take ${take.number}`}
           title="Circle: the one to use"
           onClick={() =>
-            void book.edit(changeTake(`Circle take ${take.number}`, take, { circled: !take.circled }))
+            void book.patch(`Circle take ${take.number}`, 'takes', take.id, { circled: !take.circled })
           }
         >
           {take.circled ? (

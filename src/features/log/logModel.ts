@@ -22,11 +22,6 @@ export const foundLine = ({ card, measured }: TakeRecord): string =>
     ? `plan ${printStops(card.placement)}, card not marked`
     : `plan ${printStops(card.placement)}, found ${printStopsDecimal(measured.cardStops)}`;
 
-export const changeTake = (label: string, take: TakeRecord, fields: Partial<TakeRecord>): Edit => ({
-  label,
-  changes: [{ table: 'takes', id: take.id, before: take, after: { ...take, ...fields } }],
-});
-
 /** A take off the log with its picture, as one edit that undo brings back. */
 export const removeTake = (take: TakeRecord, thumbnail: ThumbnailRecord | undefined): Edit => ({
   label: `Delete take ${take.number}`,

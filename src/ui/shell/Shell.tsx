@@ -4,7 +4,6 @@ import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { BenchProvider, useBench } from '../bench/BenchProvider.tsx';
 import { nudged } from '../ladder/ladderModel.ts';
 import { StopLadder } from '../ladder/StopLadder.tsx';
@@ -12,11 +11,11 @@ import { Empty } from '../parts/Empty.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
 import { KeyHelp } from './KeyHelp.tsx';
-import { KEYMAP } from './keymap.ts';
 import { LogContext } from './LogContext.ts';
 import { Notices } from './Notices.tsx';
 import { STEPS } from './steps.ts';
 import { useLogTake } from './useLogTake.ts';
+import { useKey } from './useKey.ts';
 import { useSurround } from './surround.ts';
 
 /** A flame over three rungs: our own mark. */
@@ -108,17 +107,17 @@ const Frame = ({ children }: { children: ReactNode }) => {
     const to = nudged(placement, thirds);
     if (to !== placement) editPlan(`Placement ${printStops(to)}`, { placement: to });
   };
-  useHotkeys(KEYMAP.step.keys.split(', '), (event) => {
+  useKey('step', (event) => {
     const step = STEPS.find(({ key }) => key === event.key);
     if (step && !step.later) router.push(hrefTo(step.path));
   });
-  useHotkeys(KEYMAP.log.keys, () => void log());
-  useHotkeys(KEYMAP.brighter.keys, () => nudge(1));
-  useHotkeys(KEYMAP.darker.keys, () => nudge(-1));
-  useHotkeys(KEYMAP.undo.keys, () => void book.undo(), { preventDefault: true });
-  useHotkeys(KEYMAP.redo.keys, () => void book.redo(), { preventDefault: true });
-  useHotkeys(KEYMAP.surround.keys, next);
-  useHotkeys(KEYMAP.help.keys, () => setHelp(true));
+  useKey('log', () => void log());
+  useKey('brighter', () => nudge(1));
+  useKey('darker', () => nudge(-1));
+  useKey('undo', () => void book.undo());
+  useKey('redo', () => void book.redo());
+  useKey('surround', next);
+  useKey('help', () => setHelp(true));
   return (
     <LogContext value={() => void log()}>
       <div className="shell">

@@ -1,0 +1,116 @@
+// Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame.
+import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
+import { compileMonitoring, monitoringLattice } from '#core/lut/monitoring.ts';
+import { ARCHETYPES, compileProfile, stopsByCode } from '#core/profile/index.ts';
+import { drawContours } from '#core/scopes/contours.ts';
+import { drawFalseColour, falseColourTable } from '#core/scopes/falseColour.ts';
+import { lumaPlane } from '#core/scopes/luma.ts';
+import { levelMask, measureClipping } from '#core/scopes/measure.ts';
+import { drawMonitor } from '#core/scopes/picture.ts';
+import { histogramOf, waveform } from '#core/scopes/waveform.ts';
+import { waveformPicture } from '#core/scopes/waveformPicture.ts';
+import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
+import { LUMA } from '#core/signal/luma.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
+import { setCardNumbers } from '#core/exposure/setCard.ts';
+
+const WIDTH = 1920;
+const HEIGHT = 1080;
+const ROUNDS = 25;
+
+const profileData = ARCHETYPES.wideLog;
+const frame = encodePicture(TEST_PICTURES.furnace(), {
+  width: WIDTH,
+  height: HEIGHT,
+  profile: profileData,
+  coding: { bitDepth: 10, range: 'legal' },
+  placement: 1,
+  seed: 1,
+  greyElectrons: 900,
+});
+const profile = compileProfile(profileData);
+const stops = stopsByCode(profile, 1024, (code) => codeToSignal(code, frame));
+const luma = lumaPlane(frame, LUMA.bt709);
+const pixels = new Uint32Array(WIDTH * HEIGHT);
+const zebras = zebraTable(1024, [{ from: 470, to: 520 }], { from: 850, to: 1023 });
+const colours = falseColourTable(stops, 'viridis');
+const counted = waveform(luma, WIDTH, 10, 640);
+const wide = compileMonitoring({ profile: profileData, pullStops: 1 });
+const separable = compileMonitoring({ profile: ARCHETYPES.classicLog, pullStops: 1 });
+const axis = (level: number) => codeToSignal(level, frame);
+
+/** What the zebra and false colour would cost without tables: the ratio shows what they save. */
+const naive = () => {
+  for (let i = 0; i < pixels.length; i += 1) {
+    const y = 0.2126 * frame.r[i] + 0.7152 * frame.g[i] + 0.0722 * frame.b[i];
+    const over = profile.stopsAt(codeToSignal(y, frame));
+    pixels[i] = over > 5.6 ? 0xffffffff : (128 + over * 8) | 0;
+  }
+};
+
+const tasks: Record<string, () => unknown> = {
+  luma: () => lumaPlane(frame, LUMA.bt709),
+  'waveform counts, 640 columns': () => waveform(luma, WIDTH, 10, 640),
+  'histogram from the counts': () => histogramOf(counted),
+  zebra: () => drawZebra(pixels, luma, WIDTH, zebras),
+  'false colour': () => drawFalseColour(pixels, luma, colours),
+  'waveform + zebra + false colour, with luma': () => {
+    const y = lumaPlane(frame, LUMA.bt709);
+    waveform(y, WIDTH, 10, 640);
+    drawFalseColour(pixels, y, colours);
+    drawZebra(pixels, y, WIDTH, zebras);
+  },
+  'waveform picture 640x320': () =>
+    waveformPicture(counted, {
+      height: 320,
+      ramp: 'viridis',
+      stopsOfLevel: (l) => profile.stopsAt(axis(l)),
+      placeOfLevel: axis,
+    }),
+  contours: () => drawContours(pixels, luma, WIDTH, stops),
+  'clip and floor mask, counted': () => measureClipping(levelMask(frame, luma, 886, 120), WIDTH, HEIGHT),
+  'monitor, one table (BT.709 profile)': () => drawMonitor(pixels, frame, separable),
+  'monitor, 33-point lattice (BT.2020 profile)': () => drawMonitor(pixels, frame, wide),
+  '33-point cube built': () => monitoringLattice({ profile: profileData, pullStops: 1 }, 'signal', frame, 33),
+  'set card, one placement': () =>
+    setCardNumbers(
+      profileData,
+      {
+        coding: frame,
+        baseIsos: [800],
+        floorStops: -6,
+        zebra: {
+          scale: 'signalPercent',
+          reads: 'log',
+          range: { min: 0, max: 107, step: 1, tolerances: [1, 2, 3] },
+          lowerLimit: { min: 50, max: 107, step: 1 },
+        },
+      },
+      {
+        placement: 1,
+        iso: 800,
+        shutter: { kind: 'angle', degrees: 180 },
+        iris: 2.8,
+        ndStops: 0,
+        warningMargin: 1 / 3,
+      },
+      [{ id: 'a', name: 'A', skinOffset: 1.2 }],
+      25,
+    ),
+  'plain loop: luma, decode, stripe per pixel': naive,
+};
+
+const median = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)];
+
+const time = (task: () => unknown): number => {
+  for (let i = 0; i < 3; i += 1) task();
+  return median(
+    Array.from({ length: ROUNDS }, () => {
+      const start = performance.now();
+      task();
+      return performance.now() - start;
+    }),
+  );
+};
+
+postMessage(Object.entries(tasks).map(([name, task]) => ({ name, ms: time(task) })));

@@ -1,0 +1,120 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { writePng } from '../src/core/formats/png.ts';
+import { encode } from 'fast-png';
+import { ARCHETYPES, type ArchetypeId } from '../src/core/profile/index.ts';
+import { encodePicture, TEST_PICTURES, type TestPictureId } from '../src/core/scene/testPictures.ts';
+import type { Coding } from '../src/core/signal/scale.ts';
+
+/** A page that a test asks for because it is not there. */
+export const MISSING_PAGE = '/nowhere';
+
+/** Fails the run on any request that leaves this machine, on page errors and on anything the policy blocks. */
+export const test = base.extend<{ watched: void }>({
+  watched: [
+    async ({ context }, use) => {
+      const outside: string[] = [];
+      const errors: string[] = [];
+      context.on('request', (request) => {
+        const { protocol, hostname } = new URL(request.url());
+        if (['http:', 'https:', 'ws:', 'wss:'].includes(protocol) && hostname !== '127.0.0.1')
+          outside.push(request.url());
+      });
+      context.on('weberror', (error) => errors.push(error.error().message));
+      context.on('console', (message) => {
+        const asked = message.location().url.endsWith(MISSING_PAGE);
+        if (message.type() === 'error' && !asked) errors.push(message.text());
+      });
+      await use();
+      expect(outside, 'requests that leave localhost').toEqual([]);
+      expect(errors, 'errors in the page').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+export const cell = (page: Page, id: string) => page.locator(`.cell[data-cell="${id}"] .cell-value`);
+export const verdict = (page: Page, id: string) => page.locator(`[data-verdict="${id}"]`);
+
+/** Opens a page of the app and waits until its records are there. */
+export const visit = async (page: Page, path: string) => {
+  await page.goto(path);
+  await page.locator('.set-card').waitFor();
+};
+
+/** Sets a picked cell of the card through its editor. */
+export const setCell = async (page: Page, id: string, label: string) => {
+  await page.locator(`.cell[data-cell="${id}"]`).click();
+  await page.locator('.cell-popover select').selectOption({ label });
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.cell-popover')).toHaveCount(0);
+};
+
+export const WIDTH = 480;
+export const HEIGHT = 270;
+
+/** A frame of known light as a PNG file: what a user would have on disk. */
+export const frameFile = (
+  picture: TestPictureId,
+  options: { placement: number; profile?: ArchetypeId; coding?: Coding; plainCodes?: boolean },
+): Buffer => {
+  const coding: Coding = options.coding ?? { bitDepth: 10, range: 'legal' };
+  const frame = encodePicture(TEST_PICTURES[picture](), {
+    width: WIDTH,
+    height: HEIGHT,
+    profile: ARCHETYPES[options.profile ?? 'wideLog'],
+    coding,
+    placement: options.placement,
+    seed: 21,
+    greyElectrons: 900,
+  });
+  if (!options.plainCodes) return Buffer.from(writePng(frame));
+  const data = new Uint16Array(WIDTH * HEIGHT * 3);
+  [frame.r, frame.g, frame.b].forEach((plane, c) => plane.forEach((code, i) => (data[3 * i + c] = code)));
+  return Buffer.from(encode({ width: WIDTH, height: HEIGHT, data, depth: 16, channels: 3 }));
+};
+
+export const cardRect = (picture: TestPictureId) => {
+  const card = TEST_PICTURES[picture]().patches.find(({ kind }) => kind === 'card');
+  if (!card) throw new Error('no card in this picture');
+  return card.rect;
+};
+
+/** Opens a file by the button and waits until it is on the bench. */
+export const openFile = async (page: Page, name: string, buffer: Buffer) => {
+  await page.getByLabel('Frame file').setInputFiles({ name, mimeType: 'image/png', buffer });
+};
+
+/** Drags a patch over the picture's card, as a user would. */
+export const markCard = async (page: Page, picture: TestPictureId) => {
+  const box = await page.locator('.patches').boundingBox();
+  if (!box) throw new Error('no picture');
+  const { x, y, width, height } = cardRect(picture);
+  const at = (u: number, v: number) => [box.x + u * box.width, box.y + v * box.height] as const;
+  await page.mouse.move(...at(x + width * 0.2, y + height * 0.2));
+  await page.mouse.down();
+  await page.mouse.move(...at(x + width * 0.5, y + height * 0.5));
+  await page.mouse.move(...at(x + width * 0.8, y + height * 0.8));
+  await page.mouse.up();
+};
+
+/** How many pixels of a canvas are drawn on. */
+export const inked = (page: Page, selector: string) =>
+  page.locator(selector).evaluate((element) => {
+    const canvas = element as HTMLCanvasElement;
+    const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+    let count = 0;
+    for (let i = 3; i < data.length; i += 4) if (data[i] > 0) count += 1;
+    return count;
+  });
+
+/** A number that stands for what a canvas shows. */
+export const printOf = (page: Page, selector: string) =>
+  page.locator(selector).evaluate((element) => {
+    const canvas = element as HTMLCanvasElement;
+    const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+    let hash = 0;
+    for (let i = 0; i < data.length; i += 1) hash = (Math.imul(hash, 31) + data[i]) | 0;
+    return hash;
+  });

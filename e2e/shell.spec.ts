@@ -1,0 +1,152 @@
+import AxeBuilder from '@axe-core/playwright';
+import { cell, expect, test, visit } from './fixtures.ts';
+
+const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam`;
+const STEPS = ['kit', 'plan', 'judge', 'log', 'handoff'];
+
+test('every page is guarded: policy with a nonce, isolated, from this machine alone', async ({ page }) => {
+  const answer = await page.goto(at('plan'));
+  const headers = answer?.headers() ?? {};
+  expect(headers['content-security-policy']).toMatch(
+    /default-src 'self'.*script-src 'self' 'nonce-[^']+' 'strict-dynamic'/,
+  );
+  expect(headers['content-security-policy']).not.toContain('unsafe-eval');
+  expect(headers['cross-origin-embedder-policy']).toBe('require-corp');
+  expect(headers['x-powered-by']).toBeUndefined();
+  await page.locator('.set-card').waitFor();
+  expect(await page.evaluate(() => crossOriginIsolated)).toBe(true);
+  const fonts = await page.evaluate(async () => {
+    await document.fonts.ready;
+    return [...document.fonts].filter(({ status }) => status === 'loaded').map(({ family }) => family);
+  });
+  expect(fonts.join()).toContain('Atkinson Hyperlegible Next');
+  expect(fonts.join()).toContain('Atkinson Hyperlegible Mono');
+});
+
+test('moving the placement redraws ladder and card within one frame, with no word from a worker', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const post = Worker.prototype.postMessage;
+    (window as unknown as { posted: number }).posted = 0;
+    Worker.prototype.postMessage = function count(this: Worker, ...args: unknown[]) {
+      (window as unknown as { posted: number }).posted += 1;
+      return (post as (...a: unknown[]) => void).apply(this, args);
+    } as typeof post;
+  });
+  await visit(page, at('plan'));
+  const slider = page.getByRole('slider', { name: 'Placement of the card' });
+  await expect(slider).toHaveAttribute('aria-valuetext', '+1 stops');
+  await slider.focus();
+  const seen = await slider.evaluate(async (element) => {
+    const card = () => document.querySelector('.cell[data-cell="card"] .cell-value')?.textContent;
+    const read = () => ({
+      card: card(),
+      value: element.getAttribute('aria-valuetext'),
+      y: element.getAttribute('y'),
+    });
+    const before = read();
+    element.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+    await new Promise((resolve) => requestAnimationFrame(resolve));
+    return { before, after: read(), posted: (window as unknown as { posted: number }).posted };
+  });
+  expect(seen.before.card).toBe('49±2');
+  expect(seen.after.card).toBe('52±2');
+  expect(seen.after.value).toBe('+1 1/3 stops');
+  expect(Number(seen.after.y)).toBeLessThan(Number(seen.before.y));
+  expect(seen.posted).toBe(0);
+  await page.reload();
+  await expect(cell(page, 'card')).toHaveText('52±2');
+});
+
+test('the card on the ladder is dragged', async ({ page }) => {
+  await visit(page, at('plan'));
+  const handle = page.getByRole('slider', { name: 'Placement of the card' });
+  const box = await handle.boundingBox();
+  if (!box) throw new Error('no handle');
+  const stop = await page
+    .locator('.rung')
+    .evaluateAll((rungs) => rungs[1].getBoundingClientRect().top - rungs[0].getBoundingClientRect().top);
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + stop, { steps: 6 });
+  await page.mouse.up();
+  await expect(cell(page, 'placement')).toHaveText('0');
+  await page.keyboard.press('Control+z');
+  await expect(cell(page, 'placement')).toHaveText('+1');
+});
+
+test('everything is reached by keyboard', async ({ page }) => {
+  await visit(page, at('plan'));
+  for (const [key, path] of [
+    ['1', '/kit'],
+    ['3', '/judge'],
+    ['4', '/log'],
+    ['7', '/handoff'],
+    ['2', '/plan'],
+  ]) {
+    await page.keyboard.press(key);
+    await expect(page).toHaveURL(new RegExp(`${path}\\?shoot=salt-and-fire&setup=furnace-mouth`));
+  }
+  await page.keyboard.press('[');
+  await expect(cell(page, 'placement')).toHaveText('+2/3');
+  await page.locator('.cell[data-cell="iso"]').focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'ISO' })).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await expect(cell(page, 'iso')).toHaveText('1000');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.cell[data-cell="iso"]')).toBeFocused();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('b');
+  await expect(page.locator('html')).toHaveAttribute('data-surround', 'grey');
+});
+
+test('a shoot of one’s own starts filled in', async ({ page }) => {
+  await visit(page, at('plan'));
+  await page.locator('.chooser').click();
+  await page.getByLabel('New', { exact: true }).fill('Winter test');
+  await page.getByRole('button', { name: 'Add shoot' }).click();
+  await expect(page.locator('.chooser')).toContainText('Winter test');
+  await expect(page.locator('.chooser')).toContainText('First set-up');
+  await expect(cell(page, 'card')).toHaveText('41±2');
+  await page.reload();
+  await expect(page.locator('.chooser')).toContainText('Winter test');
+});
+
+for (const surround of ['dark', 'grey', 'daylight']) {
+  test(`no accessibility violation in the ${surround} surround`, async ({ page }) => {
+    await page.addInitScript((value) => localStorage.setItem('candelum-surround', value), surround);
+    for (const step of STEPS) {
+      await visit(page, at(step));
+      if (step === 'judge') await expect(page.locator('[data-verdict="card"]')).toBeVisible();
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa'])
+        .analyze();
+      expect(
+        violations.map(
+          ({ id, nodes }) => `${step} ${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
+        ),
+      ).toEqual([]);
+    }
+  });
+}
+
+for (const [width, height] of [
+  [768, 1024],
+  [390, 844],
+]) {
+  test(`usable at ${width} px: nothing runs off the side, card and ladder in sight`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    for (const step of STEPS) {
+      await visit(page, at(step));
+      await page.waitForTimeout(200);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, step).toBeLessThanOrEqual(width);
+      await expect(cell(page, 'card')).toBeInViewport();
+      await expect(page.locator('.ladder')).toBeInViewport();
+    }
+  });
+}
