@@ -137,6 +137,18 @@ export const openBook = (database: Database): Book => {
     return undefined;
   };
 
+  const patch: Book['patch'] = async (label, table, id, fields) => {
+    try {
+      const change = await patchRecord(database, table, id, fields);
+      if (!change) return false;
+      remember({ label, changes: [change as Change] });
+      return true;
+    } catch (error) {
+      store.setState({ problem: notSaved(label, error) });
+      return false;
+    }
+  };
+
   return Object.assign(store, {
     edit: async (edit: Edit) => {
       remember(edit);
@@ -145,17 +157,7 @@ export const openBook = (database: Database): Book => {
       offer();
       return false;
     },
-    patch: async (label, table, id, fields) => {
-      try {
-        const change = await patchRecord(database, table, id, fields);
-        if (!change) return false;
-        remember({ label, changes: [change as Change] });
-        return true;
-      } catch (error) {
-        store.setState({ problem: notSaved(label, error) });
-        return false;
-      }
-    },
+    patch,
     undo: () => step(done, undone, reversed),
     redo: () => step(undone, done, (edit) => edit),
     close: () => subscription.unsubscribe(),
