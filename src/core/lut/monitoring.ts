@@ -15,8 +15,8 @@ export type MonitoringTransform = {
 
 /** Display signal of an 18 % card, fraction of 100 %. Common practice, no source. */
 export const DISPLAY_GREY = 0.45;
-/** Display signal where the knee sets in. Our own choice. */
-const KNEE_SIGNAL = 0.8;
+/** Display signal where the knee sets in: a key side 1.2 over grey still lands at 65..70 %. Our own choice. */
+const KNEE_SIGNAL = 0.65;
 
 export type CompiledMonitoring = {
   /** R'G'B' signal fractions in, display signal 0..1 out (BT.709 primaries, for a BT.1886 display). */
@@ -27,7 +27,7 @@ export type CompiledMonitoring = {
   readonly neutral: (signal: number) => number;
 };
 
-/** BT.709 OETF set so that grey lands at 45 %, with a knee from 80 % that brings the clip to 100 %. */
+/** BT.709 OETF set so that grey lands at 45 %, with a knee from 65 % that brings the clip to 100 %. */
 const toneScale = (clipStops: number): TransferFunction => {
   const gain = TRANSFERS.bt709.decode(DISPLAY_GREY) / MIDDLE_GREY;
   const gained: TransferFunction = {

@@ -1,8 +1,12 @@
-import { CARD_TOLERANCE } from '../exposure/setCard.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
 import { codeToSignal } from '../signal/scale.ts';
-import { printStops, printStopsDecimal } from '../units.ts';
+import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { openOrClose, where } from './wording.ts';
+
+/** How far off, in thirds; decimals where a third would read as nothing. */
+const printOffset = (offset: number): string =>
+  toThird(offset) === 0 ? printStopsDecimal(offset) : printStops(offset);
 
 /** Where the marked card lies, in stops over grey, and how far from the plan; undefined without a card patch. */
 export const cardReading = ({ measurement, numbers, placement }: VerdictInput) => {
@@ -36,7 +40,7 @@ export const cardPlacement = {
           : offset < 0
             ? 'Card under the plan'
             : 'Card over the plan',
-      figure: printStopsDecimal(stops),
+      figure: clipped || holds ? printStopsDecimal(stops) : printOffset(offset),
       advice: clipped
         ? 'It reads at clip: close until it moves, then measure again.'
         : holds
@@ -60,32 +64,46 @@ export const cardPlacement = {
   },
 } as const satisfies VerdictRule;
 
+/** Every marked face against its own plan. */
+const skinReadings = ({ measurement, numbers }: VerdictInput) =>
+  measurement.patches.flatMap((reading) => {
+    const planned = numbers.skin.find(({ subject }) => subject.id === reading.patch.subjectId);
+    if (reading.patch.kind !== 'skin' || !planned) return [];
+    const stops = numbers.profile.stopsAt(codeToSignal(reading.luma, measurement.coding));
+    return [{ reading, planned, stops, offset: stops - planned.stops }];
+  });
+
 export const skinPlacement = {
   id: 'skin',
   name: 'Skin placement',
-  threshold: 'Within 1/3 stop of the subject’s own offset.',
-  judge: ({ measurement, numbers }) => {
-    const reading = measurement.patches.find(({ patch }) => patch.kind === 'skin');
-    const planned = numbers.skin.find(({ subject }) => subject.id === reading?.patch.subjectId);
-    if (!reading || !planned) return undefined;
-    const signal = codeToSignal(reading.luma, measurement.coding);
-    const stops = numbers.profile.stopsAt(signal);
-    const offset = stops - planned.stops;
-    const holds = Math.abs(offset) <= 1 / 3;
+  threshold: 'Within 1/3 stop of the subject’s own offset; the face that is furthest off is named.',
+  judge: (input) => {
+    const faces = skinReadings(input);
+    if (faces.length === 0) return undefined;
+    const { reading, planned, stops, offset } = faces.reduce((worst, face) =>
+      Math.abs(face.offset) > Math.abs(worst.offset) ? face : worst,
+    );
+    const holds = Math.abs(offset) <= SKIN_TOLERANCE;
+    const words = `${planned.subject.name}: ${printStopsDecimal(stops)}, planned ${printStopsDecimal(planned.stops)}.`;
     return {
       state: holds ? 'holds' : 'watch',
       title: holds ? 'Skin where planned' : offset < 0 ? 'Skin a little under' : 'Skin a little over',
-      figure: printStopsDecimal(stops),
-      advice: `${planned.subject.name}: planned ${printStopsDecimal(planned.stops)}. ${holds ? 'Leave it.' : `${openOrClose(offset)}, or move the light.`}`,
+      figure: holds ? printStopsDecimal(stops) : printOffset(offset),
+      advice: `${words} ${holds ? 'Leave it.' : `${openOrClose(offset)}, or move the light.`}`,
       place: reading.patch.rect,
-      arithmetic: [
-        { label: 'mean luma of the patch', value: `code ${reading.luma.toFixed(1)}` },
-        { label: 'through the profile', value: `${printStopsDecimal(stops, 2)} stops over grey` },
-        {
-          label: 'plan',
-          value: `placement ${printStops(planned.stops - planned.subject.skinOffset)} + own offset ${printStopsDecimal(planned.subject.skinOffset)}`,
-        },
-      ],
+      arithmetic: faces.flatMap((face) => {
+        const { name, skinOffset } = face.planned.subject;
+        return [
+          {
+            label: `${name}, mean luma`,
+            value: `code ${face.reading.luma.toFixed(1)} (σ ${face.reading.sd.toFixed(1)})`,
+          },
+          {
+            label: `${name}, through the profile minus plan`,
+            value: `${printStopsDecimal(face.stops, 2)} − (${printStops(input.placement)} + own ${printStopsDecimal(skinOffset)}) = ${printStopsDecimal(face.offset, 2)}`,
+          },
+        ];
+      }),
     };
   },
 } as const satisfies VerdictRule;

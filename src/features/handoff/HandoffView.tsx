@@ -108,7 +108,7 @@ const CubePanel = () => {
       </div>
       <p className="quiet">
         {CUBE_SCALES[scale].says} Between lattice points read it tetrahedrally: worst on the grey axis{' '}
-        <span className="num">{file.worstCodes.toFixed(1)}</span> of 1023.
+        {file.worstCodes.toFixed(1)} of 1023.
       </p>
       <div className="exports">
         <button

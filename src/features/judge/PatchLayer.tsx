@@ -31,6 +31,7 @@ const between = ([x0, y0]: readonly [number, number], [x1, y1]: readonly [number
 export const PatchLayer = ({
   width,
   height,
+  scale,
   patches,
   labels,
   tool,
@@ -40,6 +41,8 @@ export const PatchLayer = ({
 }: {
   width: number;
   height: number;
+  /** Screen pixels a picture pixel, so that labels keep their size. */
+  scale: number;
   patches: readonly Patch[];
   labels: Readonly<Record<string, string>>;
   tool: Tool;
@@ -93,7 +96,7 @@ export const PatchLayer = ({
     if (event.key === 'Delete' || event.key === 'Backspace') onRemove(patch.id);
   };
   const shown = [...patches.filter(({ id }) => id !== live?.id), ...(live ? [live] : [])];
-  const unit = width / 960;
+  const unit = 1 / scale;
   return (
     <svg
       ref={svg}
@@ -128,11 +131,11 @@ export const PatchLayer = ({
             <rect
               className="patch-label-back"
               x="-1"
-              y="-19"
-              width={(labels[patch.id] ?? patch.id).length * 8.6 + 10}
-              height="22"
+              y="-16"
+              width={(labels[patch.id] ?? patch.id).length * 7.2 + 8}
+              height="19"
             />
-            <text className="patch-label" x="4" y="-3">
+            <text className="patch-label" x="3" y="-2">
               {labels[patch.id] ?? patch.id}
             </text>
           </g>

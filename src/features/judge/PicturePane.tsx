@@ -236,6 +236,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
             <PatchLayer
               width={frame.info.width}
               height={frame.info.height}
+              scale={shownScale}
               patches={bench.patches}
               labels={labels}
               tool={tool}
@@ -269,7 +270,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
       </div>
       <footer className="panel-foot">
         <button type="button" className="btn btn-sm btn-outline-secondary" onClick={open}>
-          Open a frame
+          Open frame
         </button>
         <DemoList />
         {frame && (

@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { spreadLabels } from '#ui/ladder/ladderModel.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -57,10 +58,15 @@ export const WaveformPane = () => {
   const { canvas, problem, painted } = usePixels(ask);
   const y = scaleLinear([axis.range[0], axis.range[1]], [height, 0]);
   const onAxis = (stops: number) => y(scope === 'stops' ? stops : 100 * numbers.profile.signalAt(stops));
-  const targets = [
+  const marks = [
     { name: `card ${printStops(selection.plan.placement)}`, stops: selection.plan.placement },
     ...numbers.skin.map(({ subject, stops }) => ({ name: subject.name, stops })),
   ];
+  const heights = spreadLabels(
+    marks.map(({ stops }) => onAxis(stops) - 4),
+    14,
+  );
+  const targets = marks.map((mark, i) => ({ ...mark, label: heights[i] }));
   return (
     <Panel
       className="waveform"
@@ -102,10 +108,10 @@ export const WaveformPane = () => {
               <text className="wave-clip-name" x={LEFT + 4} y={onAxis(numbers.clipStops) - 4}>
                 clip
               </text>
-              {targets.map(({ name, stops }) => (
+              {targets.map(({ name, stops, label }) => (
                 <g key={name} className="wave-target">
                   <line x1={LEFT} x2={width} y1={onAxis(stops)} y2={onAxis(stops)} />
-                  <text x={width - 6} y={onAxis(stops) - 4} textAnchor="end">
+                  <text x={width - 6} y={label} textAnchor="end">
                     {name}
                   </text>
                 </g>

@@ -42,7 +42,7 @@ const Take = ({ take }: { take: TakeRecord }) => {
             {card.cameraName} · {printWhen(take.loggedAt)}
           </span>
         </p>
-        <p className="num take-card">{cardLine(take)}</p>
+        <p className="take-card">{cardLine(take)}</p>
         <p className="quiet">
           Card {card.cardZebra} · warn {card.warningZebra} · {foundLine(take)}
         </p>

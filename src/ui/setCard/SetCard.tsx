@@ -117,8 +117,8 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
 
 /** What to dial in, along the top of every screen. */
 export const SetCard = () => {
-  const { selection, numbers } = useBench();
-  const input = { selection, numbers };
+  const { selection, numbers, bench } = useBench();
+  const input = { selection, numbers, draftName: bench.draft?.name };
   return (
     <header className="set-card" aria-label="Set card">
       <Chooser />

@@ -65,7 +65,7 @@ export const CELLS: readonly Cell[] = [
   {
     id: 'profile',
     label: 'Profile',
-    print: ({ selection }) => selection.profile.name,
+    print: ({ selection, draftName }) => (draftName === undefined ? selection.profile.name : `${draftName}…`),
     owns: ['profileId'],
     editor: {
       kind: 'pick',

@@ -29,7 +29,12 @@ const lightLines = ({ selection, numbers }: CellInput) => {
   ];
 };
 
-export type CellInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
+export type CellInput = {
+  readonly selection: Selection;
+  readonly numbers: SetCardNumbers;
+  /** Name of a profile that is being solved and stands in for the plan's. */
+  readonly draftName?: string;
+};
 
 const wants = ({ numbers }: CellInput) => `The card wants ${printLight(numbers.illuminance)}${THIN}lx.`;
 

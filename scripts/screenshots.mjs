@@ -1,0 +1,69 @@
+// npm run shots: one picture of each main view from the demo, into docs/screenshots. Needs a build.
+import { chromium } from '@playwright/test';
+import { build, freePort, installPackages, nodeIsNew, say, startServer } from './ground.mjs';
+
+nodeIsNew();
+installPackages();
+build();
+const { server, address } = await startServer(await freePort(3300), { quietly: true });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const on = (step, setup, camera, rest = '') =>
+  `${address}/${step}?shoot=salt-and-fire&setup=${setup}&camera=${camera}${rest}`;
+const visit = async (url, ready = '.set-card') => {
+  await page.goto(url);
+  await page.locator(ready).first().waitFor();
+  await page.waitForTimeout(900);
+};
+const shoot = async (name) => {
+  await page.mouse.move(1062, 790);
+  await page.waitForTimeout(200);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  say(`docs/screenshots/${name}.png`);
+};
+const logTake = async (setup, camera, notes, circled) => {
+  await visit(on('judge', setup, camera), '[data-verdict="forecast"]');
+  await page.keyboard.press('l');
+  await page.getByText(/Take \d+ logged/).waitFor();
+  await visit(on('log', setup, camera), '.take');
+  const newest = page.locator('.take').first();
+  await newest.locator('textarea').fill(notes);
+  if (circled) await newest.getByLabel(/Circle take/).click();
+  await page.waitForTimeout(700);
+};
+
+await visit(on('plan', 'furnace-mouth', 'a-cam'));
+await shoot('plan');
+await visit(on('judge', 'furnace-mouth', 'a-cam'), '[data-verdict="forecast"]');
+await shoot('judge');
+await visit(
+  on('judge', 'bench-interview', 'a-cam', '&view=stops&contours=true&scope=percent'),
+  '[data-verdict="forecast"]',
+);
+await page.locator('[data-verdict="card"] button').click();
+await page.waitForTimeout(400);
+await shoot('judge-stops');
+
+await logTake('bench-interview', 'a-cam', 'First look, window still half covered.', false);
+await logTake('packing-yard', 'b-cam', 'Crates hold, sun may go.', true);
+await logTake('furnace-mouth', 'a-cam', 'Gather turned twice. Door half shut for the next.', true);
+await page.keyboard.press('Escape');
+await visit(on('log', 'furnace-mouth', 'a-cam'), '.take img');
+await shoot('log');
+await visit(on('handoff', 'furnace-mouth', 'a-cam'), '.pocket');
+await shoot('handoff');
+
+await visit(on('kit', 'furnace-mouth', 'a-cam'));
+await page.getByLabel('Name').fill('Paper log');
+await page.getByLabel('18 %', { exact: true }).fill('39');
+await page.getByLabel('90 %', { exact: true }).fill('59.4');
+await page.getByLabel('clip', { exact: true }).fill('92.4');
+await page.waitForTimeout(400);
+await shoot('kit');
+
+await browser.close();
+server.kill();
+process.exit(0);
