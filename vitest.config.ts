@@ -1,5 +1,10 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  test: { include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'], environment: 'node', testTimeout: 30_000 },
+  test: {
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    environment: 'node',
+    setupFiles: ['vitest.setup.ts'],
+    testTimeout: 30_000,
+  },
 });
