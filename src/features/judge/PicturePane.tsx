@@ -35,7 +35,7 @@ const DemoList = () => {
       onChange={(event) => open(event.target.value as (typeof DEMO_FRAME_IDS)[number])}
     >
       <option value="" disabled>
-        Demo frames
+        Demos
       </option>
       {DEMO_FRAME_IDS.map((id) => (
         <option key={id} value={id}>
@@ -269,8 +269,13 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
         {isDragActive && <div className="drop-hint">Drop to open</div>}
       </div>
       <footer className="panel-foot">
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={open}>
-          Open frame
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          title="Open a frame from disk (O)"
+          onClick={open}
+        >
+          Open
         </button>
         <DemoList />
         {frame && (
