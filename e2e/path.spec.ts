@@ -61,9 +61,10 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await setCell(page, 'iris', 'f/2.8');
     await setCell(page, 'nd', '0.3  1 stop');
     await page.locator('.cell[data-cell="kelvin"]').click();
-    await page.locator('.cell-popover').getByLabel('White bal.').fill('5200');
+    await page.locator('.cell-popover').getByRole('textbox', { name: 'White bal.' }).fill('5200');
+    await page.locator('.cell-popover').getByRole('button', { name: 'Tint less' }).click();
     await page.keyboard.press('Escape');
-    await expect(cell(page, 'kelvin')).toHaveText('5200 K');
+    await expect(cell(page, 'kelvin')).toHaveText('5200 K −1');
     await page.locator('.placements').getByRole('button', { name: '+1', exact: true }).click();
     await expect(cell(page, 'card')).toHaveText('49±2');
     await expect(cell(page, 'skin')).toHaveText('60 / 51');

@@ -4,10 +4,8 @@ import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { tetrahedral } from '#core/lut/lattice.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
 import { signalToCode } from '#core/signal/scale.ts';
-import type { BookRecords } from '#store/book.ts';
-import { demoRecords } from '#store/demo.ts';
+import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { sampleTake } from '#store/fixtures/sampleTake.ts';
-import { resolveSelection, type Selection } from '#store/selection.ts';
 import { cubeOf } from './handoff/cubeExport.ts';
 import { cardBands } from './judge/zebraBands.ts';
 import { fieldsFrom, rescaled, saveProfile, solveFields } from './kit/anchorForm.ts';
@@ -15,21 +13,7 @@ import { bandPoints, curvePoints, readingRows } from './kit/curveModel.ts';
 import { cardLine, foundLine, removeTake } from './log/logModel.ts';
 import { placementRows } from './plan/placementRows.ts';
 
-const records = demoRecords();
-const map = <T extends { id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
-const book: BookRecords = {
-  shoots: map(records.shoots),
-  setups: map(records.setups),
-  cameras: map(records.cameras),
-  profiles: map(records.profiles),
-  subjects: map(records.subjects),
-  plans: map(records.plans),
-};
-const select = (setup: string, camera: string): Selection => {
-  const selection = resolveSelection(book, { shoot: 'salt-and-fire', setup, camera });
-  if (!selection) throw new Error('nothing selected');
-  return selection;
-};
+const select = demoSelection;
 const coding = { bitDepth: 10, range: 'legal' } as const;
 
 describe('kit', () => {

@@ -5,6 +5,10 @@ export const THIN = '\u2009';
 
 export const printKelvin = (kelvin: number): string => `${kelvin}${THIN}K`;
 
+/** Behind the Kelvin number, where it is not neutral: ` +2`. */
+export const printTint = (tint: number): string =>
+  tint === 0 ? '' : ` ${tint > 0 ? '+' : '−'}${Math.abs(tint)}`;
+
 export const printNd = (ndStops: number): string =>
   ndStops === 0 ? 'none' : `${(ndStops * 0.301).toFixed(1)}`;
 

@@ -4,8 +4,7 @@ import { ARCHETYPES } from '#core/profile/index.ts';
 import { stopsDistribution } from '#core/scopes/distribution.ts';
 import { demoCameras } from '#store/demoCameras.ts';
 import { demoRecords } from '#store/demo.ts';
-import { resolveSelection, type Selection } from '#store/selection.ts';
-import type { BookRecords } from '#store/book.ts';
+import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { cardNumbersOf } from './bench/benchModel.ts';
 import { halfStops } from './bench/logTake.ts';
 import { demoPatches } from './bench/session.ts';
@@ -17,23 +16,7 @@ import { REASONS, type CellId } from './setCard/reasons.ts';
 import { KEYMAP } from './shell/keymap.ts';
 import { STEPS } from './shell/steps.ts';
 
-const book = (): BookRecords => {
-  const records = demoRecords();
-  const map = <T extends { id: string }>(rows: readonly T[]) => new Map(rows.map((row) => [row.id, row]));
-  return {
-    shoots: map(records.shoots),
-    setups: map(records.setups),
-    cameras: map(records.cameras),
-    profiles: map(records.profiles),
-    subjects: map(records.subjects),
-    plans: map(records.plans),
-  };
-};
-const select = (setup: string, camera: string): Selection => {
-  const selection = resolveSelection(book(), { shoot: 'salt-and-fire', setup, camera });
-  if (!selection) throw new Error('nothing selected');
-  return selection;
-};
+const select = demoSelection;
 const cardOf = (setup: string, camera: string) => {
   const selection = select(setup, camera);
   return { selection, numbers: cardNumbersOf(selection) };
@@ -110,11 +93,11 @@ describe('set card', () => {
     const input = cardOf('furnace-mouth', 'a-cam');
     for (const { editor } of CELLS) {
       if (editor.kind !== 'pick') continue;
-      for (const { value } of editor.choices(input, book())) {
+      for (const { value } of editor.choices(input, demoBook())) {
         const plan = { ...input.selection.plan, ...editor.fields(value, input) };
         expect(editor.current(plan)).toBe(value);
       }
-      const choices = editor.choices(input, book()).map(({ value }) => value);
+      const choices = editor.choices(input, demoBook()).map(({ value }) => value);
       expect(choices).toContain(editor.current(input.selection.plan));
     }
   });

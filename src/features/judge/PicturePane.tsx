@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Rect } from '#core/frame/frame.ts';
 import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
@@ -11,6 +11,7 @@ import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { useSize } from '#ui/parts/useSize.ts';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useKey } from '#ui/shell/useKey.ts';
 import { PatchLayer, type Tool } from './PatchLayer.tsx';
@@ -112,18 +113,6 @@ const usePatchLabels = (tools: readonly Tool[]): Readonly<Record<string, string>
   }, [bench.measurement, numbers, tools]);
 };
 
-const useFit = () => {
-  const box = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 640, height: 360 });
-  useEffect(() => {
-    if (!box.current) return undefined;
-    const watch = new ResizeObserver(([entry]) => setSize(entry.contentRect));
-    watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
-  return [box, size] as const;
-};
-
 /** The frame with zebras, false colour, contours and patches; open by button, drop, or from the demo. */
 export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const { bench, session, selection, numbers } = useBench();
@@ -134,7 +123,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const [toolId, setToolId] = useState('card');
   const tool = tools.find(({ id }) => id === toolId) ?? tools[0];
   const labels = usePatchLabels(tools);
-  const [box, fitBox] = useFit();
+  const [box, fitBox] = useSize({ width: 640, height: 360 });
 
   const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
     noClick: true,

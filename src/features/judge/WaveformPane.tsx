@@ -1,12 +1,13 @@
 'use client';
 
 import { scaleLinear } from 'd3';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { spreadLabels } from '#ui/ladder/ladderModel.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { useSize } from '#ui/parts/useSize.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { useJudgeView } from './useJudgeView.ts';
 import { usePixels } from './usePixels.ts';
@@ -24,25 +25,13 @@ const scales = [
   { id: 'stops', name: 'stops', says: 'Stops from middle grey, through the profile' },
 ] as const;
 
-const useWidth = () => {
-  const box = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 600, height: 220 });
-  useEffect(() => {
-    if (!box.current) return undefined;
-    const watch = new ResizeObserver(([entry]) => setSize(entry.contentRect));
-    watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
-  return [box, size] as const;
-};
-
 const LEFT = 34;
 
 /** Luma waveform, in % of signal or in stops, each level in the colour of its stop. */
 export const WaveformPane = () => {
   const { bench, session, selection, numbers } = useBench();
   const [{ scope }, setLook] = useJudgeView();
-  const [box, { width, height }] = useWidth();
+  const [box, { width, height }] = useSize({ width: 600, height: 220 });
   const axis = AXES[scope];
   const serial = bench.frame?.serial;
   const profile = bench.draft?.data ?? selection.profile.data;

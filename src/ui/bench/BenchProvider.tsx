@@ -1,7 +1,15 @@
 'use client';
 
 import { parseAsString, useQueryStates } from 'nuqs';
-import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  use,
+  useCallback,
+  useEffect,
+  useMemo,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import { useStore } from 'zustand';
 import { startJudge } from '#workers/judge/client.ts';
 import { openBook, type Book, type BookState } from '#store/book.ts';
@@ -39,22 +47,23 @@ export const useBench = (): Bench => {
   return bench;
 };
 
-const useOpened = (): Opened | undefined => {
-  const [opened, setOpened] = useState<Opened>();
-  useEffect(() => {
+let opened: Opened | undefined;
+
+/** Opens records, worker and session once for this tab. */
+const openOnce = (): Opened => {
+  if (!opened) {
     const database = new Database();
-    const book = openBook(database);
-    const session = createSession(startJudge());
-    // Opening is a one-time effect of this browser tab; nothing is derived from it before.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setOpened({ database, book, session });
-    return () => {
-      book.close();
-      database.close();
-    };
-  }, []);
+    opened = { database, book: openBook(database), session: createSession(startJudge()) };
+  }
   return opened;
 };
+
+const never = () => () => undefined;
+const onServer = () => undefined;
+
+/** undefined on the server and while the page wakes up. */
+const useOpened = (): Opened | undefined =>
+  useSyncExternalStore<Opened | undefined>(never, openOnce, onServer);
 
 const urlKeys = { shoot: parseAsString, setup: parseAsString, camera: parseAsString };
 

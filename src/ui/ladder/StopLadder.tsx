@@ -1,38 +1,24 @@
 'use client';
 
 import { scaleLinear } from 'd3';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { rampColour } from '#core/scopes/ramp.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
+import { useSize } from '../parts/useSize.ts';
 import { LADDER_RANGE, ladderMarks, ladderRungs, nudged, spreadLabels } from './ladderModel.ts';
 
 /** Below this width the readings go and the marks stay. */
 const NARROW = 150;
 const PAD = { top: 10, bottom: 14 } as const;
 
-const useSize = () => {
-  const box = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 208, height: 640 });
-  useEffect(() => {
-    if (!box.current) return undefined;
-    const watch = new ResizeObserver(([entry]) =>
-      setSize({
-        width: Math.max(80, entry.contentRect.width),
-        height: Math.max(300, entry.contentRect.height),
-      }),
-    );
-    watch.observe(box.current);
-    return () => watch.disconnect();
-  }, []);
-  return [box, size] as const;
-};
-
 /** Where everything lies, in stops from middle grey. The card's arrow is a slider: drag it, or arrow keys by thirds. */
 export const StopLadder = () => {
   const { selection, numbers, distribution, editPlan, bench } = useBench();
-  const [box, { width, height }] = useSize();
+  const [box, size] = useSize({ width: 208, height: 640 });
+  const width = Math.max(80, size.width);
+  const height = Math.max(300, size.height);
   const narrow = width < NARROW;
   const BAR = narrow ? { left: 34, right: width - 8 } : { left: 48, right: width - 56 };
   const [hover, setHover] = useState<number>();

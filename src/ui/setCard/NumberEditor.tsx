@@ -2,6 +2,8 @@
 
 import { useState } from 'react';
 
+const typedText = (text: string) => text.replace(',', '.').replace('\u2212', '-');
+
 /** A typed number with steps; a number out of range is said, and what was there stays. */
 export const NumberEditor = ({
   label,
@@ -10,6 +12,7 @@ export const NumberEditor = ({
   min,
   max,
   step,
+  first,
   onSet,
 }: {
   label: string;
@@ -18,10 +21,12 @@ export const NumberEditor = ({
   min: number;
   max: number;
   step: number;
+  /** Takes the focus when the editor opens. */
+  first: boolean;
   onSet: (value: number) => void;
 }) => {
   const [text, setText] = useState(String(value));
-  const typed = Number(text.replace(',', '.'));
+  const typed = Number(typedText(text));
   const wrong = text.trim() === '' || !Number.isFinite(typed) || typed < min || typed > max;
   const set = (next: number) => {
     const held = Math.min(max, Math.max(min, next));
@@ -31,10 +36,11 @@ export const NumberEditor = ({
   return (
     <div className="number-editor">
       <div className="input-group">
+        <span className="input-group-text number-label">{label}</span>
         <button
           type="button"
           className="btn btn-outline-secondary"
-          aria-label="less"
+          aria-label={`${label} less`}
           onClick={() => set(value - step)}
         >
           −
@@ -44,10 +50,10 @@ export const NumberEditor = ({
           aria-label={label}
           inputMode="decimal"
           value={text}
-          autoFocus
+          autoFocus={first}
           onChange={(event) => {
             setText(event.target.value);
-            const next = Number(event.target.value.replace(',', '.'));
+            const next = Number(typedText(event.target.value));
             if (event.target.value.trim() !== '' && next >= min && next <= max)
               onSet(Math.round(next / step) * step);
           }}
@@ -56,11 +62,10 @@ export const NumberEditor = ({
             if (event.key === 'ArrowDown') set(value - step);
           }}
         />
-        <span className="input-group-text">{unit}</span>
         <button
           type="button"
           className="btn btn-outline-secondary"
-          aria-label="more"
+          aria-label={`${label} more`}
           onClick={() => set(value + step)}
         >
           +
@@ -69,7 +74,7 @@ export const NumberEditor = ({
       <p className={wrong ? 'field-error' : 'quiet small mb-0'}>
         {wrong
           ? `Type ${min} to ${max} ${unit}; ${value} ${unit} stays.`
-          : `This camera: ${min} to ${max} ${unit} by ${step}.`}
+          : `${min} to ${max} by ${step}, ${unit}`}
       </p>
     </div>
   );

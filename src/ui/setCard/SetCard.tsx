@@ -18,15 +18,18 @@ const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   const { plan } = input.selection;
   if (editor.kind === 'computed') return null;
   if (editor.kind === 'number') {
-    return (
+    const numbers = [{ ...editor, label }, ...(cell.also ? [cell.also] : [])];
+    return numbers.map((number, i) => (
       <NumberEditor
-        label={label}
-        unit={editor.unit}
-        value={editor.current(plan)}
-        {...editor.limits(input)}
-        onSet={(value) => editPlan(`${label} ${value}`, editor.fields(value))}
+        key={number.label}
+        label={number.label}
+        unit={number.unit}
+        value={number.current(plan)}
+        first={i === 0}
+        {...number.limits(input)}
+        onSet={(value) => editPlan(`${number.label} ${value}`, number.fields(value))}
       />
-    );
+    ));
   }
   const choices = editor.choices(input, records);
   return (

@@ -6,7 +6,7 @@ import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import { printStops } from '#core/units.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { BookRecords } from '#store/book.ts';
-import { printKelvin, printNd, printPull } from '../format.ts';
+import { printKelvin, printNd, printPull, printTint } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
 import type { CellId, CellInput } from './reasons.ts';
 
@@ -38,6 +38,8 @@ export type Cell = {
   readonly label: string;
   readonly print: (input: CellInput) => string;
   readonly editor: CellEditor;
+  /** A second number that belongs to the same cell. */
+  readonly also?: Extract<CellEditor, { kind: 'number' }> & { readonly label: string };
   /** Plan fields that, differing from the default, show the notch. */
   readonly owns: readonly (keyof PlanRecord)[];
   readonly aim?: boolean;
@@ -94,7 +96,7 @@ export const CELLS: readonly Cell[] = [
   {
     id: 'kelvin',
     label: 'White bal.',
-    print: ({ selection }) => printKelvin(selection.plan.kelvin),
+    print: ({ selection: { plan } }) => `${printKelvin(plan.kelvin)}${printTint(plan.tint)}`,
     owns: ['kelvin', 'tint'],
     editor: {
       kind: 'number',
@@ -106,6 +108,14 @@ export const CELLS: readonly Cell[] = [
       }),
       current: (plan) => plan.kelvin,
       fields: (kelvin) => ({ kelvin }),
+    },
+    also: {
+      kind: 'number',
+      label: 'Tint',
+      unit: 'green +, magenta −',
+      limits: () => ({ min: -50, max: 50, step: 1 }),
+      current: (plan) => plan.tint,
+      fields: (tint) => ({ tint }),
     },
   },
   {
