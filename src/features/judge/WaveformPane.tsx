@@ -94,7 +94,11 @@ export const WaveformPane = () => {
                 y1={onAxis(numbers.clipStops)}
                 y2={onAxis(numbers.clipStops)}
               />
-              <text className="wave-clip-name" x={LEFT + 4} y={onAxis(numbers.clipStops) - 4}>
+              <text
+                className="wave-clip-name"
+                x={LEFT + 4}
+                y={onAxis(numbers.clipStops) + (onAxis(numbers.clipStops) < 16 ? 14 : -4)}
+              >
                 clip
               </text>
               {targets.map(({ name, stops, label }) => (

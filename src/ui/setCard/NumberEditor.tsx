@@ -2,6 +2,8 @@
 
 import { useState } from 'react';
 
+const printStep = (value: number) => `${value}`.replace('-', '\u2212');
+
 const typedText = (text: string) => text.replace(',', '.').replace('\u2212', '-');
 
 /** A typed number with steps; a number out of range is said, and what was there stays. */
@@ -74,7 +76,7 @@ export const NumberEditor = ({
       <p className={wrong ? 'field-error' : 'quiet small mb-0'}>
         {wrong
           ? `Type ${min} to ${max} ${unit}; ${value} ${unit} stays.`
-          : `${min} to ${max} by ${step}, ${unit}`}
+          : `${printStep(min)} to ${max} by ${step}, ${unit}`}
       </p>
     </div>
   );
