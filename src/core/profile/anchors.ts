@@ -1,24 +1,22 @@
 import { failure, success, type Failure, type Result } from '../result.ts';
 import { codeToSignal, maxCode, SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
-import { stopsToReflectance } from '../units.ts';
-import type { Anchor } from './types.ts';
+import { printStops, stopsToReflectance } from '../units.ts';
+import type { Anchor, CurveReading } from './types.ts';
 
 /** Reflectance the three printed anchors stand for. */
 export const ANCHOR_REFLECTANCE = { black: 0, grey: 0.18, white: 0.9 } as const;
 
 export const ANCHOR_NAMES = { black: '0 %', grey: '18 %', white: '90 %', clip: 'clip' } as const;
 
-/** A point the curve must pass, with how exactly it is known. */
-export type AnchorPoint = {
-  readonly id: Anchor['id'];
-  readonly reflectance: number;
-  readonly signal: number;
-  /** Standard deviation in signal fraction. */
-  readonly sigma: number;
-};
+/** What an anchor is called in sentences. */
+export const anchorName = ({ id, stops }: Pick<Anchor, 'id' | 'stops'>): string =>
+  id === 'extra' ? `the reading at ${printStops(stops ?? 0)}` : ANCHOR_NAMES[id];
 
-// A number printed to the whole percent is off by at most half a percent: 0.5 / sqrt(3).
-const PRINTED_SIGMA = 0.005 / Math.sqrt(3);
+/** An anchor as a point of the curve. */
+export type AnchorPoint = CurveReading & { readonly id: Anchor['id']; readonly name: string };
+
+/** A number read or printed to the whole percent is off by at most half a percent: 0.5 / sqrt(3). */
+export const PRINTED_SIGMA = 0.005 / Math.sqrt(3);
 // Where a maker puts "clip" is a matter of wording; it is trusted less. Our own choice.
 const CLIP_SIGMA = 0.01;
 
@@ -33,7 +31,7 @@ const bounds = (scale: ScaleId, coding: Coding): readonly [number, number] =>
 
 const outOfScale = (anchor: Anchor, scale: ScaleId, coding: Coding): Failure | undefined => {
   const [low, high] = bounds(scale, coding);
-  const name = ANCHOR_NAMES[anchor.id];
+  const name = anchorName(anchor);
   if (!Number.isFinite(anchor.reading)) return failure(name, `Type a number for ${name}.`);
   // The top code is called 109.5 %, which is itself rounded up.
   if (anchor.reading >= low - ROUNDING && anchor.reading <= high + ROUNDING) return undefined;
@@ -46,25 +44,45 @@ const outOfScale = (anchor: Anchor, scale: ScaleId, coding: Coding): Failure | u
 const notIncreasing = (points: readonly AnchorPoint[]): Failure | undefined => {
   for (let i = 1; i < points.length; i += 1) {
     const [before, here] = [points[i - 1], points[i]];
-    const names = `${ANCHOR_NAMES[before.id]} and ${ANCHOR_NAMES[here.id]}`;
     if (here.signal === before.signal) {
-      return failure(ANCHOR_NAMES[here.id], `${names} have the same reading: a curve needs different ones.`);
+      return failure(
+        here.name,
+        `${before.name} and ${here.name} have the same reading: a curve needs different ones.`,
+      );
     }
     if (here.signal < before.signal) {
       return failure(
-        ANCHOR_NAMES[here.id],
-        `${ANCHOR_NAMES[here.id]} reads lower than ${ANCHOR_NAMES[before.id]}: readings must rise from 0 % to clip.`,
+        here.name,
+        `${here.name} reads lower than ${before.name}: readings must rise from 0 % to clip.`,
       );
     }
     if (here.reflectance <= before.reflectance) {
       return failure(
-        'clip',
-        'Clip lies under 90 % white (+2 1/3 stops): type its stops over grey, or leave them empty.',
+        here.name,
+        here.id === 'clip'
+          ? 'Clip lies under 90 % white (+2 1/3 stops): type its stops over grey, or leave them empty.'
+          : `${here.name} and ${before.name} are the same tone: leave one out.`,
       );
     }
   }
   return undefined;
 };
+
+const reflectanceOf = ({ id, stops }: Anchor): number => {
+  if (id === 'extra') return stopsToReflectance(stops ?? 0);
+  if (id === 'clip') return stops === undefined ? Infinity : stopsToReflectance(stops);
+  return ANCHOR_REFLECTANCE[id];
+};
+
+const toPoint = (anchor: Anchor, scale: ScaleId, coding: Coding): AnchorPoint => ({
+  id: anchor.id,
+  name: anchorName(anchor),
+  reflectance: reflectanceOf(anchor),
+  signal: SCALES[scale].toSignal(anchor.reading, coding),
+  sigma: anchor.id === 'clip' ? CLIP_SIGMA : PRINTED_SIGMA,
+});
+
+const NEEDED = ['black', 'grey', 'white'] as const;
 
 /**
  * What was typed as points (reflectance, signal fraction), in rising order, checked.
@@ -80,37 +98,26 @@ export const readAnchors = (
   readonly clipSignal?: number;
   readonly clipStops?: number;
 }> => {
-  const order = ['black', 'grey', 'white', 'clip'] as const;
-  const sorted = order.flatMap((id) => anchors.filter((anchor) => anchor.id === id));
-  for (const anchor of sorted) {
+  const missing = NEEDED.find((id) => !anchors.some((anchor) => anchor.id === id));
+  if (missing) {
+    const name = ANCHOR_NAMES[missing];
+    return failure(name, `${name} is missing: a curve needs 0 %, 18 % and 90 %.`);
+  }
+  for (const anchor of anchors) {
     const wrong = outOfScale(anchor, scale, coding);
     if (wrong) return wrong;
   }
-  const missing = (['black', 'grey', 'white'] as const).find(
-    (id) => !sorted.some((anchor) => anchor.id === id),
-  );
-  if (missing)
-    return failure(
-      ANCHOR_NAMES[missing],
-      `${ANCHOR_NAMES[missing]} is missing: a curve needs 0 %, 18 % and 90 %.`,
-    );
-  const clip = sorted.find((anchor) => anchor.id === 'clip');
-  const all = sorted.map((anchor) => ({
-    id: anchor.id,
-    reflectance:
-      anchor.id === 'clip'
-        ? anchor.stops === undefined
-          ? Infinity
-          : stopsToReflectance(anchor.stops)
-        : ANCHOR_REFLECTANCE[anchor.id],
-    signal: SCALES[scale].toSignal(anchor.reading, coding),
-    sigma: anchor.id === 'clip' ? CLIP_SIGMA : PRINTED_SIGMA,
-  }));
+  const clip = anchors.find(({ id }) => id === 'clip');
+  const below = anchors
+    .filter(({ id }) => id !== 'clip')
+    .map((anchor) => toPoint(anchor, scale, coding))
+    .sort((a, b) => a.reflectance - b.reflectance);
+  const all = [...below, ...(clip ? [toPoint(clip, scale, coding)] : [])];
   const wrong = notIncreasing(all);
   if (wrong) return wrong;
   return success({
-    points: all.filter((point) => Number.isFinite(point.reflectance)),
-    clipSignal: all.find((point) => point.id === 'clip')?.signal,
+    points: all.filter(({ reflectance }) => Number.isFinite(reflectance)),
+    clipSignal: all.find(({ id }) => id === 'clip')?.signal,
     clipStops: clip?.stops,
   });
 };

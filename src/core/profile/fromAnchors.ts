@@ -3,21 +3,16 @@ import { success, type Result } from '../result.ts';
 import { SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
 import { logTransfer } from '../transfer/index.ts';
 import { printStopsDecimal, reflectanceToStops } from '../units.ts';
-import { ANCHOR_NAMES, readAnchors } from './anchors.ts';
+import { readAnchors } from './anchors.ts';
+import type { ProfileSolution } from './solution.ts';
+import { narrowestReading } from './narrowing.ts';
 import { solveLog } from './solveLog.ts';
-import type { Anchor, ProfileData } from './types.ts';
+import type { Anchor } from './types.ts';
 
 /** Worst misfit, in signal, of the log curves known to be of this form; beyond it the form is wrong. */
 export const WORST_FIT = 0.01;
 
-export type AnchorSolution = {
-  readonly profile: ProfileData;
-  readonly residuals: readonly { readonly name: string; readonly signal: number }[];
-  /** Sentences about what the numbers leave open or do not agree on. */
-  readonly warnings: readonly string[];
-};
-
-const fitWarning = (residuals: AnchorSolution['residuals']): string[] => {
+const fitWarning = (residuals: ProfileSolution['residuals']): string[] => {
   const worst = residuals.reduce((a, b) => (Math.abs(b.signal) > Math.abs(a.signal) ? b : a));
   if (Math.abs(worst.signal) <= WORST_FIT) return [];
   return [
@@ -35,14 +30,14 @@ export const profileFromAnchors = (
   scale: ScaleId,
   coding: Coding,
   gamut: GamutId,
-): Result<AnchorSolution> => {
+): Result<ProfileSolution> => {
   const read = readAnchors(anchors, scale, coding);
   if (!read.ok) return read;
   const { points, clipSignal, clipStops } = read.value;
   const { coefficients, band, residuals } = solveLog(points);
   const topSignal = SCALES.fullCodePercent.toSignal(100, coding);
   const reached = reflectanceToStops(logTransfer(coefficients).decode(clipSignal ?? topSignal));
-  const named = residuals.map((signal, i) => ({ name: ANCHOR_NAMES[points[i].id], signal }));
+  const named = residuals.map((signal, i) => ({ name: points[i].name, signal }));
   const warnings = fitWarning(named);
   if (clipSignal === undefined) {
     warnings.push(
@@ -62,5 +57,6 @@ export const profileFromAnchors = (
     },
     residuals: named,
     warnings,
+    narrowing: narrowestReading(points, clipStops ?? reached),
   });
 };

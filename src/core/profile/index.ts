@@ -1,6 +1,11 @@
-export type { Anchor, CurveSpec, ProfileData, UncertaintyBand } from './types.ts';
+export type { Anchor, CurveReading, CurveSpec, ProfileData, UncertaintyBand } from './types.ts';
 export { compileCurve, compileProfile, stopsByCode, type Profile } from './compile.ts';
 export { ARCHETYPES, ARCHETYPE_IDS, type ArchetypeId } from './archetypes.ts';
-export { ANCHOR_NAMES, readAnchors, type AnchorPoint } from './anchors.ts';
-export { profileFromAnchors, type AnchorSolution } from './fromAnchors.ts';
+export { ANCHOR_NAMES, anchorName, PRINTED_SIGMA, readAnchors, type AnchorPoint } from './anchors.ts';
+export { profileFromAnchors } from './fromAnchors.ts';
+export { profileFromBracket, type BracketReading } from './fromBracket.ts';
+export { LOG_BASES, profileFromFormula, type Formula, type LogBase } from './fromFormula.ts';
+export { profileFromTable, type TableColumns } from './fromTable.ts';
+export { narrowestReading, type Narrowing } from './narrowing.ts';
+export type { ProfileSolution } from './solution.ts';
 export { solveLog, type LogSolution } from './solveLog.ts';

@@ -1,7 +1,6 @@
 import { logTransfer, tangentLog, type LogCoefficients } from '../transfer/index.ts';
 import { stopsToReflectance } from '../units.ts';
-import type { AnchorPoint } from './anchors.ts';
-import type { UncertaintyBand } from './types.ts';
+import type { CurveReading, UncertaintyBand } from './types.ts';
 
 // y = c log10(x + s) + d with the tangent line below `cut`. For given (s, cut) it is linear in (c, d), so the
 // pair is searched on a grid and (c, d) solved. Anchors leave the toe loose: a prior says where toes of real
@@ -27,7 +26,7 @@ type Candidate = {
 const basis = (x: number, s: number, cut: number): number =>
   x >= cut ? Math.log10(x + s) : Math.log10(cut + s) + (x - cut) / (Math.LN10 * (cut + s));
 
-const candidateAt = (points: readonly AnchorPoint[], logS: number, cut: number): Candidate | undefined => {
+const candidateAt = (points: readonly CurveReading[], logS: number, cut: number): Candidate | undefined => {
   const s = 10 ** logS;
   let [sgg, sg, sw, sgy, sy] = [0, 0, 0, 0, 0];
   for (const point of points) {
@@ -64,7 +63,7 @@ const steps = ([low, high]: readonly [number, number], count: number): number[] 
   Array.from({ length: count }, (_, i) => low + ((high - low) * i) / (count - 1));
 
 const gridOf = (
-  points: readonly AnchorPoint[],
+  points: readonly CurveReading[],
   logS: readonly [number, number],
   cut: readonly [number, number],
 ): Candidate[] =>
@@ -75,7 +74,7 @@ const gridOf = (
 const bestOf = (candidates: readonly Candidate[]): Candidate =>
   candidates.reduce((best, next) => (next.misfit < best.misfit ? next : best));
 
-const refine = (points: readonly AnchorPoint[], start: Candidate): Candidate => {
+const refine = (points: readonly CurveReading[], start: Candidate): Candidate => {
   let best = start;
   let width = { logS: 0.05, cut: 0.002 };
   for (let round = 0; round < 4; round += 1) {
@@ -139,7 +138,7 @@ export type LogSolution = {
  * Points: scene reflectance (1.0 = diffuse white) and signal fraction with its standard deviation, rising.
  * @throws RangeError with fewer than three points or when they do not rise.
  */
-export const solveLog = (points: readonly AnchorPoint[]): LogSolution => {
+export const solveLog = (points: readonly CurveReading[]): LogSolution => {
   if (points.length < 3) throw new RangeError(`solveLog: at least three points, got ${points.length}`);
   if (
     points.some(

@@ -12,11 +12,21 @@ export type CurveSpec = (
 
 /** A printed number of a profile: what its owner typed. */
 export type Anchor = {
-  readonly id: 'black' | 'grey' | 'white' | 'clip';
+  readonly id: 'black' | 'grey' | 'white' | 'clip' | 'extra';
   /** On the profile's scale. */
   readonly reading: number;
-  /** Clip only: its place in stops over grey, where the paper prints it. */
+  /** Place in stops over grey: of the clip where the paper prints it, of an extra reading always. */
   readonly stops?: number;
+};
+
+/** A point a curve should pass, with how exactly it is known. */
+export type CurveReading = {
+  /** Scene reflectance, 1.0 = diffuse white. */
+  readonly reflectance: number;
+  /** Signal fraction. */
+  readonly signal: number;
+  /** Standard deviation in signal fraction. */
+  readonly sigma: number;
 };
 
 /** How far the inferred curve may lie off, at each stop, as two standard deviations. */

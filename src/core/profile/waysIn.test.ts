@@ -1,0 +1,336 @@
+import { describe, expect, it } from 'vitest';
+import { gaussian, seededRandom } from '../random.ts';
+import { logTransfer, tangentLog, TRANSFERS, type TransferFunction } from '../transfer/index.ts';
+import { reflectanceToStops, stopsToReflectance } from '../units.ts';
+import {
+  ARCHETYPES,
+  compileProfile,
+  narrowestReading,
+  PRINTED_SIGMA,
+  profileFromAnchors,
+  profileFromBracket,
+  profileFromFormula,
+  profileFromTable,
+  type Anchor,
+  type BracketReading,
+  type Formula,
+  type ProfileSolution,
+} from './index.ts';
+import type { Result } from '../result.ts';
+
+const coding = { bitDepth: 10, range: 'legal' } as const;
+const solved = (result: Result<ProfileSolution>) => {
+  if (!result.ok) throw new Error(`${result.where}: ${result.reason}`);
+  return { ...result.value, compiled: compileProfile(result.value.profile) };
+};
+const whole = (signal: number) => Math.round(100 * signal) / 100;
+
+/** Log curves as they occur: the toe from the prior, grey between 32 and 42 %, six stops of room. */
+const curves = (count: number, seed: number): TransferFunction[] => {
+  const random = seededRandom(seed);
+  const normal = gaussian(random);
+  return Array.from({ length: count }, () => {
+    const s = 10 ** (-1.87 + 0.29 * normal());
+    const cut = Math.max(0, 0.005 + 0.003 * normal());
+    const c = 0.25 + 0.1 * random();
+    return logTransfer(tangentLog(s, cut, c, 0.32 + 0.1 * random() - c * Math.log10(0.18 + s)));
+  });
+};
+
+/** Worst decode error from -4 to +5, in stops. */
+const worstDecode = ({ transfer }: { transfer: TransferFunction }, truth: TransferFunction) => {
+  let worst = 0;
+  for (let stops = -4; stops <= 5; stops += 0.5) {
+    const found = reflectanceToStops(transfer.decode(truth.encode(stopsToReflectance(stops))));
+    worst = Math.max(worst, Math.abs(found - stops));
+  }
+  return worst;
+};
+const quantile = (values: readonly number[], q: number) =>
+  [...values].sort((a, b) => a - b)[Math.floor(q * values.length)];
+
+const anchorsOf = (truth: TransferFunction, extra: readonly number[] = []): Anchor[] => [
+  { id: 'black', reading: 100 * truth.encode(0) },
+  { id: 'grey', reading: 100 * truth.encode(0.18) },
+  { id: 'white', reading: 100 * truth.encode(0.9) },
+  { id: 'clip', reading: 100 * truth.encode(stopsToReflectance(6)), stops: 6 },
+  ...extra.map((stops) => ({
+    id: 'extra' as const,
+    stops,
+    reading: 100 * truth.encode(stopsToReflectance(stops)),
+  })),
+];
+
+// The project's own study of real curves found, worst within -4..+5: three anchors 0.08 (median) and 0.28 (90th
+// percentile); with the 2 % chip 0.015 and 0.024; nine whole-percent readings 0.06 and 0.12. Curves drawn from the
+// prior must do as well, within half as much again.
+describe('how well the ways in find curves of the kind', () => {
+  const truths = curves(24, 8);
+  const errors = (solve: (truth: TransferFunction) => Result<ProfileSolution>) =>
+    truths.flatMap((truth) => {
+      const result = solve(truth);
+      return result.ok ? [worstDecode(compileProfile(result.value.profile), truth)] : [];
+    });
+
+  it('printed anchors', () => {
+    const off = errors((truth) => profileFromAnchors(anchorsOf(truth), 'signalPercent', coding, 'bt709'));
+    expect(off.length).toBeGreaterThan(18);
+    expect(quantile(off, 0.5)).toBeLessThan(0.12);
+    expect(quantile(off, 0.9)).toBeLessThan(0.42);
+  });
+
+  it('printed anchors and a dark chip', () => {
+    const off = errors((truth) =>
+      profileFromAnchors(anchorsOf(truth, [-3]), 'signalPercent', coding, 'bt709'),
+    );
+    expect(quantile(off, 0.5)).toBeLessThan(0.06);
+    expect(quantile(off, 0.9)).toBeLessThan(0.2);
+  });
+
+  it('nine readings of a card to the whole percent', () => {
+    const bracket = (truth: TransferFunction): BracketReading[] =>
+      Array.from({ length: 9 }, (_, i) => ({
+        stops: i - 4,
+        signal: whole(truth.encode(stopsToReflectance(i - 4))),
+      }));
+    const off = errors((truth) => profileFromBracket(bracket(truth), 'bt709'));
+    expect(off.length).toBe(truths.length);
+    expect(quantile(off, 0.5)).toBeLessThan(0.1);
+    expect(quantile(off, 0.9)).toBeLessThan(0.25);
+  });
+});
+
+describe('which reading would help most', () => {
+  const wide = compileProfile(ARCHETYPES.wideLog);
+  const points = [0, 0.18, 0.9].map((reflectance) => ({
+    reflectance,
+    signal: wide.transfer.encode(reflectance),
+    sigma: PRINTED_SIGMA,
+  }));
+
+  it('is in the toe when only black, grey and white are known, and really narrows the band', () => {
+    const { stops, before, after } = narrowestReading(points, 6);
+    expect(stops).toBeLessThanOrEqual(-3);
+    expect(after).toBeLessThan(0.8 * before);
+  });
+
+  it('is another one once that is known', () => {
+    const first = narrowestReading(points, 6).stops;
+    const reflectance = stopsToReflectance(first);
+    const more = [
+      ...points,
+      { reflectance, signal: wide.transfer.encode(reflectance), sigma: PRINTED_SIGMA },
+    ];
+    const next = narrowestReading(
+      more.sort((a, b) => a.reflectance - b.reflectance),
+      6,
+    );
+    expect(next.stops).not.toBe(first);
+    expect(next.before).toBeLessThan(narrowestReading(points, 6).before);
+  });
+
+  it('comes with a solution, and an extra anchor narrows its band', () => {
+    const plain = solved(profileFromAnchors(anchorsOf(wide.transfer), 'signalPercent', coding, 'bt709'));
+    const more = solved(profileFromAnchors(anchorsOf(wide.transfer, [-3]), 'signalPercent', coding, 'bt709'));
+    expect(plain.narrowing?.stops).toBeLessThan(0);
+    expect(more.narrowing!.before).toBeLessThan(plain.narrowing!.before);
+    expect(more.residuals.map(({ name }) => name)).toContain('the reading at −3');
+  });
+});
+
+describe('a printed formula', () => {
+  const { coefficients } = ARCHETYPES.wideLog.curve as { coefficients: ReturnType<typeof tangentLog> };
+  const plain: Formula = {
+    base: '10',
+    a: 1,
+    b: 0.01,
+    c: coefficients.c,
+    d: coefficients.d,
+    cut: 0.005,
+    cutIn: 'reflectance',
+    unit: 'signal',
+    clipStops: 6,
+  };
+  const wide = compileProfile(ARCHETYPES.wideLog);
+  const same = (formula: Formula) => {
+    const { compiled } = solved(profileFromFormula(formula, coding, 'bt709'));
+    for (const stops of [-8, -6, -3, 0, 2, 5])
+      expect(compiled.signalAt(stops)).toBeCloseTo(wide.signalAt(stops), 9);
+  };
+
+  it('is the curve it describes, in any base', () => {
+    same(plain);
+    same({ ...plain, base: 'e', c: plain.c / Math.LN10 });
+    same({ ...plain, base: '2', c: plain.c * Math.log10(2) });
+    // a is redundant with d: the same curve with a = 5.
+    same({ ...plain, a: 5, b: 0.05, d: plain.d - plain.c * Math.log10(5) });
+  });
+
+  it('takes the cut in signal, the toe as printed, and y as a share of the top code', () => {
+    same({ ...plain, cutIn: 'signal', cut: wide.transfer.encode(0.005) });
+    same({ ...plain, toe: { e: coefficients.e, f: coefficients.f } });
+    const k = 876 / 1023;
+    same({ ...plain, unit: 'topCode', c: plain.c * k, d: (plain.d * 876 + 64) / 1023 });
+  });
+
+  it('is ACEScct when given its published numbers (ACES S-2016-001, clause 4.4)', () => {
+    const { compiled } = solved(
+      profileFromFormula(
+        {
+          base: '2',
+          a: 1,
+          b: 0,
+          c: 1 / 17.52,
+          d: 9.72 / 17.52,
+          cut: 0.0078125,
+          cutIn: 'reflectance',
+          toe: { e: 10.5402377416545, f: 0.0729055341958355 },
+          unit: 'signal',
+        },
+        coding,
+        'bt709',
+      ),
+    );
+    for (const x of [0.001, 0.18, 1, 10])
+      expect(compiled.transfer.encode(x)).toBeCloseTo(TRANSFERS.acescct.encode(x), 9);
+  });
+
+  it('reports a break at the cut, and a clip the formula cannot reach', () => {
+    const broken = solved(profileFromFormula({ ...plain, toe: { e: 5, f: 0.06 } }, coding, 'bt709'));
+    expect(broken.warnings.join(' ')).toMatch(/Breaks by .* % of signal at the cut\..*slope changes by/);
+    const far = solved(profileFromFormula({ ...plain, clipStops: 12 }, coding, 'bt709'));
+    expect(far.warnings.join()).toMatch(/over the top code/);
+    expect(far.profile.clipStops).toBeLessThan(8);
+  });
+
+  it.each([
+    [{ c: Number.NaN }, 'c', /Type a number for c/],
+    [{ c: -0.3 }, 'a and c', /has to rise/],
+    [{ b: -0.1 }, 'cut', /no logarithm there/],
+    [{ d: 4 }, 'formula', /Grey would read/],
+    [{ toe: { e: 0, f: 0 } }, 'e', /slope of the toe/],
+  ])('%j gets one sentence', (part, where, reason) => {
+    const result = profileFromFormula({ ...plain, ...part }, coding, 'bt709');
+    expect(result).toMatchObject({ ok: false, where });
+    expect(!result.ok && result.reason).toMatch(reason);
+  });
+});
+
+describe('a table', () => {
+  const wide = compileProfile(ARCHETYPES.wideLog);
+  const rows = Array.from({ length: 14 }, (_, i) => [i - 7, (100 * wide.signalAt(i - 7)).toFixed(3)]);
+  const text = rows.map((row) => row.join(',')).join('\n');
+  const columns = { light: 'stops', reading: 'signalPercent' } as const;
+
+  it.each([
+    ['commas', text],
+    ['a heading', `stops,percent\n${text}`],
+    ['tabs and CRLF', rows.map((row) => row.join('\t')).join('\r\n')],
+    ['semicolons and decimal commas', rows.map((row) => row.join(';').replace('.', ',')).join('\n')],
+    ['notes and blank lines', `# off the waveform\n\n${text}\n\n`],
+    [
+      'brightest first',
+      [...rows]
+        .reverse()
+        .map((row) => row.join(','))
+        .join('\n'),
+    ],
+  ])('with %s reads as the curve', (_, source) => {
+    const { compiled } = solved(profileFromTable(source, columns, coding, 'bt709'));
+    expect(compiled.clipStops).toBeCloseTo(6, 9);
+    for (const stops of [-6, -2.5, 0, 1.5, 5])
+      expect(compiled.signalAt(stops)).toBeCloseTo(wide.signalAt(stops), 2);
+  });
+
+  it('takes reflectance against codes or a share of the top code', () => {
+    const codes = rows.map(
+      ([stops, percent]) => `${stopsToReflectance(Number(stops))},${64 + 8.76 * Number(percent)}`,
+    );
+    const shares = rows.map(([stops, percent]) => `${stops},${(64 + 8.76 * Number(percent)) / 1023}`);
+    const byCode = solved(
+      profileFromTable(codes.join('\n'), { light: 'reflectance', reading: 'codeValue' }, coding, 'bt709'),
+    );
+    const byShare = solved(
+      profileFromTable(shares.join('\n'), { light: 'stops', reading: 'fraction' }, coding, 'bt709'),
+    );
+    expect(byCode.compiled.signalAt(0)).toBeCloseTo(wide.signalAt(0), 4);
+    expect(byShare.compiled.signalAt(2)).toBeCloseTo(wide.signalAt(2), 4);
+  });
+
+  it.each([
+    ['falls', text.replace('\n-3,', '\n-3,9'), 'line 6', /line 6\.$/],
+    ['no number', text.replace('0,40', '0,x40'), 'line 8', /Line 8 needs two numbers/],
+    ['short', '-1,30\n0,40\n1,50', 'table', /3 rows/],
+    ['grey outside', '1,10\n2,20\n3,30\n4,40', 'table', /must lie inside/],
+    ['over the top', text.replace(/94\.000/, '140'), 'line 14', /over the top code/],
+    ['under no light', `-0.1,2\n0,3\n0.1,30\n0.18,40\n1,60`, 'line 1', /under 0/],
+  ])('%s is named by its line', (name, source, where, reason) => {
+    const light = name === 'under no light' ? 'reflectance' : 'stops';
+    const result = profileFromTable(source, { light, reading: 'signalPercent' }, coding, 'bt709');
+    expect(result.ok).toBe(false);
+    if (result.ok) return;
+    expect(result.where).toBe(where);
+    expect(result.reason).toMatch(reason);
+  });
+});
+
+describe('a filmed bracket', () => {
+  const read = (id: 'wideLog' | 'classicLog', from = -4, to = 8): BracketReading[] => {
+    const profile = compileProfile(ARCHETYPES[id]);
+    return Array.from({ length: to - from + 1 }, (_, i) => ({
+      stops: from + i,
+      signal: whole(profile.signalAt(from + i)),
+    }));
+  };
+
+  it.each(['wideLog', 'classicLog'] as const)(
+    '%s: the curve, its residuals in stops, and the clip from what stopped rising',
+    (id) => {
+      const truth = compileProfile(ARCHETYPES[id]);
+      const { compiled, residuals, warnings } = solved(profileFromBracket(read(id), 'bt709'));
+      expect(worstDecode(compiled, truth.transfer)).toBeLessThan(0.15);
+      expect(Math.abs(compiled.clipStops - truth.clipStops)).toBeLessThan(0.15);
+      expect(residuals.every(({ stops }) => Math.abs(stops ?? 9) < 0.2)).toBe(true);
+      expect(warnings.join()).toMatch(/Stopped rising at/);
+    },
+  );
+
+  it('says that the clip was not reached when nothing stopped rising', () => {
+    const { warnings, profile } = solved(profileFromBracket(read('wideLog', -4, 4), 'bt709'));
+    expect(warnings.join()).toMatch(/at least \+4\.0/);
+    expect(profile.clipStops).toBe(4);
+  });
+
+  it('leaves a reading out that the others disown, and names it', () => {
+    const typo = read('wideLog', -4, 5).map((r) => (r.stops === 1 ? { ...r, signal: r.signal + 0.06 } : r));
+    const { residuals, warnings, compiled } = solved(profileFromBracket(typo, 'bt709'));
+    expect(residuals.filter(({ outlier }) => outlier).map(({ name }) => name)).toEqual(['+1']);
+    expect(warnings.join()).toMatch(/The reading at \+1 lies off all others/);
+    expect(worstDecode(compiled, compileProfile(ARCHETYPES.wideLog).transfer)).toBeLessThan(0.2);
+  });
+
+  it('keeps a table where the readings are of another form, and says so', () => {
+    const root = Array.from({ length: 10 }, (_, i) => ({
+      stops: i - 4,
+      signal: whole(0.55 * Math.cbrt(stopsToReflectance(i - 4))),
+    }));
+    const { profile, warnings } = solved(profileFromBracket(root, 'bt709'));
+    expect(profile.curve.kind).toBe('table');
+    expect(warnings.join()).toMatch(/Not of the log form/);
+  });
+
+  it.each([
+    [read('wideLog', -1, 2), 'bracket', /4 readings; a bracket needs at least 5/],
+    [[...read('wideLog', -4, 4), { stops: 0, signal: 0.4 }], 'at 0', /Two readings at 0/],
+    [read('wideLog', 0, 6), 'bracket', /from under to over nominal/],
+    [
+      [...read('wideLog', -4, 3), { stops: 4, signal: Number.NaN }],
+      'bracket',
+      /needs its stops and its reading/,
+    ],
+  ])('bad bracket %#: one sentence', (bracket, where, reason) => {
+    const result = profileFromBracket(bracket, 'bt709');
+    expect(result).toMatchObject({ ok: false, where });
+    expect(!result.ok && result.reason).toMatch(reason);
+  });
+});
