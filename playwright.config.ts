@@ -5,7 +5,7 @@ const PORT = 3210;
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
-  timeout: 90_000,
+  timeout: 180_000,
   workers: 1,
   retries: 0,
   reporter: [['list']],

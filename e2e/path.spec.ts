@@ -51,6 +51,31 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(cell(page, 'profile')).toHaveText('wide log');
   });
 
+  await test.step('kit: the other ways in start filled in; a bracket leaves out what lies off', async () => {
+    const ways = page.getByRole('radiogroup', { name: 'Way in' });
+    await ways.getByText('Bracket').click();
+    await page.getByLabel('+1', { exact: true }).fill('56');
+    await expect(page.locator('.anchor-answer')).toContainText(
+      'The reading at +1 lies off all others and was left out.',
+    );
+    await expect(cell(page, 'profile')).toHaveText('A-cam log…');
+    await ways.getByText('Table').click();
+    await expect(cell(page, 'profile')).toHaveText('wide log');
+    await page.getByLabel('Table file').setInputFiles({
+      name: 'curve.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'stops;percent\r\n-6;5,6\r\n-4;12,1\r\n-2;24,4\r\n0;40,6\r\n2;58,1\r\n4;76\r\n6;94\r\n',
+      ),
+    });
+    await expect(page.locator('.anchor-answer')).toContainText('Clip at +6.0');
+    await page.getByRole('button', { name: 'Save and use on A-cam' }).click();
+    await expect(cell(page, 'profile')).toHaveText('A-cam log');
+    await expect(page.locator('.rung-grey .rung-reading')).toHaveText('41');
+    await page.keyboard.press('Control+z');
+    await expect(cell(page, 'profile')).toHaveText('wide log');
+  });
+
   await test.step('plan: the card’s cells; zebras computed and rounded', async () => {
     await page.keyboard.press('2');
     await setCell(page, 'iso', '1600');

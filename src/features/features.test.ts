@@ -4,11 +4,15 @@ import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { tetrahedral } from '#core/lut/lattice.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
 import { signalToCode } from '#core/signal/scale.ts';
+import { TABLES } from '#store/tables.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { sampleTake } from '#store/fixtures/sampleTake.ts';
 import { cubeOf } from './handoff/cubeExport.ts';
 import { cardBands } from './judge/zebraBands.ts';
-import { fieldsFrom, rescaled, saveProfile, solveFields } from './kit/anchorForm.ts';
+import { saveProfile } from './kit/saveProfile.ts';
+import { bracketFrom, solveBracket } from './kit/ways/bracketModel.ts';
+import { WAY_IDS, wayOf } from './kit/ways/index.ts';
+import { printedFrom, rescaled, solvePrinted } from './kit/ways/printedModel.ts';
 import { bandPoints, curvePoints, readingRows } from './kit/curveModel.ts';
 import { cardLine, foundLine, removeTake } from './log/logModel.ts';
 import { placementRows } from './plan/placementRows.ts';
@@ -37,9 +41,9 @@ describe('kit', () => {
   });
 
   it('fills the form in from the profile, and solves to the same curve', () => {
-    const fields = fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding);
+    const fields = printedFrom(ARCHETYPES.wideLog, coding);
     expect(fields).toMatchObject({ black: '3.2', grey: '40.6', white: '61', clip: '94', clipStops: '6' });
-    const solved = solveFields(fields, coding);
+    const solved = solvePrinted(fields, coding, 'bt2020');
     if (!solved.ok) throw new Error(solved.reason);
     const own = compileProfile(solved.value.profile);
     const truth = compileProfile(ARCHETYPES.wideLog);
@@ -50,7 +54,7 @@ describe('kit', () => {
   });
 
   it('keeps the curve when only the scale is changed', () => {
-    const fields = fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding);
+    const fields = printedFrom(ARCHETYPES.wideLog, coding);
     const codes = rescaled(fields, 'codeValue', coding);
     expect(codes).toMatchObject({ scale: 'codeValue', grey: '420', clip: '887' });
     expect(rescaled({ ...fields, white: 'abc' }, 'codeValue', coding).white).toBe('abc');
@@ -62,10 +66,7 @@ describe('kit', () => {
     [{ white: '30' }, '90 %', /reads lower than 18 %/],
     [{ clipStops: 'six' }, 'clip stops', /type a number such as 6/],
   ])('%j gets one sentence', (part, where, reason) => {
-    const result = solveFields(
-      { ...fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding), ...part },
-      coding,
-    );
+    const result = solvePrinted({ ...printedFrom(ARCHETYPES.wideLog, coding), ...part }, coding, 'bt2020');
     expect(result.ok).toBe(false);
     if (result.ok) return;
     expect(result.where).toBe(where);
@@ -74,14 +75,68 @@ describe('kit', () => {
 
   it('saves profile, camera and plan as one edit', () => {
     const { camera, plan } = select('furnace-mouth', 'a-cam');
-    const fields = fieldsFrom('own', ARCHETYPES.wideLog, 'signalPercent', coding);
-    const solved = solveFields(fields, coding);
+    const fields = printedFrom(ARCHETYPES.wideLog, coding);
+    const solved = solvePrinted(fields, coding, 'bt2020');
     if (!solved.ok) throw new Error(solved.reason);
-    const { changes } = saveProfile('p', fields, solved.value, camera, plan, true);
+    const made = { id: 'p', name: ' Paper log ', way: 'anchors', solution: solved.value } as const;
+    const { changes } = saveProfile(made, camera, plan, true);
     expect(changes.map(({ table }) => table)).toEqual(['profiles', 'cameras', 'plans']);
+    expect(changes[0].after).toMatchObject({ name: 'Paper log', origin: 'anchors' });
     expect(changes[2].after).toMatchObject({ profileId: 'p' });
     expect(changes[2].before).toEqual(plan);
-    expect(saveProfile('p', fields, solved.value, camera, plan, false).changes[2].before).toBeUndefined();
+    expect(saveProfile(made, camera, plan, false).changes[2].before).toBeUndefined();
+    changes.forEach(({ table, after }) => expect(TABLES[table].safeParse(after).success).toBe(true));
+  });
+
+  it.each(WAY_IDS)('the way by %s starts filled in with the profile in use and solves to it', (id) => {
+    const way = wayOf(id);
+    const solution = way.solve(way.start(ARCHETYPES.wideLog, coding), coding, 'bt2020');
+    if (!solution.ok) throw new Error(solution.reason);
+    const own = compileProfile(solution.value.profile);
+    const truth = compileProfile(ARCHETYPES.wideLog);
+    for (let stops = -4; stops <= 5; stops += 1) {
+      expect(Math.abs(own.signalAt(stops) - truth.signalAt(stops))).toBeLessThan(0.008);
+    }
+    expect(Math.abs(own.clipStops - 6)).toBeLessThan(0.15);
+    expect(way.id).toBe(id);
+  });
+
+  it('takes readings of one’s own, and says which is none', () => {
+    const fields = {
+      ...printedFrom(ARCHETYPES.wideLog, coding),
+      extra: [
+        { stops: '−3', reading: '17.6' },
+        { stops: '', reading: '' },
+      ],
+    };
+    const more = solvePrinted(fields, coding, 'bt2020');
+    const less = solvePrinted({ ...fields, extra: [] }, coding, 'bt2020');
+    if (!more.ok || !less.ok) throw new Error('did not solve');
+    expect(more.value.narrowing!.before).toBeLessThan(less.value.narrowing!.before);
+    expect(
+      solvePrinted({ ...fields, extra: [{ stops: 'x', reading: '3' }] }, coding, 'bt2020'),
+    ).toMatchObject({ ok: false });
+    expect(
+      solvePrinted({ ...fields, extra: [{ stops: '-3', reading: '' }] }, coding, 'bt2020'),
+    ).toMatchObject({ ok: false });
+  });
+
+  it('a bracket skips what was not filmed and names what is no reading', () => {
+    const fields = bracketFrom(ARCHETYPES.wideLog);
+    const empty = {
+      ...fields,
+      readings: fields.readings.map((r) => (r.stops === 0 ? { ...r, text: '' } : r)),
+    };
+    expect(solveBracket(empty, coding, 'bt709').ok).toBe(true);
+    const bad = {
+      ...fields,
+      readings: fields.readings.map((r) => (r.stops === 1 ? { ...r, text: 'hot' } : r)),
+    };
+    expect(solveBracket(bad, coding, 'bt709')).toMatchObject({
+      ok: false,
+      where: 'at +1',
+      reason: 'At +1: “hot” is no reading.',
+    });
   });
 });
 

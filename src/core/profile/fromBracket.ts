@@ -5,7 +5,7 @@ import { printStops, printStopsDecimal, reflectanceToStops, stopsToReflectance }
 import { PRINTED_SIGMA } from './anchors.ts';
 import { narrowestReading } from './narrowing.ts';
 import type { ProfileSolution } from './solution.ts';
-import { solveLog } from './solveLog.ts';
+import { fitLog, solveLog } from './solveLog.ts';
 import type { CurveReading } from './types.ts';
 
 /** A grey card filmed `stops` over or under nominal, by shutter, and what the waveform or zebra read. */
@@ -39,7 +39,7 @@ const flatFrom = (readings: readonly Reading[]): number => {
 };
 
 const misfits = (fit: readonly CurveReading[], all: readonly Reading[]) => {
-  const { encode } = logTransfer(solveLog(fit).coefficients);
+  const { encode } = logTransfer(fitLog(fit));
   return all.map(({ reflectance, signal }) => signal - encode(reflectance));
 };
 

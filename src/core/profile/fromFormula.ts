@@ -82,10 +82,10 @@ export const profileFromFormula = (
   const { value, slope } = logContinuity(coefficients);
   const warnings = [
     ...(Math.abs(value) > VALUE_BREAK
-      ? [`Breaks by ${(100 * value).toFixed(2)} % of signal at the cut.`]
+      ? [`Breaks by ${printStopsDecimal(100 * value, 2)} % of signal at the cut.`]
       : []),
     ...(Math.abs(slope) > SLOPE_BREAK
-      ? [`The slope changes by ${(100 * slope).toFixed(0)} % at the cut; some curves do.`]
+      ? [`The slope changes by ${printStopsDecimal(100 * slope, 0)} % at the cut; some curves do.`]
       : []),
     ...(formula.clipStops === undefined
       ? [`No clip typed: taken at the top code, ${printStopsDecimal(reached)} over grey.`]

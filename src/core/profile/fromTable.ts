@@ -21,10 +21,13 @@ const number = (cell: string | undefined): number => {
   return text === '' ? Number.NaN : Number(/^-?\d+,\d+$/.test(text) ? text.replace(',', '.') : text);
 };
 
+/** Tab, else semicolon, else comma: where the first two occur, a comma is a decimal one. */
+const separator = (text: string): string => ['\t', ';'].find((mark) => text.includes(mark)) ?? ',';
+
 type Line = TableRow & { readonly line: number };
 
 const readLines = (text: string, columns: TableColumns, coding: Coding): Result<readonly Line[]> => {
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false, delimitersToGuess: ['\t', ';', ','] });
+  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false, delimiter: separator(text) });
   const toSignal = (value: number) =>
     columns.reading === 'fraction'
       ? SCALES.fullCodePercent.toSignal(100 * value, coding)

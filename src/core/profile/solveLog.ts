@@ -7,7 +7,10 @@ import type { CurveReading, UncertaintyBand } from './types.ts';
 // log curves lie, log10 s ~ N(-1.87, 0.29) and cut ~ N(0.005, 0.005) (our own survey of some twenty curves).
 const PRIOR = { logS: { mean: -1.87, sd: 0.29 }, cut: { mean: 0.005, sd: 0.005 } } as const;
 const GRID = { logS: [-3.2, -0.6], cut: [0, 0.02] } as const;
-const COARSE = { logS: 105, cut: 21 } as const;
+const COARSE = { logS: 79, cut: 17 } as const;
+const SPARSE = { logS: 27, cut: 9 } as const;
+const FINE = { logS: 11, cut: 7 } as const;
+const FINE_ROUNDS = 6;
 
 const square = (value: number) => value * value;
 
@@ -66,28 +69,24 @@ const gridOf = (
   points: readonly CurveReading[],
   logS: readonly [number, number],
   cut: readonly [number, number],
+  size: { readonly logS: number; readonly cut: number },
 ): Candidate[] =>
-  steps(logS, COARSE.logS).flatMap((l) =>
-    steps(cut, COARSE.cut).flatMap((k) => candidateAt(points, l, k) ?? []),
-  );
+  steps(logS, size.logS).flatMap((l) => steps(cut, size.cut).flatMap((k) => candidateAt(points, l, k) ?? []));
 
 const bestOf = (candidates: readonly Candidate[]): Candidate =>
   candidates.reduce((best, next) => (next.misfit < best.misfit ? next : best));
 
+/** Closes in on the best candidate: each round a finer grid around it, a third as wide as the last. */
 const refine = (points: readonly CurveReading[], start: Candidate): Candidate => {
   let best = start;
-  let width = { logS: 0.05, cut: 0.002 };
-  for (let round = 0; round < 4; round += 1) {
+  let [widthS, widthCut] = [0.04, 0.0015];
+  for (let round = 0; round < FINE_ROUNDS; round += 1) {
     const logS = Math.log10(best.s);
-    best = bestOf([
-      best,
-      ...gridOf(
-        points,
-        [logS - width.logS, logS + width.logS],
-        [Math.max(0, best.cut - width.cut), best.cut + width.cut],
-      ),
-    ]);
-    width = { logS: width.logS / 20, cut: width.cut / 8 };
+    const aroundS = [logS - widthS, logS + widthS] as const;
+    const aroundCut = [Math.max(0, best.cut - widthCut), best.cut + widthCut] as const;
+    best = bestOf([best, ...gridOf(points, aroundS, aroundCut, FINE)]);
+    widthS /= 3;
+    widthCut /= 2.5;
   }
   return best;
 };
@@ -125,6 +124,24 @@ const bandOf = (candidates: readonly Candidate[], best: LogCoefficients): Uncert
   };
 };
 
+const checkRising = (points: readonly CurveReading[]): void => {
+  if (points.length < 3) throw new RangeError(`solveLog: at least three points, got ${points.length}`);
+  const falls = points.some(
+    (p, i) => i > 0 && !(p.reflectance > points[i - 1].reflectance && p.signal > points[i - 1].signal),
+  );
+  if (falls) throw new RangeError('solveLog: reflectance and signal must rise from point to point');
+};
+
+/**
+ * The best curve alone, without its band, for trying many sets of points; the readings need not rise.
+ * @throws RangeError with fewer than three points.
+ */
+export const fitLog = (points: readonly CurveReading[]): LogCoefficients => {
+  if (points.length < 3) throw new RangeError(`fitLog: at least three points, got ${points.length}`);
+  const { s, cut, c, d } = refine(points, bestOf(gridOf(points, GRID.logS, GRID.cut, SPARSE)));
+  return tangentLog(s, cut, c, d);
+};
+
 export type LogSolution = {
   readonly coefficients: LogCoefficients;
   /** Two standard deviations at each third of a stop from -8 to +8. */
@@ -136,18 +153,15 @@ export type LogSolution = {
 /**
  * The general log form through at least three points, most probable under the documented prior.
  * Points: scene reflectance (1.0 = diffuse white) and signal fraction with its standard deviation, rising.
+ * A `sparse` grid is a tenth of the work and good enough to compare bands.
  * @throws RangeError with fewer than three points or when they do not rise.
  */
-export const solveLog = (points: readonly CurveReading[]): LogSolution => {
-  if (points.length < 3) throw new RangeError(`solveLog: at least three points, got ${points.length}`);
-  if (
-    points.some(
-      (p, i) => i > 0 && !(p.reflectance > points[i - 1].reflectance && p.signal > points[i - 1].signal),
-    )
-  ) {
-    throw new RangeError('solveLog: reflectance and signal must rise from point to point');
-  }
-  const candidates = gridOf(points, GRID.logS, GRID.cut);
+export const solveLog = (
+  points: readonly CurveReading[],
+  grid: 'coarse' | 'sparse' = 'coarse',
+): LogSolution => {
+  checkRising(points);
+  const candidates = gridOf(points, GRID.logS, GRID.cut, grid === 'coarse' ? COARSE : SPARSE);
   const { s, cut, c, d } = refine(points, bestOf(candidates));
   const coefficients = tangentLog(s, cut, c, d);
   const { encode } = logTransfer(coefficients);

@@ -227,6 +227,10 @@ describe('a table', () => {
     ['a heading', `stops,percent\n${text}`],
     ['tabs and CRLF', rows.map((row) => row.join('\t')).join('\r\n')],
     ['semicolons and decimal commas', rows.map((row) => row.join(';').replace('.', ',')).join('\n')],
+    [
+      'a decimal comma in some rows only',
+      rows.map((row) => row.join(';').replace(/\.(\d+)$/, (_, d) => (d === '000' ? '' : `,${d}`))).join('\n'),
+    ],
     ['notes and blank lines', `# off the waveform\n\n${text}\n\n`],
     [
       'brightest first',
@@ -307,6 +311,12 @@ describe('a filmed bracket', () => {
     expect(residuals.filter(({ outlier }) => outlier).map(({ name }) => name)).toEqual(['+1']);
     expect(warnings.join()).toMatch(/The reading at \+1 lies off all others/);
     expect(worstDecode(compiled, compileProfile(ARCHETYPES.wideLog).transfer)).toBeLessThan(0.2);
+  });
+
+  it('leaves out one that even falls, instead of giving up', () => {
+    const typo = read('wideLog', -4, 5).map((r) => (r.stops === 2 ? { ...r, signal: 0.38 } : r));
+    const { residuals } = solved(profileFromBracket(typo, 'bt709'));
+    expect(residuals.filter(({ outlier }) => outlier).map(({ name }) => name)).toEqual(['+2']);
   });
 
   it('keeps a table where the readings are of another form, and says so', () => {

@@ -8,9 +8,9 @@ import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { THIN } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { AnchorForm } from './AnchorForm.tsx';
 import { readingRows } from './curveModel.ts';
 import { ProfileChart } from './ProfileChart.tsx';
+import { ProfileMaker } from './ProfileMaker.tsx';
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 
@@ -140,25 +140,24 @@ export const KitView = () => {
   const data = bench.draft?.data ?? selection.profile.data;
   return (
     <div className="kit">
-      <Panel
-        title={name}
-        note={
-          bench.draft
-            ? 'being solved, not saved'
-            : data.band
-              ? 'inferred: the band is where it may lie'
-              : selection.profile.says
-        }
-        className="kit-chart"
-      >
-        <ProfilePicker />
-        <ProfileChart name={name} data={data} others={others} />
-      </Panel>
       <div className="kit-side">
-        <AnchorForm key={`${selection.camera.id} ${selection.profile.id}`} />
+        <Panel
+          title={name}
+          note={
+            bench.draft
+              ? 'being solved, not saved'
+              : data.band
+                ? 'inferred: the band is where it may lie'
+                : selection.profile.says
+          }
+        >
+          <ProfilePicker />
+          <ProfileChart name={name} data={data} others={others} />
+        </Panel>
+        <Readings />
       </div>
-      <Readings />
       <div className="kit-side">
+        <ProfileMaker key={`${selection.camera.id} ${selection.profile.id}`} />
         <CameraFacts />
       </div>
     </div>

@@ -45,7 +45,7 @@ const curve = z.discriminatedUnion('kind', [
 ]);
 
 const anchor = z.object({
-  id: z.enum(['black', 'grey', 'white', 'clip']),
+  id: z.enum(['black', 'grey', 'white', 'clip', 'extra']),
   reading: finite,
   stops: stopsSchema.optional(),
 });
@@ -65,11 +65,11 @@ export const profileDataSchema = z.object({
   anchorScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
 }) satisfies z.ZodType<ProfileData>;
 
-/** A profile in the kit. `archetype` ones ship with the app, `anchors` ones were solved from typed numbers. */
+/** A profile in the kit. `archetype` ones ship with the app, the others say which way they came in. */
 export const profileSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  origin: z.enum(['archetype', 'anchors']),
+  origin: z.enum(['archetype', 'anchors', 'formula', 'table', 'bracket']),
   says: z.string().max(300),
   data: profileDataSchema,
 });

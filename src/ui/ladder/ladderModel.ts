@@ -21,8 +21,11 @@ export type LadderMark = {
 /** White, 90 % reflectance, over grey. */
 const WHITE_STOPS = Math.log2(0.9 / 0.18);
 
+/** A solved clip of 5.99 still reads at +6. */
+const CLIP_SLACK = 0.05;
+
 const rungReading = (numbers: SetCardNumbers, scale: ScaleId, coding: Coding, stops: number) =>
-  stops > numbers.clipStops + 1e-9
+  stops > numbers.clipStops + CLIP_SLACK
     ? undefined
     : SCALES[scale].fromSignal(numbers.profile.signalAt(stops), coding).toFixed(0);
 

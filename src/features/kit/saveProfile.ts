@@ -1,0 +1,53 @@
+import type { ProfileSolution } from '#core/profile/index.ts';
+import type { Edit } from '#store/edits.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
+import type { ProfileRecord } from '#store/records/profile.ts';
+import type { WayId } from './ways/index.ts';
+
+const SAYS = {
+  anchors: 'Solved from printed numbers.',
+  formula: 'From a printed formula.',
+  table: 'From a table, interpolated.',
+  bracket: 'Solved from a filmed bracket.',
+} as const satisfies Record<WayId, string>;
+
+/** The solved profile into the kit, onto the camera and onto the plan, as one edit. */
+export const saveProfile = (
+  made: {
+    readonly id: string;
+    readonly name: string;
+    readonly way: WayId;
+    readonly solution: ProfileSolution;
+  },
+  camera: CameraRecord,
+  plan: PlanRecord,
+  planStored: boolean,
+): Edit => {
+  const name = made.name.trim() || 'my profile';
+  const record: ProfileRecord = {
+    id: made.id,
+    name,
+    origin: made.way,
+    says: SAYS[made.way],
+    data: made.solution.profile,
+  };
+  return {
+    label: `Profile ${name}`,
+    changes: [
+      { table: 'profiles', id: record.id, after: record },
+      {
+        table: 'cameras',
+        id: camera.id,
+        before: camera,
+        after: { ...camera, profileIds: [...camera.profileIds, record.id] },
+      },
+      {
+        table: 'plans',
+        id: plan.id,
+        before: planStored ? plan : undefined,
+        after: { ...plan, profileId: record.id },
+      },
+    ],
+  };
+};

@@ -1,0 +1,57 @@
+'use client';
+
+import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
+import { printStops } from '#core/units.ts';
+import { bracketFrom, solveBracket, type BracketFields } from './bracketModel.ts';
+import type { Way, WayProps } from './way.ts';
+
+const Fields = ({ fields, onChange, failure }: WayProps<BracketFields>) => (
+  <>
+    <p className="anchor-wide quiet">
+      Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads; leave
+      empty what you did not film.
+    </p>
+    <div className="anchor-wide">
+      <label htmlFor="bracket-scale">Readings in</label>
+      <select
+        id="bracket-scale"
+        className="form-select"
+        value={fields.scale}
+        onChange={(event) => onChange({ ...fields, scale: event.target.value as BracketFields['scale'] })}
+      >
+        {SCALE_IDS.map((id) => (
+          <option key={id} value={id}>
+            {SCALES[id].name}
+          </option>
+        ))}
+      </select>
+    </div>
+    {fields.readings.map(({ stops, text }, i) => (
+      <div className="anchor-sixth" key={stops}>
+        <label htmlFor={`bracket-${stops}`}>{printStops(stops)}</label>
+        <input
+          id={`bracket-${stops}`}
+          className={`form-control num${failure?.where === `at ${printStops(stops)}` ? ' is-invalid' : ''}`}
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          onChange={(event) =>
+            onChange({
+              ...fields,
+              readings: fields.readings.map((r, n) => (n === i ? { ...r, text: event.target.value } : r)),
+            })
+          }
+        />
+      </div>
+    ))}
+  </>
+);
+
+export const bracket: Way<BracketFields> = {
+  id: 'bracket',
+  name: 'Bracket',
+  says: 'A grey card filmed from under to over by shutter: the curve, its clip and what lies off.',
+  start: bracketFrom,
+  solve: solveBracket,
+  Fields,
+};

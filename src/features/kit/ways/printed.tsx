@@ -1,0 +1,112 @@
+'use client';
+
+import { ANCHOR_NAMES } from '#core/profile/index.ts';
+import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
+import {
+  ANCHOR_IDS,
+  MAX_EXTRA,
+  printedFrom,
+  rescaled,
+  solvePrinted,
+  type PrintedFields,
+} from './printedModel.ts';
+import type { Way, WayProps } from './way.ts';
+
+const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) => {
+  const change = (part: Partial<PrintedFields>) => onChange({ ...fields, ...part });
+  const setExtra = (at: number, part: Partial<PrintedFields['extra'][number]>) =>
+    change({ extra: fields.extra.map((extra, i) => (i === at ? { ...extra, ...part } : extra)) });
+  return (
+    <>
+      <div className="anchor-wide">
+        <label htmlFor="anchor-scale">Readings in</label>
+        <select
+          id="anchor-scale"
+          className="form-select"
+          value={fields.scale}
+          onChange={(event) =>
+            onChange(rescaled(fields, event.target.value as PrintedFields['scale'], coding))
+          }
+        >
+          {SCALE_IDS.map((id) => (
+            <option key={id} value={id}>
+              {SCALES[id].name}
+            </option>
+          ))}
+        </select>
+      </div>
+      {ANCHOR_IDS.map((id) => (
+        <div className="anchor" key={id}>
+          <label htmlFor={`anchor-${id}`}>{ANCHOR_NAMES[id]}</label>
+          <input
+            id={`anchor-${id}`}
+            className={`form-control num${failure?.where === ANCHOR_NAMES[id] ? ' is-invalid' : ''}`}
+            inputMode="decimal"
+            autoComplete="off"
+            value={fields[id]}
+            onChange={(event) => change({ [id]: event.target.value })}
+          />
+        </div>
+      ))}
+      <div className="anchor">
+        <label htmlFor="anchor-clip-stops">clip at stop</label>
+        <input
+          id="anchor-clip-stops"
+          className="form-control num"
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder="unknown"
+          value={fields.clipStops}
+          onChange={(event) => change({ clipStops: event.target.value })}
+        />
+      </div>
+      {fields.extra.map((extra, i) => (
+        <div className="anchor-wide extra" key={i}>
+          <label htmlFor={`extra-stop-${i}`}>Card at stop</label>
+          <input
+            id={`extra-stop-${i}`}
+            className="form-control num"
+            placeholder="−3"
+            value={extra.stops}
+            onChange={(event) => setExtra(i, { stops: event.target.value })}
+          />
+          <label htmlFor={`extra-reading-${i}`}>reads</label>
+          <input
+            id={`extra-reading-${i}`}
+            className="form-control num"
+            inputMode="decimal"
+            value={extra.reading}
+            onChange={(event) => setExtra(i, { reading: event.target.value })}
+          />
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => change({ extra: fields.extra.filter((_, n) => n !== i) })}
+          >
+            Take off
+          </button>
+        </div>
+      ))}
+      {fields.extra.length < MAX_EXTRA && (
+        <div className="anchor-wide">
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => change({ extra: [...fields.extra, { stops: '', reading: '' }] })}
+          >
+            Add a reading of your own
+          </button>
+        </div>
+      )}
+    </>
+  );
+};
+
+export const printed: Way<PrintedFields> = {
+  id: 'anchors',
+  name: 'Numbers',
+  says: 'Off the menu or the paper: readings at 0 %, 18 %, 90 % and clip.',
+  start: (data, coding) => printedFrom(data, coding),
+  solve: solvePrinted,
+  Fields,
+};

@@ -1,0 +1,115 @@
+import {
+  ANCHOR_NAMES,
+  compileProfile,
+  profileFromAnchors,
+  type Anchor,
+  type ProfileData,
+  type ProfileSolution,
+} from '#core/profile/index.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
+import type { GamutId } from '#core/colour/gamut.ts';
+import { parseStops } from '#core/units.ts';
+import { typed } from './way.ts';
+
+/** A reading of the user's own at some stop. */
+export type ExtraField = { readonly stops: string; readonly reading: string };
+
+/** What stands in the fields, as typed. */
+export type PrintedFields = {
+  readonly scale: ScaleId;
+  readonly black: string;
+  readonly grey: string;
+  readonly white: string;
+  readonly clip: string;
+  readonly clipStops: string;
+  readonly extra: readonly ExtraField[];
+};
+
+export const ANCHOR_IDS = ['black', 'grey', 'white', 'clip'] as const;
+/** Four printed anchors and two of one's own: six in all. */
+export const MAX_EXTRA = 2;
+
+const trim = (value: number, scale: ScaleId) =>
+  scale === 'codeValue' ? value.toFixed(0) : Number(value.toFixed(1)).toString();
+
+/** The form filled in from a profile. */
+export const printedFrom = (
+  data: ProfileData,
+  coding: Coding,
+  scale: ScaleId = 'signalPercent',
+): PrintedFields => {
+  const { transfer, clipSignal, clipStops } = compileProfile(data);
+  const reading = (signal: number) => trim(SCALES[scale].fromSignal(signal, coding), scale);
+  return {
+    scale,
+    black: reading(transfer.encode(0)),
+    grey: reading(transfer.encode(0.18)),
+    white: reading(transfer.encode(0.9)),
+    clip: reading(clipSignal),
+    clipStops: Number(clipStops.toFixed(2)).toString(),
+    extra: [],
+  };
+};
+
+/** The same readings on another scale; what is no number stays as typed. */
+export const rescaled = (fields: PrintedFields, scale: ScaleId, coding: Coding): PrintedFields => {
+  const turn = (text: string) => {
+    const value = typed(text);
+    if (!Number.isFinite(value)) return text;
+    return trim(SCALES[scale].fromSignal(SCALES[fields.scale].toSignal(value, coding), coding), scale);
+  };
+  return {
+    ...fields,
+    scale,
+    black: turn(fields.black),
+    grey: turn(fields.grey),
+    white: turn(fields.white),
+    clip: turn(fields.clip),
+    extra: fields.extra.map(({ stops, reading }) => ({ stops, reading: turn(reading) })),
+  };
+};
+
+const noNumber = (where: string, text: string) =>
+  failure(
+    where,
+    `Type a number for ${where}${text.trim() ? `: “${text.trim().slice(0, 20)}” is none` : ''}.`,
+  );
+
+const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
+  const anchors: Anchor[] = [];
+  for (const { stops: at, reading } of extra) {
+    if (at.trim() === '' && reading.trim() === '') continue;
+    const stops = parseStops(at);
+    if (stops === undefined) return noNumber('the stop of the further reading', at);
+    if (!Number.isFinite(typed(reading))) return noNumber(`the reading at ${at}`, reading);
+    anchors.push({ id: 'extra', stops, reading: typed(reading) });
+  }
+  return success(anchors);
+};
+
+/** What the fields solve to, or the one sentence that says which is wrong. */
+export const solvePrinted = (
+  fields: PrintedFields,
+  coding: Coding,
+  gamut: GamutId,
+): Result<ProfileSolution> => {
+  const anchors: Anchor[] = [];
+  for (const id of ANCHOR_IDS) {
+    if (id === 'clip' && fields.clip.trim() === '') continue;
+    if (!Number.isFinite(typed(fields[id]))) return noNumber(ANCHOR_NAMES[id], fields[id]);
+    anchors.push({ id, reading: typed(fields[id]) });
+  }
+  if (fields.clipStops.trim() !== '') {
+    const stops = parseStops(fields.clipStops);
+    if (stops === undefined) {
+      const said = fields.clipStops.slice(0, 20);
+      return failure('clip stops', `Clip stops: type a number such as 6 or 5 2/3, not “${said}”.`);
+    }
+    const at = anchors.findIndex(({ id }) => id === 'clip');
+    if (at >= 0) anchors[at] = { ...anchors[at], stops };
+  }
+  const extra = readExtra(fields.extra);
+  if (!extra.ok) return extra;
+  return profileFromAnchors([...anchors, ...extra.value], fields.scale, coding, gamut);
+};
