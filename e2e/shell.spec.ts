@@ -104,6 +104,31 @@ test('everything is reached by keyboard', async ({ page }) => {
   await expect(page.locator('html')).toHaveAttribute('data-surround', 'grey');
 });
 
+test('a camera and a subject of one’s own: added, typed, used by the card', async ({ page }) => {
+  await visit(page, at('kit'));
+  await page.getByRole('button', { name: 'Add a camera' }).click();
+  await expect(page.locator('.chooser')).toContainText('A-cam copy');
+  await page.getByLabel('Name', { exact: true }).nth(1).fill('Cart cam');
+  await page.getByLabel('Zebra levels').fill('30 to 100');
+  await page.getByLabel('by', { exact: true }).nth(1).fill('5');
+  await page.getByLabel('± offered').fill('2 5 10');
+  await page.getByLabel('Usable floor').fill('high');
+  await expect(page.getByText('Usable floor: type the lowest clean stop')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save camera' })).toBeDisabled();
+  await page.getByLabel('Usable floor').fill('−4 1/2');
+  await page.getByRole('button', { name: 'Save camera' }).click();
+  await expect(page.locator('.chooser')).toContainText('Cart cam');
+  await expect(page.locator('.ladder')).toContainText('floor −4.5');
+  await expect(cell(page, 'card')).toHaveText('40±2');
+  await page.getByLabel('Subject’s name').fill('Ida');
+  await page.getByLabel('Offset from grey in stops').fill('2/3');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.locator('.mark-skin')).toHaveCount(2);
+  await page.reload();
+  await expect(page.locator('.chooser')).toContainText('Cart cam');
+  await expect(page.locator('.mark-skin')).toHaveCount(2);
+});
+
 test('a shoot of one’s own starts filled in', async ({ page }) => {
   await visit(page, at('plan'));
   await page.locator('.chooser').click();

@@ -7,6 +7,7 @@ import {
   parseStops,
   printStops,
   printStopsDecimal,
+  printStopsExact,
   printStopsLength,
   reflectanceToStops,
   stops,
@@ -31,6 +32,13 @@ describe('stops', () => {
     expect(printStopsDecimal(0.04)).toBe('0.0');
     expect(printStopsDecimal(0.333, 2)).toBe('+0.33');
   });
+
+  it.each([
+    [-6, '−6'],
+    [-14 / 3, '−4 2/3'],
+    [-4.5, '−4.5'],
+    [0, '0'],
+  ])('prints %f as %s without moving it', (value, text) => expect(printStopsExact(value)).toBe(text));
 
   it('prints a length without sign', () => expect(printStopsLength(-4 / 3)).toBe('1 1/3'));
 

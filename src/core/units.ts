@@ -61,6 +61,10 @@ export const printStopsDecimal = (value: number, digits = 1): string => {
   return `${Number(text) === 0 ? '' : sign(value)}${text}`;
 };
 
+/** Thirds where the value is a third, else one decimal: `−6`, `−4 2/3`, `−4.5`. Never moves a typed value. */
+export const printStopsExact = (value: number): string =>
+  Math.abs(value * 3 - Math.round(value * 3)) < 0.02 ? printStops(value) : printStopsDecimal(value);
+
 /** A length in stops without sign, in thirds: `1 1/3`. */
 export const printStopsLength = (value: number): string => printStops(Math.abs(value)).replace(/^\+/, '');
 

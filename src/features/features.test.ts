@@ -5,10 +5,11 @@ import { tetrahedral } from '#core/lut/lattice.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
 import { signalToCode } from '#core/signal/scale.ts';
 import { TABLES } from '#store/tables.ts';
-import { demoSelection } from '#store/fixtures/demoBook.ts';
+import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { sampleTake } from '#store/fixtures/sampleTake.ts';
 import { cubeOf } from './handoff/cubeExport.ts';
 import { cardBands } from './judge/zebraBands.ts';
+import { addCamera, addSubject, cameraOf, fieldsOfCamera } from './kit/cameraModel.ts';
 import { saveProfile } from './kit/saveProfile.ts';
 import { bracketFrom, solveBracket } from './kit/ways/bracketModel.ts';
 import { WAY_IDS, wayOf } from './kit/ways/index.ts';
@@ -136,6 +137,69 @@ describe('kit', () => {
       ok: false,
       where: 'at +1',
       reason: 'At +1: “hot” is no reading.',
+    });
+  });
+});
+
+describe('cameras', () => {
+  const { cameras } = demoBook();
+  const aCam = cameras.get('a-cam')!;
+
+  it.each([...cameras.keys()])('%s comes back from its own fields as it was', (id) => {
+    const camera = cameras.get(id)!;
+    const made = cameraOf(fieldsOfCamera(camera), camera);
+    expect(made.ok && { ...made.value, fixedIris: made.value.fixedIris }).toEqual({
+      ...camera,
+      fixedIris: camera.fixedIris,
+    });
+  });
+
+  it('is typed as people write it', () => {
+    const made = cameraOf(
+      {
+        ...fieldsOfCamera(aCam),
+        baseIsos: '640 and 4000',
+        irises: 'f/2.8 – f/16',
+        floor: '-4 1/2',
+        tolerances: '±2, 5',
+        zebraRange: '50 to 100',
+        zebraStep: '2,5',
+      },
+      aCam,
+    );
+    if (!made.ok) throw new Error(made.reason);
+    expect(made.value).toMatchObject({ baseIsos: [640, 4000], floorStops: -4.5 });
+    expect([made.value.irises[0], made.value.irises.at(-1)]).toEqual([2.8, 16]);
+    expect(made.value.zebra.range).toEqual({ min: 50, max: 100, step: 2.5, tolerances: [2, 5] });
+  });
+
+  it.each([
+    [{ baseIsos: 'fast' }, 'base ISO', /one or two whole numbers/],
+    [{ baseIsos: '25600' }, 'base ISO', /25600 lies outside 200 to 12800/],
+    [{ isoTo: '100' }, 'ISO range', /lowest and the highest/],
+    [{ irises: '' }, 'iris', /widest and the smallest/],
+    [{ kelvin: '9900 to 2500' }, 'white balance', /lowest and the highest Kelvin/],
+    [{ floor: '2' }, 'usable floor', /such as −5/],
+    [{ zebraStep: '0' }, 'zebra', /such as 30 to 100 by 5/],
+    [{ warningRange: '90' }, 'warning', /lowest to highest/],
+    [{ tolerances: '' }, 'tolerances', /such as 2 5 10/],
+    [{ name: '  ' }, 'name', /Give the camera a name/],
+  ])('%j gets one sentence', (part, where, reason) => {
+    const made = cameraOf({ ...fieldsOfCamera(aCam), ...part }, aCam);
+    expect(made).toMatchObject({ ok: false, where });
+    expect(!made.ok && made.reason).toMatch(reason);
+  });
+
+  it('a further camera and a further subject stand in the set-up at once', () => {
+    const { setup } = select('furnace-mouth', 'a-cam');
+    for (const edit of [addCamera(aCam, setup, 'mine', 'My camera'), addSubject(setup, 'ida', 'Ida', 0.7)]) {
+      edit.changes.forEach(({ table, after }) => expect(TABLES[table].safeParse(after).success).toBe(true));
+    }
+    expect(addCamera(aCam, setup, 'mine', 'My camera').changes[1].after).toMatchObject({
+      cameraIds: ['a-cam', 'b-cam', 'mine'],
+    });
+    expect(addSubject(setup, 'ida', 'Ida', 0.7).changes[1].after).toMatchObject({
+      subjectIds: ['ana', 'ida'],
     });
   });
 });

@@ -1,14 +1,11 @@
 import { F_NUMBERS } from '#core/exposure/aperture.ts';
+import { ISO_SPEEDS } from '#core/exposure/iso.ts';
 import type { CameraRecord } from './records/camera.ts';
 
 // The cameras of Salt and Fire, named by their job. All figures invented.
 
 const irises = (from: number, to: number) => F_NUMBERS.filter((f) => f >= from && f <= to);
-const isos = (from: number, to: number) =>
-  [
-    100, 125, 160, 200, 250, 320, 400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000, 5000, 6400,
-    8000, 10000, 12800,
-  ].filter((iso) => iso >= from && iso <= to);
+const isos = (from: number, to: number) => ISO_SPEEDS.filter((iso) => iso >= from && iso <= to);
 
 const wideZebra = {
   scale: 'signalPercent',

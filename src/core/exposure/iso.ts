@@ -24,3 +24,9 @@ export const isoStanding = (iso: number, bases: readonly number[]): IsoStanding 
   const overBase = Math.log2(iso / base);
   return { base, overBase, clipLoss: Math.max(0, -overBase), floorRise: Math.max(0, overBase) };
 };
+
+/** Marked ISO speeds in thirds of a stop (ISO 12232, table of rounded speeds), from 50 to 102 400. */
+export const ISO_SPEEDS = [
+  50, 64, 80, 100, 125, 160, 200, 250, 320, 400, 500, 640, 800, 1000, 1250, 1600, 2000, 2500, 3200, 4000,
+  5000, 6400, 8000, 10000, 12800, 16000, 20000, 25600, 32000, 40000, 51200, 64000, 80000, 102400,
+] as const;

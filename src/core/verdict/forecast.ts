@@ -1,4 +1,4 @@
-import { printStops, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStops, printStopsExact, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
 import type { VerdictRule } from './types.ts';
 
@@ -25,8 +25,8 @@ export const gradeForecast = {
       title: 'Grade forecast',
       figure: pull === 0 ? 'as is' : `${pull > 0 ? 'pull' : 'push'} ${printStopsLength(pull)}`,
       advice: push
-        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; clean only to ${printStops(cleanTo)}.`
-        : `Shadows usable to ${printStops(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.`,
+        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; clean only to ${printStopsExact(cleanTo)}.`
+        : `Shadows usable to ${printStopsExact(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.`,
       arithmetic,
     };
   },

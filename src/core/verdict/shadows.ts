@@ -1,5 +1,5 @@
 import { distributionQuantile } from '../scopes/distribution.ts';
-import { printStops, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStopsExact, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { capital, printShare, where } from './wording.ts';
@@ -35,7 +35,7 @@ export const underExposure = {
         state: 'holds',
         title: 'Shadows over the floor',
         figure: printShare(share),
-        advice: `Under ${printStops(numbers.floorStops)}: ${printShare(share)} of the picture. Leave it.`,
+        advice: `Under ${printStopsExact(numbers.floorStops)}: ${printShare(share)} of the picture. Leave it.`,
         arithmetic,
       };
     }
@@ -51,7 +51,7 @@ export const underExposure = {
       state: 'watch',
       title: dark ? 'Under-exposed' : 'Shadows under the floor',
       figure: dark ? printStopsDecimal(-short) : printShare(share),
-      advice: `${under ? `${capital(where(place, measurement))}, ${printShare(share)} under ${printStops(numbers.floorStops)}. ` : ''}${remedy}`,
+      advice: `${under ? `${capital(where(place, measurement))}, ${printShare(share)} under ${printStopsExact(numbers.floorStops)}. ` : ''}${remedy}`,
       place,
       arithmetic,
     };

@@ -5,7 +5,7 @@ import { printShutter } from '#core/exposure/shutter.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
+import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printKelvin, printNd, printPull } from '#ui/format.ts';
 
@@ -58,7 +58,7 @@ export const PocketCard = () => {
       <p>
         Zebra in {SCALES[camera.zebra.scale].name}, on{' '}
         {camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. Clip{' '}
-        {printStopsDecimal(numbers.clipStops)}, usable to {printStops(numbers.floorStops)}.
+        {printStopsDecimal(numbers.clipStops)}, usable to {printStopsExact(numbers.floorStops)}.
       </p>
       {setup.cautions.length > 0 && (
         <p className="pocket-caution">

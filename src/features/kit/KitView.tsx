@@ -6,11 +6,12 @@ import { GAMUTS } from '#core/colour/gamut.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { THIN } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { CameraPanel } from './CameraPanel.tsx';
 import { readingRows } from './curveModel.ts';
 import { ProfileChart } from './ProfileChart.tsx';
 import { ProfileMaker } from './ProfileMaker.tsx';
+import { SubjectPanel } from './SubjectPanel.tsx';
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 
@@ -101,38 +102,6 @@ const Readings = () => {
   );
 };
 
-const CameraFacts = () => {
-  const { camera } = useBench().selection;
-  const { zebra } = camera;
-  const facts = [
-    ['Records', `${camera.coding.bitDepth}-bit ${camera.chroma}, ${camera.coding.range}`],
-    ['Base ISO', camera.baseIsos.join(' and ')],
-    ['Usable floor', `${printStops(camera.floorStops)} at base`],
-    ['Zebra reads', zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'],
-    [
-      'Zebra',
-      `${zebra.range.min}–${zebra.range.max} by ${zebra.range.step}, ±${zebra.range.tolerances.join(' ')}`,
-    ],
-    [
-      'Warning',
-      `${zebra.lowerLimit.min}–${zebra.lowerLimit.max} by ${zebra.lowerLimit.step}, ${SCALES[zebra.scale].name}`,
-    ],
-    ['White bal.', `${camera.kelvinRange[0]}–${camera.kelvinRange[1]}${THIN}K by ${camera.kelvinStep}`],
-  ];
-  return (
-    <Panel title={camera.name} note={camera.job}>
-      <dl className="facts">
-        {facts.map(([name, value]) => (
-          <div key={name}>
-            <dt>{name}</dt>
-            <dd>{value}</dd>
-          </div>
-        ))}
-      </dl>
-    </Panel>
-  );
-};
-
 /** Kit: what this camera's profile reads at every stop, from an archetype or from typed numbers. */
 export const KitView = () => {
   const { selection, bench } = useBench();
@@ -158,7 +127,8 @@ export const KitView = () => {
       </div>
       <div className="kit-side">
         <ProfileMaker key={`${selection.camera.id} ${selection.profile.id}`} />
-        <CameraFacts />
+        <CameraPanel />
+        <SubjectPanel />
       </div>
     </div>
   );

@@ -4,7 +4,7 @@ import { scaleLinear } from 'd3';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { rampColour } from '#core/scopes/ramp.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
+import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
 import { useSize } from '../parts/useSize.ts';
 import { LADDER_RANGE, ladderMarks, ladderRungs, nudged, spreadLabels } from './ladderModel.ts';
@@ -153,7 +153,7 @@ export const StopLadder = () => {
             clip {printStopsDecimal(numbers.clipStops)}
           </text>
           <text x={BAR.right - 4} y={y(numbers.floorStops) + 13} className="ladder-edge" textAnchor="end">
-            floor {printStops(numbers.floorStops)}
+            floor {printStopsExact(numbers.floorStops)}
           </text>
           {marks.map((mark, i) => (
             <g key={mark.id} className={`mark mark-${mark.kind}`}>

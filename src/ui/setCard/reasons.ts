@@ -5,7 +5,7 @@ import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/setCard.ts';
 import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
+import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { printLight, THIN } from '../format.ts';
 
@@ -43,7 +43,7 @@ const isoReason = (input: CellInput): Reason => {
   const set = input.selection.plan.iso;
   const why =
     iso.overBase === 0
-      ? `${set} is a base: clip ${printStopsDecimal(clipStops)}, usable to ${printStops(floorStops)}.`
+      ? `${set} is a base: clip ${printStopsDecimal(clipStops)}, usable to ${printStopsExact(floorStops)}.`
       : iso.overBase > 0
         ? `${printStopsDecimal(iso.overBase)} over base ${iso.base}: the floor rises to ${printStopsDecimal(floorStops)}.`
         : `${printStopsDecimal(-iso.overBase)} under base ${iso.base}: highlights clip at ${printStopsDecimal(clipStops)}.`;
