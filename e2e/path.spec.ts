@@ -35,7 +35,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(page).toHaveURL(/\/kit\?shoot=salt-and-fire&setup=bench-interview&camera=a-cam/);
     const rungAt0 = page.locator('.rung-grey .rung-reading');
     await expect(rungAt0).toHaveText('41');
-    await page.getByLabel('Name').fill('Paper log');
+    await page.getByLabel('Name', { exact: true }).fill('Paper log');
     await page.getByLabel('18 %', { exact: true }).fill('38');
     await page.getByLabel('90 %', { exact: true }).fill('58');
     await expect(rungAt0).toHaveText('38');

@@ -57,7 +57,7 @@ await visit(on('handoff', 'furnace-mouth', 'a-cam'), '.pocket');
 await shoot('handoff');
 
 await visit(on('kit', 'furnace-mouth', 'a-cam'));
-await page.getByLabel('Name').fill('Paper log');
+await page.getByLabel('Name', { exact: true }).fill('Paper log');
 await page.getByLabel('18 %', { exact: true }).fill('39');
 await page.getByLabel('90 %', { exact: true }).fill('59.4');
 await page.getByLabel('clip', { exact: true }).fill('92.4');
