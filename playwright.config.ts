@@ -6,6 +6,7 @@ export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
   timeout: 180_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   retries: 0,
   reporter: [['list']],
