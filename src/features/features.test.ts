@@ -269,7 +269,8 @@ describe('hand-off', () => {
     ['code', true],
   ] as const)('cube on the %s scale, baked %s, puts the card where the monitor shows it', (scale, baked) => {
     const selection = select('furnace-mouth', 'a-cam');
-    const { text, name, worstCodes } = cubeOf(selection, { scale, baked });
+    const { text: write, name, worstCodes } = cubeOf(selection, { scale, baked });
+    const text = write();
     const cube = parseCube(text);
     if (!cube.ok) throw new Error(cube.reason);
     expect(cube.value.size).toBe(33);

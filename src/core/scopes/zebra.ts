@@ -3,7 +3,6 @@ import type { ZebraSetting } from '../exposure/zebra.ts';
 /** Codes between which a zebra shows, both included. */
 export type CodeBand = { readonly from: number; readonly to: number };
 
-export const NO_ZEBRA = 0;
 export const RANGE_ZEBRA = 1;
 export const WARNING_ZEBRA = 2;
 

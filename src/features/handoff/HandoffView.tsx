@@ -22,7 +22,10 @@ const LogFiles = () => {
   const none = takes.length === 0;
   const newest = takes.slice(0, 4);
   return (
-    <Panel title="The log" note={none ? 'no take yet' : `${takes.length} takes of ${selection.shoot.name}`}>
+    <Panel
+      title="The log"
+      note={none ? 'no take yet' : `${takes.length} takes of ${selection.shoot.name}, stops from grey`}
+    >
       {none ? (
         <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
       ) : (
@@ -114,7 +117,7 @@ const CubePanel = () => {
         <button
           type="button"
           className="btn btn-primary"
-          onClick={() => download(file.name, file.text, 'text/plain')}
+          onClick={() => download(file.name, file.text(), 'text/plain')}
         >
           <Download size={16} aria-hidden="true" /> {file.name}
         </button>

@@ -1,7 +1,13 @@
 import { GAMUTS } from '#core/colour/gamut.ts';
 import { writeCube } from '#core/formats/cube.ts';
 import { tetrahedral } from '#core/lut/lattice.ts';
-import { CUBE_SCALES, monitoringLattice, monitoringOnScale, type CubeScale } from '#core/lut/monitoring.ts';
+import {
+  CUBE_SCALES,
+  DISPLAY_GREY,
+  monitoringLattice,
+  monitoringOnScale,
+  type CubeScale,
+} from '#core/lut/monitoring.ts';
 import { maxCode } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
@@ -16,7 +22,8 @@ export type CubeChoice = {
 
 export type CubeFile = {
   readonly name: string;
-  readonly text: string;
+  /** Written when it is asked for: 36 000 rows. */
+  readonly text: () => string;
   /** Worst difference between the lattice (tetrahedral) and the transform on the grey axis, in 10-bit codes. */
   readonly worstCodes: number;
 };
@@ -38,16 +45,17 @@ export const cubeOf = (selection: Selection, { scale, baked }: CubeChoice): Cube
   return {
     name: `${slug(setup.name)}-${slug(camera.name)}-${slug(profile.name)}-${slug(pull)}.cube`,
     worstCodes: worst * maxCode(10),
-    text: writeCube(lattice, {
-      title,
-      comments: [
-        `Candelum monitoring transform: ${title}`,
-        `Set-up ${setup.name}, ${camera.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}`,
-        `In: ${profile.name}, ${GAMUTS[profile.data.gamut].name}. Out: BT.709 for a BT.1886 display, grey at 45 %`,
-        `Scale: ${CUBE_SCALES[scale].says}`,
-        `Pull: ${transform.pullStops === 0 ? 'not baked in' : `${(-transform.pullStops).toFixed(3)} stops baked in`}`,
-        `Meant for tetrahedral interpolation; worst on the grey axis ${(worst * maxCode(10)).toFixed(2)} of 1023`,
-      ],
-    }),
+    text: () =>
+      writeCube(lattice, {
+        title,
+        comments: [
+          `Candelum monitoring transform: ${title}`,
+          `Set-up ${setup.name}, ${camera.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}`,
+          `In: ${profile.name}, ${GAMUTS[profile.data.gamut].name}. Out: BT.709 for a BT.1886 display, grey at ${100 * DISPLAY_GREY} %`,
+          `Scale: ${CUBE_SCALES[scale].says}`,
+          `Pull: ${transform.pullStops === 0 ? 'not baked in' : `${(-transform.pullStops).toFixed(3)} stops baked in`}`,
+          `Meant for tetrahedral interpolation; worst on the grey axis ${(worst * maxCode(10)).toFixed(2)} of 1023`,
+        ],
+      }),
   };
 };

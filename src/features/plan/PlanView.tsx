@@ -34,8 +34,8 @@ const Placements = () => {
                 {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
               </th>
             ))}
-            <th scope="col">Rounding</th>
-            <th scope="col">Room over it</th>
+            <th scope="col">Rounding, stop</th>
+            <th scope="col">Stops over it</th>
             <th scope="col">Usable under it</th>
             <th scope="col">In post</th>
           </tr>

@@ -43,6 +43,14 @@ describe('the log as CSV (RFC 4180)', () => {
     expect(data[1].notes).toBe("'=1+1\nsecond line");
   });
 
+  it('says what the zebra levels are in, by take', () => {
+    const code = { ...sampleTake, card: { ...sampleTake.card, zebraScale: 'codeValue' as const } };
+    const { data: rows } = Papa.parse<Record<string, string>>(takesCsv([code, sampleTake]).trimEnd(), {
+      header: true,
+    });
+    expect(rows.map((row) => row['zebra scale'])).toEqual(['code value', '']);
+  });
+
   it('is a heading alone without takes', () => expect(takesCsv([]).trimEnd().split('\r\n')).toHaveLength(1));
 });
 

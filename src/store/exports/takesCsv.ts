@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { printShutter } from '#core/exposure/shutter.ts';
+import { SCALES } from '#core/signal/scale.ts';
 import type { TakeRecord } from '../records/take.ts';
 
 type Column = { readonly name: string; readonly of: (take: TakeRecord) => string | number };
@@ -32,7 +33,8 @@ const COLUMNS: readonly Column[] = [
   { name: 'fps', of: ({ card }) => card.fps },
   { name: 'iris (f)', of: ({ card }) => card.iris },
   { name: 'ND (stops)', of: ({ card }) => card.ndStops },
-  { name: 'card zebra (% of signal)', of: ({ card }) => card.cardZebra },
+  { name: 'zebra scale', of: ({ card }) => (card.zebraScale ? SCALES[card.zebraScale].name : '') },
+  { name: 'card zebra', of: ({ card }) => card.cardZebra },
   {
     name: 'skin zebras',
     of: ({ card }) => card.skinZebras.map(({ subject, zebra }) => `${subject} ${zebra}`).join('; '),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { finite, idSchema, stopsSchema } from './common.ts';
 import { profileDataSchema } from './profile.ts';
 import { shutterSchema } from './plan.ts';
@@ -18,6 +19,8 @@ export const cardSnapshotSchema = z.object({
   fps: finite,
   iris: finite,
   ndStops: finite,
+  /** What the zebra levels are in; takes logged before it was kept have none. */
+  zebraScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
   cardZebra: z.string(),
   skinZebras: z.array(z.object({ subject: z.string(), zebra: z.string() })),
   warningZebra: z.string(),

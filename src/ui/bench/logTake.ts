@@ -8,6 +8,9 @@ import type { Bench } from './BenchProvider.tsx';
 
 const THUMBNAIL_WIDTH = 240;
 
+/** What the step is called in undo. */
+export const logLabel = (number: number): string => `Log take ${number}`;
+
 const snapshot = ({ selection, numbers }: Bench): CardSnapshot => {
   const { plan, setup, camera, profile } = selection;
   return {
@@ -24,6 +27,7 @@ const snapshot = ({ selection, numbers }: Bench): CardSnapshot => {
     fps: setup.fps,
     iris: plan.iris,
     ndStops: plan.ndStops,
+    zebraScale: camera.zebra.scale,
     cardZebra: printZebra(numbers.card),
     skinZebras: numbers.skin.map(({ subject, zebra }) => ({
       subject: subject.name,
@@ -98,5 +102,5 @@ export const logTake = async (bench: Bench, now: Date, newId: string): Promise<T
   };
   const changes: Change[] = [{ table: 'takes', id: take.id, after: take }];
   if (png) changes.push({ table: 'thumbnails', id: take.id, after: { id: take.id, png } });
-  return (await book.edit({ label: `Log take ${number}`, changes })) ? take : undefined;
+  return (await book.edit({ label: logLabel(number), changes })) ? take : undefined;
 };

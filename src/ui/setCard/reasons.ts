@@ -1,3 +1,4 @@
+import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { isFlickerSafe } from '#core/exposure/shutter.ts';
 import { exactFNumber } from '#core/exposure/aperture.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
@@ -119,7 +120,7 @@ export const REASONS = {
   }),
   iso: isoReason,
   kelvin: ({ selection }) => ({
-    why: selection.setup.light,
+    why: selection.setup.light || 'No light noted for this set-up yet.',
     lines: [{ label: 'mired', value: (1e6 / selection.plan.kelvin).toFixed(0) }],
   }),
   shutter: shutterReason,
@@ -168,7 +169,7 @@ export const REASONS = {
     why: 'The monitor takes off what the placement put on, so you light to the finished picture.',
     lines: [
       { label: 'pull', value: `${printStops(-numbers.pullStops)} stops before the tone scale` },
-      { label: 'grey lands at', value: '45 % of the display signal' },
+      { label: 'grey lands at', value: `${100 * DISPLAY_GREY} % of the display signal` },
     ],
   }),
 } as const satisfies Record<string, (input: CellInput) => Reason>;

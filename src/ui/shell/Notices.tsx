@@ -2,11 +2,12 @@
 
 import { useEffect } from 'react';
 import { useBench } from '../bench/BenchProvider.tsx';
+import type { Said } from './useLogTake.ts';
 
 const SHOWN_MS = 6000;
 
 /** What just happened, what went wrong, and the way back. */
-export const Notices = ({ said, hush }: { said?: string; hush: () => void }) => {
+export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
   const { records, selection, book, session, bench } = useBench();
   useEffect(() => {
     if (!said) return undefined;
@@ -34,14 +35,16 @@ export const Notices = ({ said, hush }: { said?: string; hush: () => void }) => 
       ))}
       {said && (
         <div className="notice" role="status">
-          <span>{said}</span>
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
-            onClick={() => void book.undo().then(hush)}
-          >
-            Undo
-          </button>
+          <span>{said.text}</span>
+          {records.undoable === said.undoes && (
+            <button
+              type="button"
+              className="btn btn-sm btn-outline-secondary"
+              onClick={() => void book.undo().then(hush)}
+            >
+              Undo
+            </button>
+          )}
         </div>
       )}
     </div>

@@ -1,7 +1,7 @@
 'use client';
 
-import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
+import { ScaleSelect } from '../ScaleSelect.tsx';
 import { bracketFrom, solveBracket, type BracketFields } from './bracketModel.ts';
 import type { Way, WayProps } from './way.ts';
 
@@ -11,21 +11,7 @@ const Fields = ({ fields, onChange, failure }: WayProps<BracketFields>) => (
       Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads; leave
       empty what you did not film.
     </p>
-    <div className="anchor-wide">
-      <label htmlFor="bracket-scale">Readings in</label>
-      <select
-        id="bracket-scale"
-        className="form-select"
-        value={fields.scale}
-        onChange={(event) => onChange({ ...fields, scale: event.target.value as BracketFields['scale'] })}
-      >
-        {SCALE_IDS.map((id) => (
-          <option key={id} value={id}>
-            {SCALES[id].name}
-          </option>
-        ))}
-      </select>
-    </div>
+    <ScaleSelect id="bracket-scale" value={fields.scale} onPick={(scale) => onChange({ ...fields, scale })} />
     {fields.readings.map(({ stops, text }, i) => (
       <div className="anchor-sixth" key={stops}>
         <label htmlFor={`bracket-${stops}`}>{printStops(stops)}</label>

@@ -1,7 +1,7 @@
 'use client';
 
 import { ANCHOR_NAMES } from '#core/profile/index.ts';
-import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
+import { ScaleSelect } from '../ScaleSelect.tsx';
 import {
   ANCHOR_IDS,
   MAX_EXTRA,
@@ -18,23 +18,11 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
     change({ extra: fields.extra.map((extra, i) => (i === at ? { ...extra, ...part } : extra)) });
   return (
     <>
-      <div className="anchor-wide">
-        <label htmlFor="anchor-scale">Readings in</label>
-        <select
-          id="anchor-scale"
-          className="form-select"
-          value={fields.scale}
-          onChange={(event) =>
-            onChange(rescaled(fields, event.target.value as PrintedFields['scale'], coding))
-          }
-        >
-          {SCALE_IDS.map((id) => (
-            <option key={id} value={id}>
-              {SCALES[id].name}
-            </option>
-          ))}
-        </select>
-      </div>
+      <ScaleSelect
+        id="anchor-scale"
+        value={fields.scale}
+        onPick={(scale) => onChange(rescaled(fields, scale, coding))}
+      />
       {ANCHOR_IDS.map((id) => (
         <div className="anchor" key={id}>
           <label htmlFor={`anchor-${id}`}>{ANCHOR_NAMES[id]}</label>
