@@ -43,7 +43,7 @@ describe('kit', () => {
 
   it('fills the form in from the profile, and solves to the same curve', () => {
     const fields = printedFrom(ARCHETYPES.wideLog, coding);
-    expect(fields).toMatchObject({ black: '3.2', grey: '40.6', white: '61', clip: '94', clipStops: '6' });
+    expect(fields).toMatchObject({ black: '3.2', grey: '40.6', white: '61.0', clip: '94.0', clipStops: '6' });
     const solved = solvePrinted(fields, coding, 'bt2020');
     if (!solved.ok) throw new Error(solved.reason);
     const own = compileProfile(solved.value.profile);

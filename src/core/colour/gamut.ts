@@ -1,18 +1,20 @@
+import { failure, success, type Result } from '../result.ts';
+import { adaptation } from './adaptation.ts';
+import { xyToXyz, type Chromaticity } from './chromaticity.ts';
 import { apply, IDENTITY, invert, multiply, type Matrix3 } from './matrix.ts';
 
-/** CIE 1931 xy. */
-export type Chromaticity = readonly [x: number, y: number];
 export type Gamut = {
   readonly name: string;
   readonly red: Chromaticity;
   readonly green: Chromaticity;
   readonly blue: Chromaticity;
   readonly white: Chromaticity;
-  readonly source: string;
 };
+type StandardGamut = Gamut & { readonly source: string };
 
 // CIE standard illuminant D65 as the BT. recommendations write it.
 const D65: Chromaticity = [0.3127, 0.329];
+const ACES_WHITE: Chromaticity = [0.32168, 0.33767];
 
 export const GAMUTS = {
   bt709: {
@@ -39,10 +41,54 @@ export const GAMUTS = {
     white: D65,
     source: 'ITU-R BT.2020-2, table 3',
   },
-} as const satisfies Record<string, Gamut>;
+  acesAp0: {
+    name: 'ACES AP0',
+    red: [0.7347, 0.2653],
+    green: [0, 1],
+    blue: [0.0001, -0.077],
+    white: ACES_WHITE,
+    source: 'SMPTE ST 2065-1, table 1',
+  },
+  acesAp1: {
+    name: 'ACES AP1',
+    red: [0.713, 0.293],
+    green: [0.165, 0.83],
+    blue: [0.128, 0.044],
+    white: ACES_WHITE,
+    source: 'ACES S-2014-004, clause 4.2',
+  },
+} as const satisfies Record<string, StandardGamut>;
 
 export type GamutId = keyof typeof GAMUTS;
 export const GAMUT_IDS = Object.keys(GAMUTS) as GamutId[];
+
+/** A standard by its id, or primaries and white of a camera's own. */
+export type GamutSpec = GamutId | Gamut;
+
+export const gamutOf = (spec: GamutSpec): Gamut => (typeof spec === 'string' ? GAMUTS[spec] : spec);
+
+/** Twice the area of a triangle of chromaticities, positive when it runs red, green, blue as it should. */
+const area = ([ax, ay]: Chromaticity, [bx, by]: Chromaticity, [cx, cy]: Chromaticity): number =>
+  (bx - ax) * (cy - ay) - (cx - ax) * (by - ay);
+
+/** Typed primaries and white, checked: finite, a triangle that runs red, green, blue, the white inside it. */
+export const ownGamut = (gamut: Gamut): Result<Gamut> => {
+  const { red, green, blue, white } = gamut;
+  for (const [name, xy] of Object.entries({ red, green, blue, white })) {
+    if (!xy.every((v) => Number.isFinite(v) && v >= -1 && v <= 2))
+      return failure(name, `Type x and y for ${name}, such as 0.64 0.33.`);
+  }
+  if (!(white[1] > 0)) return failure('white', 'The white’s y must be above 0, such as 0.329.');
+  if (!(area(red, green, blue) > 1e-4))
+    return failure(
+      'primaries',
+      'The primaries make no triangle from red over green to blue: check their order.',
+    );
+  const inside = [area(white, red, green), area(white, green, blue), area(white, blue, red)];
+  return inside.every((a) => a > 0)
+    ? success(gamut)
+    : failure('white', 'The white lies outside the primaries: check its x and y.');
+};
 
 /** Linear RGB to XYZ with Y = 1 for white (SMPTE RP 177-1993, clause 3.3). */
 export const rgbToXyz = ({ red, green, blue, white }: Gamut): Matrix3 => {
@@ -58,11 +104,14 @@ export const rgbToXyz = ({ red, green, blue, white }: Gamut): Matrix3 => {
     z(green),
     z(blue),
   ];
-  const whiteXyz = [white[0] / white[1], 1, z(white) / white[1]] as const;
-  const [r, g, b] = apply(invert(primaries), whiteXyz);
+  const [r, g, b] = apply(invert(primaries), xyToXyz(white));
   return multiply(primaries, [r, 0, 0, 0, g, 0, 0, 0, b]);
 };
 
-/** Linear RGB of one gamut to linear RGB of another; both must share their white (no adaptation here). */
-export const gamutMatrix = (from: GamutId, to: GamutId): Matrix3 =>
-  from === to ? IDENTITY : multiply(invert(rgbToXyz(GAMUTS[to])), rgbToXyz(GAMUTS[from]));
+/** Linear RGB of one gamut to linear RGB of another, white to white (Bradford where the whites differ). */
+export const gamutMatrix = (from: GamutSpec, to: GamutSpec): Matrix3 => {
+  if (from === to) return IDENTITY;
+  const [source, target] = [gamutOf(from), gamutOf(to)];
+  const adapted = multiply(adaptation(source.white, target.white), rgbToXyz(source));
+  return multiply(invert(rgbToXyz(target)), adapted);
+};

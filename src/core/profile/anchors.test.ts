@@ -80,7 +80,11 @@ describe('a log curve from printed anchors', () => {
   it('takes code values and % of full code to the same curve', () => {
     const codes = profileFromAnchors(anchors(92, 419, 599, 887, 6), 'codeValue', coding, 'bt709');
     const full = profileFromAnchors(
-      anchors(9200 / 1023, 41900 / 1023, 59900 / 1023, 88700 / 1023, 6),
+      // One code is 100 / 1023 %: printed as exactly on either scale.
+      anchors(9200 / 1023, 41900 / 1023, 59900 / 1023, 88700 / 1023, 6).map((anchor) => ({
+        ...anchor,
+        step: 100 / 1023,
+      })),
       'fullCodePercent',
       coding,
       'bt709',

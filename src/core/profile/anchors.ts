@@ -15,8 +15,10 @@ export const anchorName = ({ id, stops }: Pick<Anchor, 'id' | 'stops'>): string 
 /** An anchor as a point of the curve. */
 export type AnchorPoint = CurveReading & { readonly id: Anchor['id']; readonly name: string };
 
-/** A number read or printed to the whole percent is off by at most half a percent: 0.5 / sqrt(3). */
-export const PRINTED_SIGMA = 0.005 / Math.sqrt(3);
+/** A number read or printed to the whole percent is off by at most half a percent: 1 / sqrt(12). */
+export const PRINTED_SIGMA = 0.01 / Math.sqrt(12);
+/** However many digits are printed, no camera is more exact than this. Our own choice. */
+const FINEST_SIGMA = 0.0002;
 // Where a maker puts "clip" is a matter of wording; it is trusted less. Our own choice.
 const CLIP_SIGMA = 0.01;
 
@@ -74,13 +76,18 @@ const reflectanceOf = ({ id, stops }: Anchor): number => {
   return ANCHOR_REFLECTANCE[id];
 };
 
-const toPoint = (anchor: Anchor, scale: ScaleId, coding: Coding): AnchorPoint => ({
-  id: anchor.id,
-  name: anchorName(anchor),
-  reflectance: reflectanceOf(anchor),
-  signal: SCALES[scale].toSignal(anchor.reading, coding),
-  sigma: anchor.id === 'clip' ? CLIP_SIGMA : PRINTED_SIGMA,
-});
+const toPoint = (anchor: Anchor, scale: ScaleId, coding: Coding): AnchorPoint => {
+  const { toSignal } = SCALES[scale];
+  const signal = toSignal(anchor.reading, coding);
+  const step = toSignal(anchor.reading + (anchor.step ?? 1), coding) - signal;
+  return {
+    id: anchor.id,
+    name: anchorName(anchor),
+    reflectance: reflectanceOf(anchor),
+    signal,
+    sigma: anchor.id === 'clip' ? CLIP_SIGMA : Math.max(FINEST_SIGMA, step / Math.sqrt(12)),
+  };
+};
 
 const NEEDED = ['black', 'grey', 'white'] as const;
 

@@ -1,4 +1,4 @@
-import type { GamutId } from '../colour/gamut.ts';
+import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { logTransfer } from '../transfer/index.ts';
 import { printStops, printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
@@ -104,7 +104,7 @@ const unsound = (sorted: readonly Reading[]): Result<never> | undefined => {
  */
 export const profileFromBracket = (
   bracket: readonly BracketReading[],
-  gamut: GamutId,
+  gamut: GamutSpec,
 ): Result<ProfileSolution> => {
   const sorted = readings(bracket);
   const wrong = unsound(sorted);

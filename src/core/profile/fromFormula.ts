@@ -1,4 +1,4 @@
-import type { GamutId } from '../colour/gamut.ts';
+import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { SCALES, type Coding } from '../signal/scale.ts';
 import { logContinuity, logTransfer, tangentLog, type LogCoefficients } from '../transfer/index.ts';
@@ -54,7 +54,7 @@ const badNumber = (formula: Formula) =>
 export const profileFromFormula = (
   formula: Formula,
   coding: Coding,
-  gamut: GamutId,
+  gamut: GamutSpec,
 ): Result<ProfileSolution> => {
   const missing = badNumber(formula);
   if (missing) return failure(missing, `Type a number for ${missing}.`);

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { GamutId } from '../colour/gamut.ts';
+import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
 import type { TableRow } from '../transfer/index.ts';
@@ -74,7 +74,7 @@ export const profileFromTable = (
   text: string,
   columns: TableColumns,
   coding: Coding,
-  gamut: GamutId,
+  gamut: GamutSpec,
 ): Result<ProfileSolution> => {
   if (text.length > MAX_TEXT) return failure('table', 'The table is over a megabyte: thin it out.');
   const read = readLines(text, columns, coding);

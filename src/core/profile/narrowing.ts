@@ -26,7 +26,7 @@ const meanWidth = ({ stops, stopsWide }: UncertaintyBand): number => {
  * returns the one that narrows the band most. Points as in `solveLog`.
  */
 export const narrowestReading = (points: readonly CurveReading[], clipStops: number): Narrowing => {
-  const { band, coefficients } = solveLog(points, 'sparse');
+  const { band, coefficients } = solveLog(points);
   const { encode } = logTransfer(coefficients);
   const before = meanWidth(band);
   const tried = CANDIDATES.filter((stops) => stops < clipStops - 0.5).flatMap((stops) => {
@@ -35,7 +35,7 @@ export const narrowestReading = (points: readonly CurveReading[], clipStops: num
     const reading = { reflectance, signal: encode(reflectance), sigma: PRINTED_SIGMA };
     const extended = [...points, reading].sort((a, b) => a.reflectance - b.reflectance);
     const rising = extended.every((p, i) => i === 0 || p.signal > extended[i - 1].signal);
-    return rising ? [{ stops, before, after: meanWidth(solveLog(extended, 'sparse').band) }] : [];
+    return rising ? [{ stops, before, after: meanWidth(solveLog(extended).band) }] : [];
   });
   return tried.reduce((best, next) => (next.after < best.after ? next : best), {
     stops: -3,

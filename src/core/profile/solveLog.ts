@@ -1,173 +1,119 @@
+import { gaussian, seededRandom } from '../random.ts';
 import { logTransfer, tangentLog, type LogCoefficients } from '../transfer/index.ts';
 import { stopsToReflectance } from '../units.ts';
+import { basis, expectedCurve, posteriorOf, type Candidate, type Posterior } from './logPosterior.ts';
 import type { CurveReading, UncertaintyBand } from './types.ts';
 
-// y = c log10(x + s) + d with the tangent line below `cut`. For given (s, cut) it is linear in (c, d), so the
-// pair is searched on a grid and (c, d) solved. Anchors leave the toe loose: a prior says where toes of real
-// log curves lie, log10 s ~ N(-1.87, 0.29) and cut ~ N(0.005, 0.005) (our own survey of some twenty curves).
-const PRIOR = { logS: { mean: -1.87, sd: 0.29 }, cut: { mean: 0.005, sd: 0.005 } } as const;
-const GRID = { logS: [-3.2, -0.6], cut: [0, 0.02] } as const;
-const COARSE = { logS: 79, cut: 17 } as const;
-const SPARSE = { logS: 27, cut: 9 } as const;
-const FINE = { logS: 11, cut: 7 } as const;
-const FINE_ROUNDS = 6;
+const BAND_STOPS = Array.from({ length: 49 }, (_, i) => -8 + i / 3);
+const BAND_BASIS_X = BAND_STOPS.map(stopsToReflectance);
+/** Share of possible curves that lie inside the band over its whole length. */
+export const BAND_NOMINAL = 0.95;
+const DRAWS = 400;
 
-const square = (value: number) => value * value;
-
-type Candidate = {
-  readonly s: number;
-  readonly cut: number;
-  readonly c: number;
-  readonly d: number;
-  /** Covariance of (c, d). */
-  readonly cov: readonly [cc: number, cd: number, dd: number];
-  /** Log of the posterior density, up to a constant. */
-  readonly logWeight: number;
-  readonly misfit: number;
-};
-
-const basis = (x: number, s: number, cut: number): number =>
-  x >= cut ? Math.log10(x + s) : Math.log10(cut + s) + (x - cut) / (Math.LN10 * (cut + s));
-
-const candidateAt = (points: readonly CurveReading[], logS: number, cut: number): Candidate | undefined => {
-  const s = 10 ** logS;
-  let [sgg, sg, sw, sgy, sy] = [0, 0, 0, 0, 0];
-  for (const point of points) {
-    const g = basis(point.reflectance, s, cut);
-    const w = 1 / square(point.sigma);
-    sgg += w * g * g;
-    sg += w * g;
-    sw += w;
-    sgy += w * g * point.signal;
-    sy += w * point.signal;
-  }
-  const det = sgg * sw - sg * sg;
-  const c = (sw * sgy - sg * sy) / det;
-  const d = (sgg * sy - sg * sgy) / det;
-  if (!(det > 0 && c > 0)) return undefined;
-  const chi = points.reduce(
-    (sum, p) => sum + square((p.signal - c * basis(p.reflectance, s, cut) - d) / p.sigma),
-    0,
-  );
-  const prior =
-    square((logS - PRIOR.logS.mean) / PRIOR.logS.sd) + square((cut - PRIOR.cut.mean) / PRIOR.cut.sd);
-  return {
-    s,
-    cut,
-    c,
-    d,
-    cov: [sw / det, -sg / det, sgg / det],
-    misfit: chi + prior,
-    logWeight: -0.5 * (chi + prior) - 0.5 * Math.log(det),
-  };
-};
-
-const steps = ([low, high]: readonly [number, number], count: number): number[] =>
-  Array.from({ length: count }, (_, i) => low + ((high - low) * i) / (count - 1));
-
-const gridOf = (
-  points: readonly CurveReading[],
-  logS: readonly [number, number],
-  cut: readonly [number, number],
-  size: { readonly logS: number; readonly cut: number },
-): Candidate[] =>
-  steps(logS, size.logS).flatMap((l) => steps(cut, size.cut).flatMap((k) => candidateAt(points, l, k) ?? []));
-
-const bestOf = (candidates: readonly Candidate[]): Candidate =>
-  candidates.reduce((best, next) => (next.misfit < best.misfit ? next : best));
-
-/** Closes in on the best candidate: each round a finer grid around it, a third as wide as the last. */
-const refine = (points: readonly CurveReading[], start: Candidate): Candidate => {
-  let best = start;
-  let [widthS, widthCut] = [0.04, 0.0015];
-  for (let round = 0; round < FINE_ROUNDS; round += 1) {
-    const logS = Math.log10(best.s);
-    const aroundS = [logS - widthS, logS + widthS] as const;
-    const aroundCut = [Math.max(0, best.cut - widthCut), best.cut + widthCut] as const;
-    best = bestOf([best, ...gridOf(points, aroundS, aroundCut, FINE)]);
-    widthS /= 3;
-    widthCut /= 2.5;
-  }
-  return best;
-};
-
-/** Mean and variance of the signal at x over all candidates, each by its weight (law of total variance). */
-const spreadAt = (candidates: readonly Candidate[], weights: readonly number[], x: number): number => {
-  let [mean, second, inner] = [0, 0, 0];
+/** Mean and variance of the signal at x about the best curve (law of total variance). */
+const spreadAt = ({ candidates, weights, best }: Posterior, x: number): number => {
+  const centre = best.c * basis(x, best.s, best.cut) + best.d;
+  let variance = 0;
   candidates.forEach(({ s, cut, c, d, cov }, i) => {
     const g = basis(x, s, cut);
-    const y = c * g + d;
-    mean += weights[i] * y;
-    second += weights[i] * y * y;
-    inner += weights[i] * (cov[0] * g * g + 2 * cov[1] * g + cov[2]);
+    const off = c * g + d - centre;
+    variance += weights[i] * (off * off + cov[0] * g * g + 2 * cov[1] * g + cov[2]);
   });
-  return Math.sqrt(Math.max(0, second - mean * mean + inner));
+  return Math.sqrt(Math.max(0, variance));
 };
 
-const BAND_STOPS = Array.from({ length: 49 }, (_, i) => -8 + i / 3);
+/** Curves drawn from the posterior: toes by their weight, line by its covariance. Always the same draws. */
+const drawn = ({ candidates, weights }: Posterior): Candidate[] => {
+  const normal = gaussian(seededRandom(95));
+  const curves: Candidate[] = [];
+  let at = 0;
+  let reached = weights[0];
+  for (let n = 0; n < DRAWS; n += 1) {
+    while (reached < (n + 0.5) / DRAWS && at < candidates.length - 1) reached += weights[(at += 1)];
+    const { cov, c, d } = candidates[at];
+    const sdC = Math.sqrt(cov[0]);
+    const u = normal();
+    const rest = Math.sqrt(Math.max(0, cov[2] - (cov[1] * cov[1]) / cov[0]));
+    curves.push({
+      ...candidates[at],
+      c: c + sdC * u,
+      d: d + (cov[1] / sdC) * u + rest * normal(),
+    });
+  }
+  return curves;
+};
 
-const bandOf = (candidates: readonly Candidate[], best: LogCoefficients): UncertaintyBand => {
-  const top = Math.max(...candidates.map((candidate) => candidate.logWeight));
-  const kept = candidates.filter((candidate) => candidate.logWeight > top - 12);
-  const raw = kept.map((candidate) => Math.exp(candidate.logWeight - top));
-  const total = raw.reduce((sum, w) => sum + w, 0);
-  const weights = raw.map((w) => w / total);
-  const { encode } = logTransfer(best);
-  const signal = BAND_STOPS.map((over) => 2 * spreadAt(kept, weights, stopsToReflectance(over)));
+/** How many standard deviations hold that share of the drawn curves at every stop at once. */
+const reachOf = (posterior: Posterior, spread: readonly number[]): number => {
+  const { best } = posterior;
+  const centre = BAND_BASIS_X.map((x) => best.c * basis(x, best.s, best.cut) + best.d);
+  const worst = drawn(posterior).map(({ s, cut, c, d }) =>
+    BAND_BASIS_X.reduce(
+      (most, x, i) => Math.max(most, Math.abs(c * basis(x, s, cut) + d - centre[i]) / spread[i]),
+      0,
+    ),
+  );
+  worst.sort((a, b) => a - b);
+  return worst[Math.ceil(BAND_NOMINAL * DRAWS) - 1];
+};
+
+const bandOf = (posterior: Posterior): UncertaintyBand => {
+  const { best } = posterior;
+  const spread = BAND_BASIS_X.map((x) => spreadAt(posterior, x));
+  const reach = reachOf(posterior, spread);
+  const encode = (stops: number) => best.c * basis(stopsToReflectance(stops), best.s, best.cut) + best.d;
+  const signal = spread.map((sd) => reach * sd);
   return {
     stops: BAND_STOPS,
     signal,
-    stopsWide: BAND_STOPS.map((over, i) => {
-      const slope = encode(stopsToReflectance(over + 0.05)) - encode(stopsToReflectance(over - 0.05));
-      return signal[i] / (slope / 0.1);
-    }),
+    stopsWide: BAND_STOPS.map((over, i) => signal[i] / ((encode(over + 0.05) - encode(over - 0.05)) / 0.1)),
   };
 };
 
+const checkCount = (name: string, points: readonly CurveReading[]): void => {
+  if (points.length < 3) throw new RangeError(`${name}: at least three points, got ${points.length}`);
+};
+
 const checkRising = (points: readonly CurveReading[]): void => {
-  if (points.length < 3) throw new RangeError(`solveLog: at least three points, got ${points.length}`);
+  checkCount('solveLog', points);
   const falls = points.some(
     (p, i) => i > 0 && !(p.reflectance > points[i - 1].reflectance && p.signal > points[i - 1].signal),
   );
   if (falls) throw new RangeError('solveLog: reflectance and signal must rise from point to point');
 };
 
+const coefficientsOf = ({ s, cut, c, d }: Candidate): LogCoefficients => tangentLog(s, cut, c, d);
+
 /**
  * The best curve alone, without its band, for trying many sets of points; the readings need not rise.
  * @throws RangeError with fewer than three points.
  */
 export const fitLog = (points: readonly CurveReading[]): LogCoefficients => {
-  if (points.length < 3) throw new RangeError(`fitLog: at least three points, got ${points.length}`);
-  const { s, cut, c, d } = refine(points, bestOf(gridOf(points, GRID.logS, GRID.cut, SPARSE)));
-  return tangentLog(s, cut, c, d);
+  checkCount('fitLog', points);
+  return coefficientsOf(expectedCurve(points));
 };
 
 export type LogSolution = {
   readonly coefficients: LogCoefficients;
-  /** Two standard deviations at each third of a stop from -8 to +8. */
+  /** Holds 95 % of the curves that may be, over its whole length; each third of a stop from -8 to +8. */
   readonly band: UncertaintyBand;
   /** Typed minus curve, signal fraction, one for each point. */
   readonly residuals: readonly number[];
 };
 
 /**
- * The general log form through at least three points, most probable under the documented prior.
+ * The general log form through at least three points, under the documented prior: the expected one.
  * Points: scene reflectance (1.0 = diffuse white) and signal fraction with its standard deviation, rising.
- * A `sparse` grid is a tenth of the work and good enough to compare bands.
  * @throws RangeError with fewer than three points or when they do not rise.
  */
-export const solveLog = (
-  points: readonly CurveReading[],
-  grid: 'coarse' | 'sparse' = 'coarse',
-): LogSolution => {
+export const solveLog = (points: readonly CurveReading[]): LogSolution => {
   checkRising(points);
-  const candidates = gridOf(points, GRID.logS, GRID.cut, grid === 'coarse' ? COARSE : SPARSE);
-  const { s, cut, c, d } = refine(points, bestOf(candidates));
-  const coefficients = tangentLog(s, cut, c, d);
+  const posterior = posteriorOf(points);
+  const coefficients = coefficientsOf(posterior.best);
   const { encode } = logTransfer(coefficients);
   return {
     coefficients,
-    band: bandOf(candidates, coefficients),
+    band: bandOf(posterior),
     residuals: points.map((p) => p.signal - encode(p.reflectance)),
   };
 };

@@ -1,4 +1,4 @@
-import type { GamutId } from '../colour/gamut.ts';
+import type { GamutSpec } from '../colour/gamut.ts';
 import type { ScaleId } from '../signal/scale.ts';
 import type { Knee, LogCoefficients, PowerCoefficients, TableRow, TransferId } from '../transfer/index.ts';
 
@@ -17,6 +17,8 @@ export type Anchor = {
   readonly reading: number;
   /** Place in stops over grey: of the clip where the paper prints it, of an extra reading always. */
   readonly stops?: number;
+  /** What the reading is printed to, on its scale: 0.1 for 40.6 %. Without it, 1. */
+  readonly step?: number;
 };
 
 /** A point a curve should pass, with how exactly it is known. */
@@ -29,7 +31,7 @@ export type CurveReading = {
   readonly sigma: number;
 };
 
-/** How far the inferred curve may lie off, at each stop, as two standard deviations. */
+/** How far the inferred curve may lie off: 95 % of the curves that may be lie inside over the whole length. */
 export type UncertaintyBand = {
   readonly stops: readonly number[];
   /** Half width in signal fraction. */
@@ -41,7 +43,7 @@ export type UncertaintyBand = {
 /** What the camera's menu offers, as numbers. */
 export type ProfileData = {
   readonly curve: CurveSpec;
-  readonly gamut: GamutId;
+  readonly gamut: GamutSpec;
   /** Highest stop over grey that is still told apart, at base ISO. */
   readonly clipStops: number;
   /** Only where the curve was inferred. */

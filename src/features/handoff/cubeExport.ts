@@ -1,4 +1,4 @@
-import { GAMUTS } from '#core/colour/gamut.ts';
+import { gamutOf } from '#core/colour/gamut.ts';
 import { writeCube } from '#core/formats/cube.ts';
 import { tetrahedral } from '#core/lut/lattice.ts';
 import {
@@ -51,7 +51,7 @@ export const cubeOf = (selection: Selection, { scale, baked }: CubeChoice): Cube
         comments: [
           `Candelum monitoring transform: ${title}`,
           `Set-up ${setup.name}, ${camera.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}`,
-          `In: ${profile.name}, ${GAMUTS[profile.data.gamut].name}. Out: BT.709 for a BT.1886 display, grey at ${100 * DISPLAY_GREY} %`,
+          `In: ${profile.name}, ${gamutOf(profile.data.gamut).name}. Out: BT.709 for a BT.1886 display, grey at ${100 * DISPLAY_GREY} %`,
           `Scale: ${CUBE_SCALES[scale].says}`,
           `Pull: ${transform.pullStops === 0 ? 'not baked in' : `${(-transform.pullStops).toFixed(3)} stops baked in`}`,
           `Meant for tetrahedral interpolation; worst on the grey axis ${(worst * maxCode(10)).toFixed(2)} of 1023`,

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
-import { GAMUTS } from '#core/colour/gamut.ts';
+import { gamutOf } from '#core/colour/gamut.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -69,7 +69,7 @@ const Readings = () => {
   return (
     <Panel
       title="Reading at every stop"
-      note={`${coding.bitDepth}-bit ${coding.range}, ${GAMUTS[data.gamut].name}`}
+      note={`${coding.bitDepth}-bit ${coding.range}, ${gamutOf(data.gamut).name}`}
     >
       <table className="figures">
         <thead>

@@ -1,12 +1,13 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { GAMUT_IDS, GAMUTS, type GamutId } from '#core/colour/gamut.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { GamutField } from './GamutField.tsx';
 import { saveProfile } from './saveProfile.ts';
 import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
 
@@ -59,7 +60,7 @@ export const ProfileMaker = () => {
   const [wayId, setWayId] = useState<WayId>('anchors');
   const [touched, setTouched] = useState<{ readonly fields: unknown }>();
   const [name, setName] = useState(`${camera.name} log`);
-  const [gamut, setGamut] = useState<GamutId>(profile.data.gamut);
+  const [gamut, setGamut] = useState<GamutSpec>(profile.data.gamut);
   const way = wayOf(wayId);
   const begun = useMemo(() => way.start(profile.data, camera.coding), [way, profile.data, camera.coding]);
   const fields = touched ? touched.fields : begun;
@@ -73,6 +74,10 @@ export const ProfileMaker = () => {
   }, [session, name, solved]);
   useEffect(() => () => session.setDraft(undefined), [session]);
 
+  const pickGamut = (next: GamutSpec) => {
+    setGamut(next);
+    setTouched({ fields });
+  };
   const save = async () => {
     if (!solved?.ok) return;
     const made = { id: crypto.randomUUID(), name, way: wayId, solution: solved.value };
@@ -111,21 +116,7 @@ export const ProfileMaker = () => {
             onChange={(event) => setName(event.target.value)}
           />
         </div>
-        <div className="anchor-half">
-          <label htmlFor="anchor-gamut">Gamut</label>
-          <select
-            id="anchor-gamut"
-            className="form-select"
-            value={gamut}
-            onChange={(event) => setGamut(event.target.value as GamutId)}
-          >
-            {GAMUT_IDS.map((id) => (
-              <option key={id} value={id}>
-                {GAMUTS[id].name}
-              </option>
-            ))}
-          </select>
-        </div>
+        <GamutField value={gamut} onChange={pickGamut} />
         <Fields
           fields={fields}
           onChange={(next) => setTouched({ fields: next })}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { GAMUT_IDS, type GamutId } from '#core/colour/gamut.ts';
+import { GAMUT_IDS, ownGamut, type GamutId } from '#core/colour/gamut.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { TRANSFERS, type TransferId } from '#core/transfer/index.ts';
@@ -44,15 +44,21 @@ const curve = z.discriminatedUnion('kind', [
   }),
 ]);
 
+const xy = z.tuple([finite, finite]).readonly();
+const typedGamut = z
+  .object({ name: nameSchema, red: xy, green: xy, blue: xy, white: xy })
+  .refine((gamut) => ownGamut(gamut).ok, 'primaries and white that make no gamut');
+
 const anchor = z.object({
   id: z.enum(['black', 'grey', 'white', 'clip', 'extra']),
   reading: finite,
   stops: stopsSchema.optional(),
+  step: finite.positive().optional(),
 });
 
 export const profileDataSchema = z.object({
   curve,
-  gamut: z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]),
+  gamut: z.union([z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]), typedGamut]),
   clipStops: stopsSchema,
   band: z
     .object({

@@ -7,7 +7,7 @@ import {
 import { failure, type Result } from '#core/result.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
-import type { GamutId } from '#core/colour/gamut.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
 import { typed } from './way.ts';
 
 /** Readings of a card by shutter, a field for each stop; an empty field was not filmed. */
@@ -30,7 +30,7 @@ export const bracketFrom = (data: ProfileData): BracketFields => {
 export const solveBracket = (
   { scale, readings }: BracketFields,
   coding: Coding,
-  gamut: GamutId,
+  gamut: GamutSpec,
 ): Result<ProfileSolution> => {
   const filled = readings.filter(({ text }) => text.trim() !== '');
   const bad = filled.find(({ text }) => !Number.isFinite(typed(text)));

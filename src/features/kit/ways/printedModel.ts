@@ -8,7 +8,7 @@ import {
 } from '#core/profile/index.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
-import type { GamutId } from '#core/colour/gamut.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
 import { parseStops } from '#core/units.ts';
 import { typed } from './way.ts';
 
@@ -30,8 +30,10 @@ export const ANCHOR_IDS = ['black', 'grey', 'white', 'clip'] as const;
 /** Four printed anchors and two of one's own: six in all. */
 export const MAX_EXTRA = 2;
 
-const trim = (value: number, scale: ScaleId) =>
-  scale === 'codeValue' ? value.toFixed(0) : Number(value.toFixed(1)).toString();
+const trim = (value: number, scale: ScaleId) => value.toFixed(scale === 'codeValue' ? 0 : 1);
+
+/** What a number is printed to: `40.6` to 0.1, `419` to 1. */
+const stepOf = (text: string): number => 10 ** -(/[.,](\d+)\s*$/.exec(text)?.[1].length ?? 0);
 
 /** The form filled in from a profile. */
 export const printedFrom = (
@@ -83,7 +85,7 @@ const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
     const stops = parseStops(at);
     if (stops === undefined) return noNumber('the stop of the further reading', at);
     if (!Number.isFinite(typed(reading))) return noNumber(`the reading at ${at}`, reading);
-    anchors.push({ id: 'extra', stops, reading: typed(reading) });
+    anchors.push({ id: 'extra', stops, reading: typed(reading), step: stepOf(reading) });
   }
   return success(anchors);
 };
@@ -92,13 +94,13 @@ const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
 export const solvePrinted = (
   fields: PrintedFields,
   coding: Coding,
-  gamut: GamutId,
+  gamut: GamutSpec,
 ): Result<ProfileSolution> => {
   const anchors: Anchor[] = [];
   for (const id of ANCHOR_IDS) {
     if (id === 'clip' && fields.clip.trim() === '') continue;
     if (!Number.isFinite(typed(fields[id]))) return noNumber(ANCHOR_NAMES[id], fields[id]);
-    anchors.push({ id, reading: typed(fields[id]) });
+    anchors.push({ id, reading: typed(fields[id]), step: stepOf(fields[id]) });
   }
   if (fields.clipStops.trim() !== '') {
     const stops = parseStops(fields.clipStops);

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import type { GamutId } from '#core/colour/gamut.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
 import type { ProfileData, ProfileSolution } from '#core/profile/index.ts';
 import type { Failure, Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
@@ -19,7 +19,7 @@ export type Way<F> = {
   readonly says: string;
   /** Filled in from the profile in use: never an empty questionnaire. */
   readonly start: (profile: ProfileData, coding: Coding) => F;
-  readonly solve: (fields: F, coding: Coding, gamut: GamutId) => Result<ProfileSolution>;
+  readonly solve: (fields: F, coding: Coding, gamut: GamutSpec) => Result<ProfileSolution>;
   readonly Fields: ComponentType<WayProps<F>>;
 };
 

@@ -1,0 +1,68 @@
+'use client';
+
+import { useState } from 'react';
+import { GAMUT_IDS, GAMUTS, gamutOf, type GamutId, type GamutSpec } from '#core/colour/gamut.ts';
+import { CORNERS, gamutTexts, readGamut } from './gamutModel.ts';
+
+const TYPED = 'typed';
+
+/** A gamut by its standard's name, or by primaries and white typed off the paper. */
+export const GamutField = ({
+  value,
+  onChange,
+}: {
+  value: GamutSpec;
+  onChange: (gamut: GamutSpec) => void;
+}) => {
+  const [texts, setTexts] = useState(() => gamutTexts(gamutOf(value)));
+  const own = typeof value !== 'string';
+  const read = own ? readGamut(texts, 'own primaries') : undefined;
+  const pick = (id: string) => {
+    if (id !== TYPED) return onChange(id as GamutId);
+    setTexts(gamutTexts(gamutOf(value)));
+    onChange({ ...gamutOf(value), name: 'own primaries' });
+  };
+  return (
+    <>
+      <div className="anchor-half">
+        <label htmlFor="anchor-gamut">Gamut</label>
+        <select
+          id="anchor-gamut"
+          className="form-select"
+          value={own ? TYPED : value}
+          onChange={(event) => pick(event.target.value)}
+        >
+          {GAMUT_IDS.map((id) => (
+            <option key={id} value={id}>
+              {GAMUTS[id].name}
+            </option>
+          ))}
+          <option value={TYPED}>typed primaries</option>
+        </select>
+      </div>
+      {own &&
+        CORNERS.map((corner) => (
+          <div className="anchor-quarter" key={corner}>
+            <label htmlFor={`gamut-${corner}`}>{corner} x y</label>
+            <input
+              id={`gamut-${corner}`}
+              className={`form-control num${read && !read.ok && read.where === corner ? ' is-invalid' : ''}`}
+              autoComplete="off"
+              value={texts[corner]}
+              onChange={(event) => {
+                const next = { ...texts, [corner]: event.target.value };
+                setTexts(next);
+                const gamut = readGamut(next, 'own primaries');
+                if (gamut.ok) onChange(gamut.value);
+              }}
+            />
+          </div>
+        ))}
+      {read && !read.ok && (
+        <p className="anchor-wide field-error" role="alert">
+          {read.reason} The gamut before stays in use.
+        </p>
+      )}
+    </>
+  );
+};
