@@ -1,3 +1,5 @@
+import { toThird } from '../units.ts';
+
 /** How an ISO stands to the sensor's bases, in stops. */
 export type IsoStanding = {
   /** The base this ISO is amplified from (or reduced from, under the lowest). */
@@ -10,19 +12,48 @@ export type IsoStanding = {
   readonly floorRise: number;
 };
 
+/** How the ISO dial works: it amplifies the recording, or it moves metering and monitoring only (exposure index). */
+export type Sensitivity = 'gain' | 'ei';
+
 /**
- * Under the lowest base highlights clip earlier, above a base shadows get noisier, each by the stops between
- * (gain shooting; with EI neither the file's gain nor its clip moves).
+ * Under the lowest base highlights clip earlier, above a base shadows get noisier, each by the stops between. With an
+ * exposure index neither the file's gain nor its clip moves.
  * @throws RangeError without a base or when an ISO is not above 0.
  */
-export const isoStanding = (iso: number, bases: readonly number[]): IsoStanding => {
+export const isoStanding = (
+  iso: number,
+  bases: readonly number[],
+  sensitivity: Sensitivity = 'gain',
+): IsoStanding => {
   if (bases.length === 0 || !(iso > 0) || bases.some((base) => !(base > 0))) {
     throw new RangeError('isoStanding: needs an ISO and at least one base, all above 0');
   }
   const sorted = [...bases].sort((a, b) => a - b);
+  if (sensitivity === 'ei') {
+    // The sensor stays at a base; the nearest one is meant.
+    const apart = (base: number) => Math.abs(Math.log2(iso / base));
+    const base = sorted.reduce((best, one) => (apart(one) < apart(best) ? one : best));
+    return { base, overBase: Math.log2(iso / base), clipLoss: 0, floorRise: 0 };
+  }
   const base = sorted.findLast((candidate) => candidate <= iso) ?? sorted[0];
   const overBase = Math.log2(iso / base);
   return { base, overBase, clipLoss: Math.max(0, -overBase), floorRise: Math.max(0, overBase) };
+};
+
+/** Placement that an exposure index means: one stop under base is +1. In stops, to the third. */
+export const placementOfIndex = (index: number, bases: readonly number[]): number =>
+  toThird(-isoStanding(index, bases, 'ei').overBase);
+
+/** The exposure index on the camera's dial that comes nearest to a placement, from the base of `near`. */
+export const indexForPlacement = (
+  placement: number,
+  near: number,
+  bases: readonly number[],
+  dial: readonly number[],
+): number => {
+  const { base } = isoStanding(near, bases, 'ei');
+  const apart = (iso: number) => Math.abs(Math.log2(base / iso) - placement);
+  return dial.reduce((best, iso) => (apart(iso) < apart(best) ? iso : best), near);
 };
 
 /** Marked ISO speeds in thirds of a stop (ISO 12232, table of rounded speeds), from 50 to 102 400. */

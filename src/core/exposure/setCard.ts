@@ -2,21 +2,17 @@ import { compileMonitoring } from '../lut/monitoring.ts';
 import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { exactFNumber } from './aperture.ts';
-import { isoStanding, type IsoStanding } from './iso.ts';
+import { isoStanding, type IsoStanding, type Sensitivity } from './iso.ts';
 import { illuminanceFor, luminanceFor } from './meter.ts';
 import { shutterSeconds, type Shutter } from './shutter.ts';
-import {
-  lowerLimitZebra,
-  rangeZebra,
-  type ZebraAbility,
-  type ZebraSetting,
-  type ZebraSignal,
-} from './zebra.ts';
+import { toneZebra, warningZebra, type ZebraAbility, type ZebraSetting, type ZebraSignal } from './zebra.ts';
 
 /** What of a camera the set card needs. */
 export type CardCamera = {
   readonly coding: Coding;
   readonly baseIsos: readonly number[];
+  /** `gain` without the field. */
+  readonly sensitivity?: Sensitivity;
   readonly zebra: ZebraAbility;
   /** Lowest usable stop at base ISO, signal to noise judged by its owner. */
   readonly floorStops: number;
@@ -98,12 +94,14 @@ export const setCardNumbers = (
   fps: number,
 ): SetCardNumbers => {
   const profile = compileProfile(data);
-  const iso = isoStanding(plan.iso, camera.baseIsos);
+  const iso = isoStanding(plan.iso, camera.baseIsos, camera.sensitivity);
   const clipStops = profile.clipStops - iso.clipLoss;
   const signal = zebraSignal(profile, camera.zebra.reads, plan.placement);
   const seconds = shutterSeconds(plan.shutter, fps);
-  const settings = { fNumber: exactFNumber(plan.iris), seconds, iso: plan.iso, ndStops: plan.ndStops };
-  const range = (over: number, width: number) => rangeZebra(camera.zebra, signal, camera.coding, over, width);
+  // With an exposure index the sensor stays at its base, whatever the dial says.
+  const speed = camera.sensitivity === 'ei' ? iso.base : plan.iso;
+  const settings = { fNumber: exactFNumber(plan.iris), seconds, iso: speed, ndStops: plan.ndStops };
+  const range = (over: number, width: number) => toneZebra(camera.zebra, signal, camera.coding, over, width);
   return {
     profile,
     clipStops,
@@ -114,7 +112,7 @@ export const setCardNumbers = (
       const over = plan.placement + subject.skinOffset;
       return { subject, stops: over, zebra: range(over, SKIN_TOLERANCE) };
     }),
-    warning: lowerLimitZebra(camera.zebra, signal, camera.coding, clipStops - plan.warningMargin),
+    warning: warningZebra(camera.zebra, signal, camera.coding, clipStops - plan.warningMargin),
     pullStops: plan.placement,
     seconds,
     luminance: luminanceFor(settings, plan.placement),

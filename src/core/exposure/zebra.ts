@@ -3,8 +3,14 @@ import { SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
 /** The levels one kind of zebra can be set to, on the camera's scale. */
 export type ZebraLevels = { readonly min: number; readonly max: number; readonly step: number };
 
+export type ZebraKind = 'range' | 'lowerLimit';
+
 /** What a camera's zebra can do. */
 export type ZebraAbility = {
+  /** Which kinds it has; one missing is made do with the other. Without the field, both. */
+  readonly kinds?: readonly ZebraKind[];
+  /** How many it shows at once. Without the field, two. */
+  readonly slots?: number;
   readonly scale: ScaleId;
   /** `log`: reads the recorded signal. `lut`: reads the display LUT's output. */
   readonly reads: 'log' | 'lut';
@@ -19,7 +25,7 @@ export type ZebraSignal = {
 };
 
 export type ZebraSetting = {
-  readonly kind: 'range' | 'lowerLimit';
+  readonly kind: ZebraKind;
   /** What to dial in. */
   readonly level: number;
   /** Range zebra only. */
@@ -40,6 +46,47 @@ const clampToLevels = ({ min, max, step }: ZebraLevels, wanted: number, round: (
 
 const cost = (signal: ZebraSignal, scale: ScaleId, coding: Coding, level: number, stops: number) =>
   signal.stopsAt(SCALES[scale].toSignal(level, coding)) - stops;
+
+const has = ({ kinds }: ZebraAbility, kind: ZebraKind) => kinds === undefined || kinds.includes(kind);
+
+/** A tone of its own: the range zebra, or the level at which a lower-limit zebra begins to cover it. */
+export const toneZebra = (
+  ability: ZebraAbility,
+  signal: ZebraSignal,
+  coding: Coding,
+  stops: number,
+  widthStops: number,
+): ZebraSetting => {
+  if (has(ability, 'range')) return rangeZebra(ability, signal, coding, stops, widthStops);
+  const { scale, lowerLimit } = ability;
+  const exact = SCALES[scale].fromSignal(signal.signalAt(stops), coding);
+  const level = clampToLevels(lowerLimit, exact, Math.round);
+  const limited = Math.abs(level - exact) > lowerLimit.step / 2 + 1e-6;
+  return { kind: 'lowerLimit', level, exact, costStops: cost(signal, scale, coding, level, stops), limited };
+};
+
+/** A warning from `stops` up: the lower-limit zebra, or a range one whose band begins under it. */
+export const warningZebra = (
+  ability: ZebraAbility,
+  signal: ZebraSignal,
+  coding: Coding,
+  stops: number,
+): ZebraSetting => {
+  if (has(ability, 'lowerLimit')) return lowerLimitZebra(ability, signal, coding, stops);
+  const { scale, range } = ability;
+  const tolerance = Math.max(...range.tolerances);
+  const exact = SCALES[scale].fromSignal(signal.signalAt(stops), coding);
+  const level = clampToLevels(range, exact + tolerance, Math.floor);
+  const onset = level - tolerance;
+  return {
+    kind: 'range',
+    level,
+    tolerance,
+    exact,
+    costStops: cost(signal, scale, coding, onset, stops),
+    limited: onset > exact + 1e-6 || exact - onset > range.step + 1e-6,
+  };
+};
 
 /**
  * A range zebra on a tone `stops` over grey: the level rounded to the nearest the camera has, and its smallest

@@ -5,6 +5,7 @@ import {
   tableTransfer,
   TRANSFERS,
   withKnee,
+  withLift,
   type TransferFunction,
 } from '../transfer/index.ts';
 import type { CurveSpec, ProfileData } from './types.ts';
@@ -27,7 +28,8 @@ const BUILD: Build = {
 export const compileCurve = (spec: CurveSpec): TransferFunction => {
   const build = BUILD[spec.kind] as (s: CurveSpec) => TransferFunction;
   const base = build(spec);
-  return spec.knee ? withKnee(base, spec.knee) : base;
+  const bent = spec.knee ? withKnee(base, spec.knee) : base;
+  return spec.lift ? withLift(bent, spec.lift) : bent;
 };
 
 /** A profile ready to be asked. Stops are over middle grey, signals are fractions (1.0 = 100 %). */

@@ -1,23 +1,27 @@
 import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { SCALES, type Coding } from '../signal/scale.ts';
-import { logContinuity, logTransfer, tangentLog, type LogCoefficients } from '../transfer/index.ts';
+import {
+  logContinuity,
+  logTransfer,
+  powerContinuity,
+  powerTransfer,
+  tangentLog,
+  type LogCoefficients,
+  type PowerCoefficients,
+  type TransferFunction,
+} from '../transfer/index.ts';
 import { printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import type { ProfileSolution } from './solution.ts';
+import type { CurveSpec } from './types.ts';
 
 /** Bases a printed formula may use. */
 export const LOG_BASES = { '2': 2, e: Math.E, '10': 10 } as const;
 export type LogBase = keyof typeof LOG_BASES;
 
-/** y = c log_base(a x + b) + d, as a maker prints it. */
-export type Formula = {
-  readonly base: LogBase;
-  readonly a: number;
-  readonly b: number;
-  readonly c: number;
-  readonly d: number;
-  /** Where the line takes over; in reflectance or in the formula's own y. */
-  readonly cut: number;
+type Common = {
+  /** Where the line takes over, in reflectance or in the formula's own y; without it there is no line. */
+  readonly cut?: number;
   readonly cutIn: 'reflectance' | 'signal';
   /** y = e x + f under the cut; without them the tangent is taken. */
   readonly toe?: { readonly e: number; readonly f: number };
@@ -27,28 +31,106 @@ export type Formula = {
   readonly clipStops?: number;
 };
 
+/** y = c log_base(a x + b) + d, as a maker prints it. */
+export type LogFormula = Common & {
+  readonly form: 'log';
+  readonly base: LogBase;
+  readonly a: number;
+  readonly b: number;
+  readonly c: number;
+  readonly d: number;
+};
+
+/** y = gain x^exponent + offset. */
+export type PowerFormula = Common & {
+  readonly form: 'power';
+  readonly gain: number;
+  readonly exponent: number;
+  readonly offset: number;
+};
+
+export type Formula = LogFormula | PowerFormula;
+
 /** Breaks at the cut that are worth a word: in signal, and in relative slope. */
 const VALUE_BREAK = 0.001;
 const SLOPE_BREAK = 0.02;
+/** Where a power without a line is handed to its tangent: under it no camera tells light apart. */
+const POWER_CUT = 1e-5;
 
-/** The formula on the project's scales: base 10, reflectance in, signal fraction out. */
-const normalise = (formula: Formula, coding: Coding): LogCoefficients => {
-  const { a, b, base, toe } = formula;
-  const toSignal = (y: number) =>
-    formula.unit === 'signal' ? y : SCALES.fullCodePercent.toSignal(100 * y, coding);
-  const offset = toSignal(0);
-  const scale = toSignal(1) - offset;
-  const c = (formula.c / Math.log10(LOG_BASES[base])) * scale;
-  const d = formula.d * scale + offset;
-  const cut =
-    formula.cutIn === 'reflectance' ? formula.cut : (10 ** ((toSignal(formula.cut) - d) / c) - b) / a;
-  if (toe) return { a, b, c, d, cut, e: toe.e * scale, f: toe.f * scale + offset };
-  const tangent = tangentLog(b / a, cut, c, d + c * Math.log10(a));
-  return { a, b, c, d, cut, e: tangent.e, f: tangent.f };
+/** A formula on the project's scales: reflectance in, signal fraction out. */
+type Normalised = {
+  readonly curve: CurveSpec;
+  readonly transfer: TransferFunction;
+  readonly continuity: { readonly value: number; readonly slope: number };
 };
 
-const badNumber = (formula: Formula) =>
-  (['a', 'b', 'c', 'd', 'cut'] as const).find((name) => !Number.isFinite(formula[name]));
+type Scale = { readonly offset: number; readonly scale: number };
+const scaleOf = (unit: Formula['unit'], coding: Coding): Scale => {
+  const toSignal = (y: number) => (unit === 'signal' ? y : SCALES.fullCodePercent.toSignal(100 * y, coding));
+  return { offset: toSignal(0), scale: toSignal(1) - toSignal(0) };
+};
+
+const normaliseLog = (formula: LogFormula, { offset, scale }: Scale): Result<Normalised> => {
+  const { a, b, toe } = formula;
+  for (const name of ['a', 'b', 'c', 'd'] as const)
+    if (!Number.isFinite(formula[name])) return failure(name, `Type a number for ${name}.`);
+  if (!(a > 0 && formula.c > 0)) return failure('a and c', 'a and c must be above 0: the curve has to rise.');
+  const pole = -b / a;
+  if (formula.cut === undefined && pole >= 0)
+    return failure(
+      'cut',
+      `The logarithm has its pole at reflectance ${pole.toPrecision(3)}, inside the range: type the cut above it where the line takes over.`,
+    );
+  const c = (formula.c / Math.log10(LOG_BASES[formula.base])) * scale;
+  const d = formula.d * scale + offset;
+  const typed = formula.cut ?? 0;
+  const cut =
+    formula.cutIn === 'reflectance' || formula.cut === undefined
+      ? typed
+      : (10 ** ((typed * scale + offset - d) / c) - b) / a;
+  if (!(a * cut + b > 0))
+    return failure(
+      'cut',
+      `a × cut + b is ${(a * cut + b).toPrecision(3)}: the pole at ${pole.toPrecision(3)} lies inside the range. Check b and the cut.`,
+    );
+  const tangent = tangentLog(b / a, cut, c, d + c * Math.log10(a));
+  const line = toe ? { e: toe.e * scale, f: toe.f * scale + offset } : { e: tangent.e, f: tangent.f };
+  const coefficients: LogCoefficients = { a, b, c, d, cut, ...line };
+  return success({
+    curve: { kind: 'log', coefficients },
+    transfer: logTransfer(coefficients),
+    continuity: logContinuity(coefficients),
+  });
+};
+
+const normalisePower = (formula: PowerFormula, { offset, scale }: Scale): Result<Normalised> => {
+  for (const name of ['gain', 'exponent', 'offset'] as const)
+    if (!Number.isFinite(formula[name])) return failure(name, `Type a number for ${name}.`);
+  const { gain, exponent, toe } = formula;
+  if (!(gain > 0 && exponent > 0))
+    return failure(
+      'gain exponent',
+      'gain and exponent must be above 0: the curve has to rise, without a pole.',
+    );
+  const given = formula.cut ?? POWER_CUT;
+  const cut =
+    formula.cutIn === 'reflectance' || formula.cut === undefined
+      ? given
+      : (Math.max(0, given - formula.offset) / gain) ** (1 / exponent);
+  if (!(cut > 0)) return failure('cut', 'The cut must lie above black: the tangent has no slope there.');
+  const coefficients: PowerCoefficients = {
+    gain: gain * scale,
+    exponent,
+    offset: formula.offset * scale + offset,
+    cut,
+    line: toe && { e: toe.e * scale, f: toe.f * scale + offset },
+  };
+  return success({
+    curve: { kind: 'power', coefficients },
+    transfer: powerTransfer(coefficients),
+    continuity: powerContinuity(coefficients),
+  });
+};
 
 /** A profile from a printed formula; continuity at the cut is checked and reported. */
 export const profileFromFormula = (
@@ -56,20 +138,14 @@ export const profileFromFormula = (
   coding: Coding,
   gamut: GamutSpec,
 ): Result<ProfileSolution> => {
-  const missing = badNumber(formula);
-  if (missing) return failure(missing, `Type a number for ${missing}.`);
-  if (!(formula.a > 0 && formula.c > 0))
-    return failure('a and c', 'a and c must be above 0: the curve has to rise.');
+  if (formula.cut !== undefined && !Number.isFinite(formula.cut))
+    return failure('cut', 'Type a number for cut, or leave it empty for a curve without a line.');
   if (formula.toe && !(formula.toe.e > 0)) return failure('e', 'e, the slope of the toe, must be above 0.');
-  const { a, b, cut } = formula;
-  if (formula.cutIn === 'reflectance' && !(a * cut + b > 0)) {
-    return failure(
-      'cut',
-      `a × cut + b is ${(a * cut + b).toPrecision(3)}: no logarithm there. Check b and the cut.`,
-    );
-  }
-  const coefficients = normalise(formula, coding);
-  const { encode, decode } = logTransfer(coefficients);
+  const scale = scaleOf(formula.unit, coding);
+  const normal = formula.form === 'log' ? normaliseLog(formula, scale) : normalisePower(formula, scale);
+  if (!normal.ok) return normal;
+  const { curve, transfer, continuity } = normal.value;
+  const { encode, decode } = transfer;
   const grey = encode(0.18);
   const top = SCALES.fullCodePercent.toSignal(100, coding);
   if (!(grey > 0 && grey < top)) {
@@ -79,30 +155,27 @@ export const profileFromFormula = (
     );
   }
   const reached = reflectanceToStops(decode(top));
-  const { value, slope } = logContinuity(coefficients);
+  const { clipStops } = formula;
   const warnings = [
-    ...(Math.abs(value) > VALUE_BREAK
-      ? [`Breaks by ${printStopsDecimal(100 * value, 2)} % of signal at the cut.`]
+    ...(Math.abs(continuity.value) > VALUE_BREAK
+      ? [`Breaks by ${printStopsDecimal(100 * continuity.value, 2)} % of signal at the cut.`]
       : []),
-    ...(Math.abs(slope) > SLOPE_BREAK
-      ? [`The slope changes by ${printStopsDecimal(100 * slope, 0)} % at the cut; some curves do.`]
+    ...(Math.abs(continuity.slope) > SLOPE_BREAK
+      ? [`The slope changes by ${printStopsDecimal(100 * continuity.slope, 0)} % at the cut; some curves do.`]
       : []),
-    ...(formula.clipStops === undefined
+    ...(clipStops === undefined
       ? [`No clip typed: taken at the top code, ${printStopsDecimal(reached)} over grey.`]
       : []),
-    ...(formula.clipStops !== undefined && encode(stopsToReflectance(formula.clipStops)) > top + 0.01
+    ...(clipStops !== undefined && encode(stopsToReflectance(clipStops)) > top + 0.01
       ? [
-          `At ${printStopsDecimal(formula.clipStops)} the formula is over the top code: the clip comes at ${printStopsDecimal(reached)}.`,
+          `At ${printStopsDecimal(clipStops)} the formula is over the top code: the clip comes at ${printStopsDecimal(reached)}.`,
         ]
       : []),
   ];
   return success({
-    profile: {
-      curve: { kind: 'log', coefficients },
-      gamut,
-      clipStops: Math.min(formula.clipStops ?? reached, reached),
-    },
+    profile: { curve, gamut, clipStops: Math.min(clipStops ?? reached, reached) },
     residuals: [],
     warnings,
+    continuity,
   });
 };

@@ -14,6 +14,8 @@ export type ProfileSolution = {
   }[];
   /** Sentences about what is left open or does not agree. */
   readonly warnings: readonly string[];
+  /** Break at a printed formula's cut: value in signal fraction, slope relative. */
+  readonly continuity?: { readonly value: number; readonly slope: number };
   /** Which further reading would help most; only where the curve was inferred. */
   readonly narrowing?: Narrowing;
 };

@@ -8,7 +8,12 @@ export type CurveSpec = (
   | { readonly kind: 'log'; readonly coefficients: LogCoefficients }
   | { readonly kind: 'power'; readonly coefficients: PowerCoefficients }
   | { readonly kind: 'table'; readonly rows: readonly TableRow[] }
-) & { readonly knee?: Knee };
+) & {
+  /** Bends the top, as a camera's knee does. */
+  readonly knee?: Knee;
+  /** Black level set up or down, fraction of signal; comes after the knee. */
+  readonly lift?: number;
+};
 
 /** A printed number of a profile: what its owner typed. */
 export type Anchor = {

@@ -13,7 +13,7 @@ import {
   profileFromTable,
   type Anchor,
   type BracketReading,
-  type Formula,
+  type LogFormula,
   type ProfileSolution,
 } from './index.ts';
 import type { Result } from '../result.ts';
@@ -140,7 +140,8 @@ describe('which reading would help most', () => {
 
 describe('a printed formula', () => {
   const { coefficients } = ARCHETYPES.wideLog.curve as { coefficients: ReturnType<typeof tangentLog> };
-  const plain: Formula = {
+  const plain: LogFormula = {
+    form: 'log',
     base: '10',
     a: 1,
     b: 0.01,
@@ -152,7 +153,7 @@ describe('a printed formula', () => {
     clipStops: 6,
   };
   const wide = compileProfile(ARCHETYPES.wideLog);
-  const same = (formula: Formula) => {
+  const same = (formula: LogFormula) => {
     const { compiled } = solved(profileFromFormula(formula, coding, 'bt709'));
     for (const stops of [-8, -6, -3, 0, 2, 5])
       expect(compiled.signalAt(stops)).toBeCloseTo(wide.signalAt(stops), 9);
@@ -177,6 +178,7 @@ describe('a printed formula', () => {
     const { compiled } = solved(
       profileFromFormula(
         {
+          form: 'log',
           base: '2',
           a: 1,
           b: 0,
@@ -206,7 +208,9 @@ describe('a printed formula', () => {
   it.each([
     [{ c: Number.NaN }, 'c', /Type a number for c/],
     [{ c: -0.3 }, 'a and c', /has to rise/],
-    [{ b: -0.1 }, 'cut', /no logarithm there/],
+    [{ b: -0.1 }, 'cut', /pole at 0.1.* inside the range/],
+    [{ b: -0.1, cut: undefined }, 'cut', /pole at reflectance 0.1.* inside the range/],
+    [{ cut: Number.NaN }, 'cut', /or leave it empty/],
     [{ d: 4 }, 'formula', /Grey would read/],
     [{ toe: { e: 0, f: 0 } }, 'e', /slope of the toe/],
   ])('%j gets one sentence', (part, where, reason) => {

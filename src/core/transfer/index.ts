@@ -21,6 +21,7 @@ export { bt1886For } from './bt1886.ts';
 export { HLG_DIFFUSE_WHITE_SIGNAL, hlgOotfNeutral } from './hlg.ts';
 export { PQ_PEAK } from './pq.ts';
 export { logContinuity, logTransfer, tangentLog, type LogCoefficients } from './log.ts';
-export { powerTransfer, type PowerCoefficients } from './power.ts';
+export { powerContinuity, powerTransfer, type PowerCoefficients } from './power.ts';
+export { withLift } from './lift.ts';
 export { kneeWidthThrough, withKnee, type Knee } from './knee.ts';
 export { firstNonMonotoneRow, tableTransfer, type TableRow } from './table.ts';

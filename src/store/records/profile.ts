@@ -6,14 +6,17 @@ import { TRANSFERS, type TransferId } from '#core/transfer/index.ts';
 import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
 
 const positive = finite.positive();
-const knee = z.object({ at: positive, width: positive }).optional();
+const edits = {
+  knee: z.object({ at: positive, width: positive }).optional(),
+  lift: finite.min(-0.2).max(0.2).optional(),
+};
 
 const curve = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('standard'),
     transfer: z.enum(Object.keys(TRANSFERS) as [TransferId, ...TransferId[]]),
     gain: positive,
-    knee,
+    ...edits,
   }),
   z.object({
     kind: z.literal('log'),
@@ -26,12 +29,18 @@ const curve = z.discriminatedUnion('kind', [
       e: positive,
       f: finite,
     }),
-    knee,
+    ...edits,
   }),
   z.object({
     kind: z.literal('power'),
-    coefficients: z.object({ gain: positive, exponent: positive, offset: finite, cut: positive }),
-    knee,
+    coefficients: z.object({
+      gain: positive,
+      exponent: positive,
+      offset: finite,
+      cut: positive,
+      line: z.object({ e: positive, f: finite }).optional(),
+    }),
+    ...edits,
   }),
   z.object({
     kind: z.literal('table'),
@@ -40,7 +49,7 @@ const curve = z.discriminatedUnion('kind', [
       .min(2)
       .max(20_000)
       .readonly(),
-    knee,
+    ...edits,
   }),
 ]);
 
@@ -75,7 +84,7 @@ export const profileDataSchema = z.object({
 export const profileSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  origin: z.enum(['archetype', 'anchors', 'formula', 'table', 'bracket']),
+  origin: z.enum(['archetype', 'anchors', 'formula', 'table', 'bracket', 'edit']),
   says: z.string().max(300),
   data: profileDataSchema,
 });

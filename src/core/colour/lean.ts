@@ -1,0 +1,31 @@
+import { apply, multiply, type Triple } from './matrix.ts';
+import { adaptation } from './adaptation.ts';
+import { gamutOf, rgbToXyz, type GamutSpec } from './gamut.ts';
+import { temperatureOf, whiteXy, type Temperature } from './temperature.ts';
+
+/** How far off neutral a body renders: mired warm +, and Duv green +. */
+export type LeanFound = { readonly mired: number; readonly duv: number };
+
+/** One point of tint as Candelum counts it: a thousandth of Duv. Cameras' own tint steps differ. */
+export const TINT_STEP = 0.001;
+
+/**
+ * What a neutral card says about a body: linear R'G'B' of the card, recorded with the balance dialled to the very light
+ * that fell on it. A neutral body gives equal channels; what is off is read as a light of another temperature.
+ * @throws RangeError when a channel is not above 0.
+ */
+export const leanOf = (card: Triple, gamut: GamutSpec, light: Temperature): LeanFound => {
+  if (!card.every((v) => v > 0)) throw new RangeError('leanOf: every channel of the card must be above 0');
+  const space = gamutOf(gamut);
+  const white = whiteXy(light);
+  const [x, y, z] = apply(multiply(adaptation(space.white, white), rgbToXyz(space)), card);
+  const found = temperatureOf([x / (x + y + z), y / (x + y + z)]);
+  return { mired: 1e6 / found.kelvin - 1e6 / light.kelvin, duv: found.duv - light.duv };
+};
+
+/**
+ * The Kelvin to dial so that a leaning body renders `kelvin` neutral, rounded to its step: a warm body is told that the
+ * light is warmer.
+ */
+export const dialFor = (kelvin: number, leanMired: number, step: number): number =>
+  Math.round(1e6 / (1e6 / kelvin + leanMired) / step) * step;

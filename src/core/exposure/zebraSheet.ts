@@ -1,0 +1,98 @@
+import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
+import { SCALES } from '../signal/scale.ts';
+import { printStopsDecimal } from '../units.ts';
+import { isoStanding } from './iso.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal, type CardCamera, type CardSubject } from './setCard.ts';
+import { toneZebra, warningZebra, type ZebraAbility, type ZebraSetting } from './zebra.ts';
+
+/** Placements of the sheet: -1 to +3 by thirds. */
+export const SHEET_PLACEMENTS: readonly number[] = Array.from({ length: 13 }, (_, i) => -1 + i / 3);
+
+/** Levels of one placement on one of the two pictures a zebra may read. */
+export type ZebraRow = {
+  readonly placement: number;
+  readonly card: ZebraSetting;
+  readonly skin: readonly ZebraSetting[];
+  readonly warning: ZebraSetting;
+  /** Where the clip reads, on the camera's scale, not rounded. */
+  readonly clip: number;
+};
+
+export type ZebraSheet = { readonly log: readonly ZebraRow[]; readonly lut: readonly ZebraRow[] };
+
+/** What the sheet is for, beyond camera and profile. */
+export type ZebraSheetWish = { readonly iso: number; readonly warningMargin: number };
+
+const rowsOf = (
+  profile: Profile,
+  camera: CardCamera,
+  subjects: readonly CardSubject[],
+  wish: ZebraSheetWish,
+  reads: ZebraAbility['reads'],
+): ZebraRow[] => {
+  const clipStops = profile.clipStops - isoStanding(wish.iso, camera.baseIsos, camera.sensitivity).clipLoss;
+  const { zebra, coding } = camera;
+  return SHEET_PLACEMENTS.map((placement) => {
+    const signal = zebraSignal(profile, reads, placement);
+    const tone = (stops: number, width: number) => toneZebra(zebra, signal, coding, stops, width);
+    return {
+      placement,
+      card: tone(placement, CARD_TOLERANCE),
+      skin: subjects.map(({ skinOffset }) => tone(placement + skinOffset, SKIN_TOLERANCE)),
+      warning: warningZebra(zebra, signal, coding, clipStops - wish.warningMargin),
+      clip: SCALES[zebra.scale].fromSignal(signal.signalAt(clipStops), coding),
+    };
+  });
+};
+
+/**
+ * Zebra levels by thirds of placement, as the camera can set them: on the recorded signal, and behind the monitoring
+ * transform with each placement's pull. Levels are on the camera's scale; costs in stops.
+ */
+export const zebraSheet = (
+  data: ProfileData,
+  camera: CardCamera,
+  subjects: readonly CardSubject[],
+  wish: ZebraSheetWish,
+): ZebraSheet => {
+  const profile = compileProfile(data);
+  return {
+    log: rowsOf(profile, camera, subjects, wish, 'log'),
+    lut: rowsOf(profile, camera, subjects, wish, 'lut'),
+  };
+};
+
+/** The display-level number people remember for skin, % of signal. Common practice, no source. */
+export const REMEMBERED_SKIN = 70;
+
+/** What becomes of the remembered display-level number on this recording. */
+export type ZebraTrap = {
+  /** Stops over grey at which the recording reads it; the clip when it never does. */
+  readonly stops: number;
+  /** A face at that level would be pushed this far over where a display picture has it. */
+  readonly over: number;
+  readonly worth: 'holds' | 'watch';
+  readonly says: string;
+};
+
+/** Further over display level than this is a fault worth a warning, stops. Our own choice. */
+const TRAP_STOPS = 2 / 3;
+
+/** The trap in words: the common display-level number set on the raw recording. */
+export const zebraTrap = (data: ProfileData): ZebraTrap => {
+  const profile = compileProfile(data);
+  const stops = profile.stopsAt(REMEMBERED_SKIN / 100);
+  const behind = zebraSignal(profile, 'lut', 0);
+  const meant = behind.stopsAt(REMEMBERED_SKIN / 100);
+  const over = stops - meant;
+  const room = profile.clipStops - stops;
+  return {
+    stops,
+    over,
+    worth: over > TRAP_STOPS ? 'watch' : 'holds',
+    says:
+      over > TRAP_STOPS
+        ? `The remembered ${REMEMBERED_SKIN} % for skin belongs to a display picture, where it lies ${printStopsDecimal(meant)} over grey. Set on this recording it lies at ${printStopsDecimal(stops)}: the face comes out ${printStopsDecimal(over)} stops over, ${room < 1 ? 'at the edge of clipping' : `with ${room.toFixed(1)} stops left to the clip`}.`
+        : `The remembered ${REMEMBERED_SKIN} % for skin lies ${printStopsDecimal(stops)} over grey here, close to a display picture’s ${printStopsDecimal(meant)}: no trap on this profile.`,
+  };
+};

@@ -1,0 +1,190 @@
+import { failure, success, type Result } from '../result.ts';
+import { oneChannel } from './curve.ts';
+
+/** A process node: its name, attributes and children, in the file's order. */
+export type ClfNode = {
+  readonly name: string;
+  readonly attributes: Readonly<Record<string, string>>;
+  readonly children: readonly ClfNode[];
+  readonly text: string;
+};
+
+/** What a node does to one channel, and where it is best sampled. */
+export type ClfOperator = {
+  readonly apply: (v: number) => number;
+  readonly knots?: readonly number[];
+  readonly notes?: readonly string[];
+};
+
+// Common LUT Format, Academy S-2014-006 version 3.0, clause 5.2: integers are scaled by 2^n - 1, floats by 1.
+const DEPTH_SCALE: Readonly<Record<string, number>> = {
+  '8i': 255,
+  '10i': 1023,
+  '12i': 4095,
+  '16i': 65_535,
+  '16f': 1,
+  '32f': 1,
+};
+
+const MAX_ENTRIES = 65_536;
+
+const child = (node: ClfNode, name: string) => node.children.find((c) => c.name === name);
+const number = (attributes: Readonly<Record<string, string>>, name: string, otherwise: number) =>
+  attributes[name] === undefined ? otherwise : Number(attributes[name]);
+
+/** An IEEE 754 half from its 16 bits. */
+export const halfToNumber = (bits: number): number => {
+  const sign = bits & 0x8000 ? -1 : 1;
+  const exponent = (bits >> 10) & 31;
+  const fraction = bits & 1023;
+  if (exponent === 0) return sign * 2 ** -14 * (fraction / 1024);
+  if (exponent === 31) return fraction === 0 ? sign * Infinity : Number.NaN;
+  return sign * 2 ** (exponent - 15) * (1 + fraction / 1024);
+};
+
+const interpolated = (x: readonly number[], y: readonly number[]) => (v: number) => {
+  if (v <= x[0]) return y[0];
+  const last = x.length - 1;
+  if (v >= x[last]) return y[last];
+  let [low, high] = [0, last];
+  while (high - low > 1) {
+    const mid = (low + high) >> 1;
+    if (x[mid] <= v) low = mid;
+    else high = mid;
+  }
+  const t = (v - x[low]) / (x[high] - x[low]);
+  return y[low] + t * (y[high] - y[low]);
+};
+
+const lut1d = (node: ClfNode): Result<ClfOperator> => {
+  const array = child(node, 'Array');
+  const [entries, channels] = (array?.attributes.dim ?? '').trim().split(/\s+/).map(Number);
+  if (
+    !array ||
+    !Number.isInteger(entries) ||
+    entries < 2 ||
+    entries > MAX_ENTRIES ||
+    ![1, 3].includes(channels)
+  )
+    return failure('LUT1D', `LUT1D needs an Array of dim “entries channels”, 2 to ${MAX_ENTRIES} by 1 or 3.`);
+  const values = array.text.trim().split(/\s+/).map(Number);
+  if (values.length !== entries * channels)
+    return failure('LUT1D', `LUT1D holds ${values.length} numbers; its dim asks for ${entries * channels}.`);
+  const bad = values.findIndex((v) => !Number.isFinite(v));
+  if (bad >= 0)
+    return failure(`LUT1D row ${Math.floor(bad / channels) + 1}`, 'A value is not a finite number.');
+  const scale = DEPTH_SCALE[node.attributes.outBitDepth ?? '32f'];
+  const raw = node.attributes.rawHalfs === 'true';
+  const turned = values.map((v) => (raw ? halfToNumber(v) : v) / scale);
+  const rows = Array.from({ length: entries }, (_, i) => turned.slice(i * channels, (i + 1) * channels));
+  const one = oneChannel(rows);
+  if (node.attributes.halfDomain === 'true') {
+    if (entries !== MAX_ENTRIES) return failure('LUT1D', 'A half-domain LUT1D has 65536 entries.');
+    // Positive halfs run 0x0000 to 0x7bff; the negative ones hold light that is not there.
+    const x = Array.from({ length: 0x7c00 }, (_, bits) => halfToNumber(bits));
+    const y = one.y.slice(0, 0x7c00);
+    return success({ apply: interpolated(x, y), knots: x, notes: one.notes });
+  }
+  const x = one.y.map((_, i) => i / (entries - 1));
+  return success({ apply: interpolated(x, one.y), knots: x, notes: one.notes });
+};
+
+const SMALLEST = 1.175494e-38;
+/** Linear light sampled by twenty-fourths of a stop, for curves that begin with a logarithm. */
+const LIGHT_KNOTS = [0, ...Array.from({ length: 24 * 22 + 1 }, (_, i) => 2 ** (-14 + i / 24))];
+
+// Clause 5.9, Log.
+const log = (node: ClfNode): Result<ClfOperator> => {
+  const style = node.attributes.style ?? '';
+  const plain = /^(anti)?log(2|10)$/i.exec(style);
+  if (plain) {
+    const base = Number(plain[2]);
+    return success(
+      plain[1]
+        ? { apply: (v) => base ** v }
+        : { apply: (v) => Math.log(Math.max(v, SMALLEST)) / Math.log(base), knots: LIGHT_KNOTS },
+    );
+  }
+  const camera = style.startsWith('camera');
+  const toLog = /linToLog/i.test(style);
+  if (!toLog && !/logToLin/i.test(style))
+    return failure('Log', `Log has the unknown style “${style.slice(0, 30)}”.`);
+  const p = child(node, 'LogParams')?.attributes ?? {};
+  const [base, linSlope, linOffset, logSlope, logOffset] = [
+    number(p, 'base', 2),
+    number(p, 'linSideSlope', 1),
+    number(p, 'linSideOffset', 0),
+    number(p, 'logSideSlope', 1),
+    number(p, 'logSideOffset', 0),
+  ];
+  const at = number(p, 'linSideBreak', Number.NaN);
+  const all = [base, linSlope, linOffset, logSlope, logOffset, ...(camera ? [at] : [])];
+  if (!all.every(Number.isFinite) || !(base > 0 && base !== 1) || linSlope === 0 || logSlope === 0)
+    return failure(
+      'Log',
+      'LogParams needs finite numbers: base, slopes other than 0, and a break for a camera style.',
+    );
+  const k = logSlope / Math.log(base);
+  const encodeLog = (x: number) => k * Math.log(Math.max(linSlope * x + linOffset, SMALLEST)) + logOffset;
+  const decodeLog = (y: number) => (base ** ((y - logOffset) / logSlope) - linOffset) / linSlope;
+  if (!camera) return success(toLog ? { apply: encodeLog, knots: LIGHT_KNOTS } : { apply: decodeLog });
+  const slope = number(p, 'linearSlope', (k * linSlope) / (linSlope * at + linOffset));
+  const offset = encodeLog(at) - slope * at;
+  const breakSignal = slope * at + offset;
+  return success(
+    toLog
+      ? { apply: (x) => (x <= at ? slope * x + offset : encodeLog(x)), knots: LIGHT_KNOTS }
+      : { apply: (y) => (y <= breakSignal ? (y - offset) / slope : decodeLog(y)) },
+  );
+};
+
+// Clause 5.10, Exponent, for values from 0 up.
+const exponent = (node: ClfNode): Result<ClfOperator> => {
+  const style = node.attributes.style ?? '';
+  const p = child(node, 'ExponentParams')?.attributes ?? {};
+  const g = number(p, 'exponent', Number.NaN);
+  const o = number(p, 'offset', 0);
+  if (!(g > 0) || !Number.isFinite(o))
+    return failure('Exponent', 'ExponentParams needs an exponent above 0.');
+  if (/^basic.*Fwd$/.test(style)) return success({ apply: (v) => Math.max(0, v) ** g });
+  if (/^basic.*Rev$/.test(style)) return success({ apply: (v) => Math.max(0, v) ** (1 / g) });
+  const at = o / (g - 1);
+  const slope = ((g - 1) / o) * ((o * g) / ((g - 1) * (1 + o))) ** g;
+  const forward = (v: number) => (v >= at ? ((v + o) / (1 + o)) ** g : v * slope);
+  const breakOut = at * slope;
+  const reverse = (v: number) => (v >= breakOut ? (1 + o) * v ** (1 / g) - o : v / slope);
+  if (/^monCurve.*Fwd$/.test(style)) return success({ apply: forward });
+  if (/^monCurve.*Rev$/.test(style)) return success({ apply: reverse });
+  return failure('Exponent', `Exponent has the unknown style “${style.slice(0, 30)}”.`);
+};
+
+// Clause 5.8, Range.
+const range = (node: ClfNode): Result<ClfOperator> => {
+  const read = (name: string, depth: string | undefined) => {
+    const text = child(node, name)?.text;
+    return text === undefined ? undefined : Number(text) / DEPTH_SCALE[depth ?? '32f'];
+  };
+  const { inBitDepth, outBitDepth, style } = node.attributes;
+  const [minIn, maxIn] = [read('minInValue', inBitDepth), read('maxInValue', inBitDepth)];
+  const [minOut, maxOut] = [read('minOutValue', outBitDepth), read('maxOutValue', outBitDepth)];
+  if ([minIn, maxIn, minOut, maxOut].some((v) => v !== undefined && !Number.isFinite(v)))
+    return failure('Range', 'Range needs finite numbers.');
+  const both = minIn !== undefined && maxIn !== undefined && minOut !== undefined && maxOut !== undefined;
+  const scale = both ? (maxOut - minOut) / (maxIn - minIn) : 1;
+  const shift = both ? minOut - minIn * scale : 0;
+  const clamps = style !== 'noClamp';
+  return success({
+    apply: (v) => {
+      const out = v * scale + shift;
+      return clamps ? Math.min(maxOut ?? Infinity, Math.max(minOut ?? -Infinity, out)) : out;
+    },
+  });
+};
+
+/** Process nodes that act on a channel alone. A further one is a row. */
+export const CLF_OPERATORS = {
+  LUT1D: lut1d,
+  Log: log,
+  Exponent: exponent,
+  Range: range,
+} as const satisfies Record<string, (node: ClfNode) => Result<ClfOperator>>;
