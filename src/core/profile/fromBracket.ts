@@ -1,5 +1,6 @@
 import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
+import { floorAt, sensorFromBracket, type SensorModel } from '../sensor/noise.ts';
 import { logTransfer } from '../transfer/index.ts';
 import { printStops, printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { PRINTED_SIGMA } from './anchors.ts';
@@ -9,7 +10,15 @@ import { fitLog, solveLog } from './solveLog.ts';
 import type { CurveReading } from './types.ts';
 
 /** A grey card filmed `stops` over or under nominal, by shutter, and what the waveform or zebra read. */
-export type BracketReading = { readonly stops: number; readonly signal: number };
+export type BracketReading = {
+  readonly stops: number;
+  readonly signal: number;
+  /** Noise on the card, standard deviation in signal fraction; known where a frame was read. */
+  readonly deviation?: number;
+};
+
+/** How exactly a card is known that was read off a frame: the shutter's own error, about a fiftieth of a stop. */
+const FRAME_SIGMA = 0.001;
 
 const MIN_READINGS = 5;
 const MAX_OUTLIERS = 2;
@@ -22,7 +31,7 @@ const FLAT = 0.35;
 /** Readings to the whole percent that differ by no more are the same. */
 const SAME = 0.0101;
 
-type Reading = CurveReading & { readonly stops: number };
+type Reading = CurveReading & { readonly stops: number; readonly deviation?: number };
 
 /**
  * Index of the first reading at the clip; the length when none is. At the clip every reading repeats the last one;
@@ -72,11 +81,12 @@ const withoutOutliers = (
 const readings = (bracket: readonly BracketReading[]): Reading[] =>
   [...bracket]
     .sort((a, b) => a.stops - b.stops)
-    .map(({ stops, signal }) => ({
+    .map(({ stops, signal, deviation }) => ({
       stops,
       signal,
+      deviation,
       reflectance: stopsToReflectance(stops),
-      sigma: PRINTED_SIGMA,
+      sigma: deviation === undefined ? PRINTED_SIGMA : FRAME_SIGMA,
     }));
 
 const unsound = (sorted: readonly Reading[]): Result<never> | undefined => {
@@ -97,6 +107,17 @@ const unsound = (sorted: readonly Reading[]): Result<never> | undefined => {
   }
   return undefined;
 };
+
+/** The sensor the cards' noise tells of: each deviation over the curve's slope is noise in linear light. */
+const noiseOf = (kept: readonly Reading[], encode: (x: number) => number): SensorModel | undefined =>
+  sensorFromBracket(
+    kept.flatMap(({ reflectance, deviation }) => {
+      if (deviation === undefined || deviation === 0) return [];
+      const h = reflectance * 1e-3;
+      const slope = (encode(reflectance + h) - encode(reflectance - h)) / (2 * h);
+      return [{ reflectance, deviation: deviation / slope }];
+    }),
+  );
 
 /**
  * A profile from a filmed bracket: the general log form with its prior, clip from the reading that stopped rising,
@@ -128,6 +149,7 @@ export const profileFromBracket = (
   const lastStops = rising[rising.length - 1].stops;
   const clipStops = clipSignal === undefined ? lastStops : reflectanceToStops(decode(clipSignal));
   const inForm = worst <= FORM_FITS;
+  const noise = noiseOf(kept, encode);
   const slopeAt = (stops: number) =>
     (encode(stopsToReflectance(stops + 0.05)) - encode(stopsToReflectance(stops - 0.05))) / 0.1;
   return success({
@@ -159,7 +181,13 @@ export const profileFromBracket = (
       clipSignal === undefined
         ? `Nothing stopped rising: the clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`
         : `Stopped rising at ${(100 * clipSignal).toFixed(0)} %: clip at ${printStopsDecimal(clipStops)}.`,
+      ...(noise
+        ? [
+            `From the noise on the card: signal is twice the noise at ${printStopsDecimal(floorAt(noise))}, the usable floor.`,
+          ]
+        : []),
     ],
+    noise,
     narrowing: inForm ? narrowestReading(kept, clipStops) : undefined,
   });
 };

@@ -1,3 +1,4 @@
+import type { SensorModel } from '../sensor/noise.ts';
 import type { Narrowing } from './narrowing.ts';
 import type { ProfileData } from './types.ts';
 
@@ -16,6 +17,8 @@ export type ProfileSolution = {
   readonly warnings: readonly string[];
   /** Break at a printed formula's cut: value in signal fraction, slope relative. */
   readonly continuity?: { readonly value: number; readonly slope: number };
+  /** The sensor, where frames told of its noise. */
+  readonly noise?: SensorModel;
   /** Which further reading would help most; only where the curve was inferred. */
   readonly narrowing?: Narrowing;
 };

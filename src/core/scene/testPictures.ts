@@ -182,6 +182,8 @@ export type EncodeOptions = {
   readonly seed: number;
   /** Electrons at middle grey; noise is their square root plus read noise. 0 = none. */
   readonly greyElectrons: number;
+  /** Electrons; 4 without the field. */
+  readonly readElectrons?: number;
 };
 
 const READ_NOISE = 4;
@@ -191,7 +193,7 @@ const READ_NOISE = 4;
  * encoded and quantised. Same seed, same codes.
  */
 export const encodePicture = (picture: TestPicture, options: EncodeOptions): Frame => {
-  const { width, height, coding, placement, seed, greyElectrons } = options;
+  const { width, height, coding, placement, seed, greyElectrons, readElectrons = READ_NOISE } = options;
   const profile = compileProfile(options.profile);
   const matrix = gamutMatrix('bt709', profile.gamut);
   const top = stopsToReflectance(profile.clipStops);
@@ -202,7 +204,7 @@ export const encodePicture = (picture: TestPicture, options: EncodeOptions): Fra
   const noisy = (light: number) =>
     greyElectrons === 0
       ? light
-      : light + (normal() * Math.sqrt(Math.max(0, light * perLight) + READ_NOISE ** 2)) / perLight;
+      : light + (normal() * Math.sqrt(Math.max(0, light * perLight) + readElectrons ** 2)) / perLight;
   for (let y = 0, i = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1, i += 1) {
       const light = apply(matrix, scaled(picture.paint((x + 0.5) / width, (y + 0.5) / height), gain));

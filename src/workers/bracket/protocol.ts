@@ -1,0 +1,24 @@
+// What the bracket worker does: reads a card off one frame at a time. Types only; it keeps nothing.
+import type { CardMark, CardReading } from '#core/scopes/cardReading.ts';
+import type { Result } from '#core/result.ts';
+import type { Coding, Range } from '#core/signal/scale.ts';
+import type { Pixels } from '../judge/protocol.ts';
+
+export type PreviewInput = {
+  readonly bytes: ArrayBuffer;
+  readonly range: Range;
+  readonly maxWidth: number;
+};
+export type ReadingInput = {
+  readonly bytes: ArrayBuffer;
+  readonly range: Range;
+  readonly mark: CardMark;
+};
+
+export type FilmedCard = CardReading & { readonly coding: Coding };
+
+export type BracketJobs = {
+  /** The recorded codes as they are, to see where the card stands. */
+  preview: { input: PreviewInput; output: Result<Pixels> };
+  reading: { input: ReadingInput; output: Result<FilmedCard> };
+};
