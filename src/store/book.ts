@@ -39,6 +39,10 @@ const EMPTY: BookRecords = {
   profiles: new Map(),
   subjects: new Map(),
   plans: new Map(),
+  ndSets: new Map(),
+  lights: new Map(),
+  gels: new Map(),
+  monitors: new Map(),
 };
 
 const isBookTable = (name: string): name is BookTable => (BOOK_TABLES as readonly string[]).includes(name);

@@ -1,4 +1,5 @@
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
+import { demoGels, demoLights, demoMonitors, demoNdSets } from './demoBag.ts';
 import { demoCameras } from './demoCameras.ts';
 import { planId, type PlanRecord } from './records/plan.ts';
 import type { ProfileRecord } from './records/profile.ts';
@@ -159,6 +160,7 @@ const plans: PlanRecord[] = [
     shutter: FIFTIETH,
     iris: 5.6,
     ndStops: 7,
+    ndSetId: 'nd-strong',
   }),
   plan('packing-yard', 'a-cam', {
     profileId: 'wideLog',
@@ -168,6 +170,7 @@ const plans: PlanRecord[] = [
     shutter: HALF,
     iris: 5.6,
     ndStops: 8,
+    ndSetId: 'nd-strong',
   }),
   plan('dunes', 'air-cam', {
     profileId: 'mildLog',
@@ -177,6 +180,7 @@ const plans: PlanRecord[] = [
     shutter: FIFTIETH,
     iris: 4,
     ndStops: 4,
+    ndSetId: 'nd-air',
   }),
   plan('slipway', 'small-cam', {
     profileId: 'flat',
@@ -233,6 +237,10 @@ export const demoRecords = () => ({
   profiles: archetypeProfiles(),
   subjects,
   plans,
+  ndSets: demoNdSets,
+  lights: demoLights,
+  gels: demoGels,
+  monitors: demoMonitors,
   takes: undefined,
   thumbnails: undefined,
 });

@@ -7,6 +7,10 @@ export type Migration = {
   readonly upgrade?: (transaction: Transaction) => Promise<void>;
 };
 
+// What the set card offered before cameras had lists of their own.
+const ANGLES_OF_V1 = [22.5, 45, 90, 144, 150, 172.8, 180, 216, 270, 360];
+const TIMES_OF_V1 = [24, 25, 30, 48, 50, 60, 100, 120, 125, 200, 250, 500, 1000, 2000, 4000, 8000];
+
 /** Numbered and never changed once landed; each has a frozen fixture in fixtures/. */
 export const MIGRATIONS: readonly Migration[] = [
   {
@@ -20,6 +24,28 @@ export const MIGRATIONS: readonly Migration[] = [
       plans: 'id, setupId, cameraId',
       takes: 'id, shootId, setupId, loggedAt, [setupId+cameraId]',
       thumbnails: 'id',
+    },
+  },
+  {
+    version: 2,
+    stores: { ndSets: 'id', lights: 'id', gels: 'id', monitors: 'id' },
+    upgrade: async (transaction) => {
+      await transaction
+        .table('cameras')
+        .toCollection()
+        .modify((camera: { shutterBy: string; zebra: object }, ref: { value: unknown }) => {
+          ref.value = {
+            ...camera,
+            recordings: [],
+            sensitivity: 'gain',
+            shutters: camera.shutterBy === 'angle' ? ANGLES_OF_V1 : TIMES_OF_V1,
+            meter: { modes: [], scale: 2, bias: 0 },
+            tintRange: [-50, 50],
+            tintStep: 1,
+            waveformReads: 'log',
+            zebra: { ...camera.zebra, kinds: ['range', 'lowerLimit'], slots: 2 },
+          };
+        });
     },
   },
 ];

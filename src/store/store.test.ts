@@ -96,28 +96,31 @@ describe('schema versions', () => {
     });
   });
 
-  it('version 1: records written then open now', async () => {
-    const fixture = JSON.parse(readFileSync('src/store/fixtures/schema-v1.json', 'utf8'));
-    const old = new Dexie('migrate-1');
-    old.version(fixture.version).stores(fixture.stores);
-    for (const [table, rows] of Object.entries<Record<string, unknown>[]>(fixture.rows)) {
-      const revived = rows.map((row) =>
-        Array.isArray(row.png) ? { ...row, png: new Uint8Array(row.png as number[]) } : row,
-      );
-      await old.table(table).bulkAdd(revived);
-    }
-    old.close();
-    const now = new Database('migrate-1');
-    opened.push(now);
-    for (const name of TABLE_NAMES) {
-      const rows = await now.table(name).toArray();
-      expect(rows.length).toBe(fixture.rows[name].length);
-      for (const row of rows) TABLES[name].parse(row);
-    }
-    expect((await takesOfShoot(now, 'salt-and-fire')).map(({ notes }) => notes)).toEqual([
-      'door opened late, "keep"',
-    ]);
-  });
+  it.each(MIGRATIONS.map(({ version }) => version))(
+    'version %i: records written then open now',
+    async (version) => {
+      const fixture = JSON.parse(readFileSync(`src/store/fixtures/schema-v${version}.json`, 'utf8'));
+      const old = new Dexie(`migrate-${version}`);
+      old.version(fixture.version).stores(fixture.stores);
+      for (const [table, rows] of Object.entries<Record<string, unknown>[]>(fixture.rows)) {
+        const revived = rows.map((row) =>
+          Array.isArray(row.png) ? { ...row, png: new Uint8Array(row.png as number[]) } : row,
+        );
+        await old.table(table).bulkAdd(revived);
+      }
+      old.close();
+      const now = new Database(`migrate-${version}`);
+      opened.push(now);
+      for (const name of TABLE_NAMES) {
+        const rows = await now.table(name).toArray();
+        expect(rows.length).toBe((fixture.rows[name] ?? []).length);
+        for (const row of rows) TABLES[name].parse(row);
+      }
+      expect((await takesOfShoot(now, 'salt-and-fire')).map(({ notes }) => notes)).toEqual([
+        'door opened late, "keep"',
+      ]);
+    },
+  );
 });
 
 describe('edits', () => {

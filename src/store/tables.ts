@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { gelSchema, lightSchema, monitorSchema, ndSetSchema } from './records/bag.ts';
 import { cameraSchema } from './records/camera.ts';
 import { planSchema } from './records/plan.ts';
 import { profileSchema } from './records/profile.ts';
@@ -15,6 +16,10 @@ export const TABLES = {
   profiles: profileSchema,
   subjects: subjectSchema,
   plans: planSchema,
+  ndSets: ndSetSchema,
+  lights: lightSchema,
+  gels: gelSchema,
+  monitors: monitorSchema,
   takes: takeSchema,
   thumbnails: thumbnailSchema,
 } as const satisfies Record<string, z.ZodType<{ id: string }>>;
@@ -24,5 +29,16 @@ export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>;
 
 /** Small tables, held in memory whole; takes and thumbnails are asked for. */
-export const BOOK_TABLES = ['shoots', 'setups', 'cameras', 'profiles', 'subjects', 'plans'] as const;
+export const BOOK_TABLES = [
+  'shoots',
+  'setups',
+  'cameras',
+  'profiles',
+  'subjects',
+  'plans',
+  'ndSets',
+  'lights',
+  'gels',
+  'monitors',
+] as const;
 export type BookTable = (typeof BOOK_TABLES)[number];

@@ -13,6 +13,7 @@ export {
   type LogFormula,
   type PowerFormula,
 } from './fromFormula.ts';
+export { guessDirection, profileFromCurve, type CurveMeaning } from './fromCurve.ts';
 export { profileFromTable, type TableColumns } from './fromTable.ts';
 export { narrowestReading, type Narrowing } from './narrowing.ts';
 export type { ProfileSolution } from './solution.ts';

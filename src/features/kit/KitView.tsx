@@ -1,109 +1,23 @@
 'use client';
 
-import { useMemo } from 'react';
+import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
-import { gamutOf } from '#core/colour/gamut.ts';
-import { SCALES } from '#core/signal/scale.ts';
-import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { CameraPanel } from './CameraPanel.tsx';
-import { readingRows } from './curveModel.ts';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { BagView } from './bag/BagView.tsx';
+import { CameraPanel } from './camera/CameraPanel.tsx';
 import { ProfileChart } from './ProfileChart.tsx';
+import { ProfileFigures } from './ProfileFigures.tsx';
 import { ProfileMaker } from './ProfileMaker.tsx';
-import { SubjectPanel } from './SubjectPanel.tsx';
+import { ProfilePicker } from './ProfilePicker.tsx';
+import { ProfileTools } from './ProfileTools.tsx';
+import { ZebraSheet } from './ZebraSheet.tsx';
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 
-const ProfilePicker = () => {
-  const { selection, records, book } = useBench();
-  const { camera, plan, profile } = selection;
-  const order = (id: string) => (ARCHETYPE_IDS as readonly string[]).indexOf(id);
-  const all = [...records.profiles.values()].sort((a, b) => order(a.id) - order(b.id));
-  const use = (id: string, name: string) =>
-    void book.edit({
-      label: `Profile ${name}`,
-      changes: [
-        ...(camera.profileIds.includes(id)
-          ? []
-          : [
-              {
-                table: 'cameras' as const,
-                id: camera.id,
-                before: camera,
-                after: { ...camera, profileIds: [...camera.profileIds, id] },
-              },
-            ]),
-        {
-          table: 'plans',
-          id: plan.id,
-          before: records.plans.get(plan.id),
-          after: { ...plan, profileId: id },
-        },
-      ],
-    });
-  return (
-    <div className="profile-chips" role="group" aria-label={`Profile in use on ${camera.name}`}>
-      {all.map(({ id, name, says }) => (
-        <button
-          key={id}
-          type="button"
-          className="toggle"
-          aria-pressed={id === profile.id}
-          onClick={() => use(id, name)}
-          title={says}
-        >
-          {name}
-        </button>
-      ))}
-    </div>
-  );
-};
-
-const Readings = () => {
-  const { selection, bench, numbers } = useBench();
-  const { coding } = selection.camera;
-  const data = bench.draft?.data ?? selection.profile.data;
-  const rows = useMemo(() => readingRows(data, coding), [data, coding]);
-  const inferred = rows.some(({ doubt }) => doubt !== undefined);
-  return (
-    <Panel
-      title="Reading at every stop"
-      note={`${coding.bitDepth}-bit ${coding.range}, ${gamutOf(data.gamut).name}`}
-    >
-      <table className="figures">
-        <thead>
-          <tr>
-            <th scope="col">Stop</th>
-            <th scope="col">{SCALES.signalPercent.name}</th>
-            <th scope="col">{SCALES.fullCodePercent.name}</th>
-            <th scope="col">Code</th>
-            <th scope="col">Codes a stop</th>
-            {inferred && <th scope="col">Uncertain ±</th>}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr
-              key={row.stops}
-              className={row.stops === 0 ? 'taken' : row.stops < numbers.floorStops ? 'dim' : undefined}
-            >
-              <th scope="row">{printStops(row.stops)}</th>
-              <td>{row.percent}</td>
-              <td>{row.fullCode}</td>
-              <td>{row.code}</td>
-              <td>{row.codes}</td>
-              {inferred && <td>{row.doubt?.toFixed(2)}</td>}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Panel>
-  );
-};
-
-/** Kit: what this camera's profile reads at every stop, from an archetype or from typed numbers. */
-export const KitView = () => {
+/** The camera and its profile: what it reads at every stop, from an archetype or solved from what its owner knows. */
+const CameraAndProfile = () => {
   const { selection, bench } = useBench();
   const name = bench.draft?.name ?? selection.profile.name;
   const data = bench.draft?.data ?? selection.profile.data;
@@ -121,15 +35,47 @@ export const KitView = () => {
           }
         >
           <ProfilePicker />
-          <ProfileChart name={name} data={data} others={others} />
+          <ProfileChart
+            shown={{ name, data }}
+            compared={bench.compared}
+            others={others}
+            coding={selection.camera.coding}
+          />
+          <ProfileTools />
         </Panel>
-        <Readings />
+        <ProfileFigures data={data} />
       </div>
       <div className="kit-side">
         <ProfileMaker key={`${selection.camera.id} ${selection.profile.id}`} />
         <CameraPanel />
-        <SubjectPanel />
       </div>
     </div>
+  );
+};
+
+const PARTS = {
+  camera: { name: 'Camera and profile', View: CameraAndProfile },
+  zebra: { name: 'Zebra sheet', View: ZebraSheet },
+  bag: { name: 'Bag', View: BagView },
+} as const;
+type PartId = keyof typeof PARTS;
+const PART_IDS = Object.keys(PARTS) as PartId[];
+
+/** Kit: cameras, profiles, and what else is in the bag. */
+export const KitView = () => {
+  const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('camera'));
+  const { View } = PARTS[part];
+  return (
+    <>
+      <nav className="kit-parts" aria-label="Parts of the kit">
+        <Segmented
+          label="Part of the kit"
+          options={PART_IDS.map((id) => ({ id, name: PARTS[id].name }))}
+          value={part}
+          onPick={(id) => void setPart(id)}
+        />
+      </nav>
+      <View />
+    </>
   );
 };

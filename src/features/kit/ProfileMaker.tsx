@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { freeName } from '#store/takeIn.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -12,7 +13,7 @@ import { saveProfile } from './saveProfile.ts';
 import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
 
 const Answer = ({ solution }: { solution: ProfileSolution }) => {
-  const { residuals, warnings, narrowing, profile } = solution;
+  const { residuals, warnings, narrowing, profile, continuity } = solution;
   const believed = residuals.filter(({ outlier }) => !outlier);
   const worst = Math.max(0, ...believed.map(({ signal }) => Math.abs(signal)));
   return (
@@ -31,6 +32,13 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
         </p>
       )}
       {residuals.length === 0 && <p>Clip at {printStopsDecimal(profile.clipStops)}; nothing is inferred.</p>}
+      {continuity && (
+        <p>
+          At the cut: value off by{' '}
+          <span className="num">{Math.abs(100 * continuity.value).toFixed(2)} %</span> of signal, slope by{' '}
+          <span className="num">{Math.abs(100 * continuity.slope).toFixed(0)} %</span>.
+        </p>
+      )}
       {warnings.map((warning) => (
         <p key={warning} className="text-warn">
           {warning}
@@ -80,25 +88,22 @@ export const ProfileMaker = () => {
   };
   const save = async () => {
     if (!solved?.ok) return;
-    const made = { id: crypto.randomUUID(), name, way: wayId, solution: solved.value };
+    const free = freeName(book.getState().profiles, name.trim() || 'my profile');
+    const made = { id: crypto.randomUUID(), name: free, way: wayId, solution: solved.value };
     if (await book.edit(saveProfile(made, camera, plan, records.plans.has(plan.id)))) setTouched(undefined);
   };
   const { Fields } = way;
   return (
-    <Panel
-      title="Own profile"
-      tools={
-        <Segmented
-          label="Way in"
-          options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}
-          value={wayId}
-          onPick={(id) => {
-            setWayId(id);
-            setTouched(undefined);
-          }}
-        />
-      }
-    >
+    <Panel title="Own profile" note="a way in; ladder, table and card follow as you type">
+      <Segmented
+        label="Way in"
+        options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}
+        value={wayId}
+        onPick={(id) => {
+          setWayId(id);
+          setTouched(undefined);
+        }}
+      />
       <form
         className="anchor-form"
         onSubmit={(event) => {

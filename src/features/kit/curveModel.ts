@@ -16,7 +16,7 @@ export const curvePoints = (data: ProfileData): CurvePoint[] => {
 
 export type BandPoint = { readonly stops: number; readonly low: number; readonly high: number };
 
-/** Where an inferred curve may lie, two standard deviations either side, in % of signal. */
+/** Where an inferred curve may lie, in % of signal. */
 export const bandPoints = (data: ProfileData): BandPoint[] => {
   if (!data.band) return [];
   const profile = compileProfile(data);
@@ -28,31 +28,54 @@ export const bandPoints = (data: ProfileData): BandPoint[] => {
   });
 };
 
+/** Whole stops for which the codes between one and the next are drawn. */
+export const codeSteps = (
+  data: ProfileData,
+  coding: Coding,
+): { readonly stops: number; readonly codes: number }[] => {
+  const profile = compileProfile(data);
+  const top = Math.min(CURVE_STOPS[1], Math.floor(profile.clipStops + 1e-9));
+  return Array.from({ length: top - CURVE_STOPS[0] }, (_, i) => CURVE_STOPS[0] + i).map((stops) => ({
+    stops,
+    codes: signalToCode(profile.signalAt(stops + 1), coding) - signalToCode(profile.signalAt(stops), coding),
+  }));
+};
+
 export type ReadingRow = {
   readonly stops: number;
   readonly percent: string;
   readonly fullCode: string;
   readonly code: string;
-  /** Codes between this stop and the one below. */
+  /** Codes a stop, at the slope of this third. */
   readonly codes: string;
   /** Half width of the uncertainty in stops. */
   readonly doubt?: number;
 };
 
-/** What the profile reads at every stop from the clip down to -6, on every scale. */
+/** What the profile reads at every third of a stop from the clip down to -6, on every scale. */
 export const readingRows = (data: ProfileData, coding: Coding): ReadingRow[] => {
   const profile = compileProfile(data);
-  const top = Math.floor(profile.clipStops + 1e-9);
-  return Array.from({ length: top + 7 }, (_, i) => top - i).map((stops) => {
+  const top = Math.floor(3 * profile.clipStops + 1e-9);
+  return Array.from({ length: top + 19 }, (_, i) => (top - i) / 3).map((stops) => {
     const signal = profile.signalAt(stops);
-    const band = data.band?.stops.findIndex((s) => Math.abs(s - stops) < 1e-6) ?? -1;
+    const below = profile.signalAt(stops - 1 / 3);
     return {
       stops,
       percent: SCALES.signalPercent.fromSignal(signal).toFixed(1),
       fullCode: SCALES.fullCodePercent.fromSignal(signal, coding).toFixed(1),
       code: signalToCode(signal, coding).toFixed(0),
-      codes: (signalToCode(signal, coding) - signalToCode(profile.signalAt(stops - 1), coding)).toFixed(0),
-      doubt: band < 0 ? undefined : data.band?.stopsWide[band],
+      codes: (3 * (signalToCode(signal, coding) - signalToCode(below, coding))).toFixed(0),
+      doubt: data.band && doubtAt(data.band, stops),
     };
   });
+};
+
+/** The band's half width in stops, between its own points where it has to be; undefined beyond them. */
+const doubtAt = ({ stops, stopsWide }: NonNullable<ProfileData['band']>, at: number): number | undefined => {
+  const after = stops.findIndex((s) => s >= at - 1e-9);
+  if (after < 0) return undefined;
+  if (Math.abs(stops[after] - at) < 1e-6 || after === 0)
+    return after === 0 && stops[0] > at + 1e-6 ? undefined : stopsWide[after];
+  const t = (at - stops[after - 1]) / (stops[after] - stops[after - 1]);
+  return stopsWide[after - 1] + t * (stopsWide[after] - stopsWide[after - 1]);
 };

@@ -1,4 +1,5 @@
 import type { ProfileSolution } from '#core/profile/index.ts';
+import { floorAt } from '#core/sensor/noise.ts';
 import type { Edit } from '#store/edits.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
@@ -10,7 +11,42 @@ const SAYS = {
   formula: 'From a printed formula.',
   table: 'From a table, interpolated.',
   bracket: 'Solved from a filmed bracket.',
+  edit: 'A profile trimmed as the camera is set.',
 } as const satisfies Record<WayId, string>;
+
+/** A profile of the kit onto this camera and its plan. */
+export const pickProfile = (
+  { id, name }: ProfileRecord,
+  camera: CameraRecord,
+  plan: PlanRecord,
+  planStored: boolean,
+): Edit => ({
+  label: `Profile ${name}`,
+  changes: [
+    ...(camera.profileIds.includes(id)
+      ? []
+      : [
+          {
+            table: 'cameras' as const,
+            id: camera.id,
+            before: camera,
+            after: { ...camera, profileIds: [...camera.profileIds, id] },
+          },
+        ]),
+    {
+      table: 'plans',
+      id: plan.id,
+      before: planStored ? plan : undefined,
+      after: { ...plan, profileId: id },
+    },
+  ],
+});
+
+/** What a filmed bracket's noise says of the camera; nothing where none was filmed. */
+const noiseOf = ({ noise }: ProfileSolution): Partial<CameraRecord> =>
+  noise === undefined
+    ? {}
+    : { noise: { ...noise, from: 'bracket' }, floorStops: Math.round(10 * floorAt(noise)) / 10 };
 
 /** The solved profile into the kit, onto the camera and onto the plan, as one edit. */
 export const saveProfile = (
@@ -24,7 +60,7 @@ export const saveProfile = (
   plan: PlanRecord,
   planStored: boolean,
 ): Edit => {
-  const name = made.name.trim() || 'my profile';
+  const { name } = made;
   const record: ProfileRecord = {
     id: made.id,
     name,
@@ -40,7 +76,11 @@ export const saveProfile = (
         table: 'cameras',
         id: camera.id,
         before: camera,
-        after: { ...camera, profileIds: [...camera.profileIds, record.id] },
+        after: {
+          ...camera,
+          ...noiseOf(made.solution),
+          profileIds: [...camera.profileIds, record.id],
+        },
       },
       {
         table: 'plans',

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { zebraTrap } from '#core/exposure/zebraSheet.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -98,13 +99,10 @@ const Light = () => {
   );
 };
 
-/** The display-level number people remember for skin; common practice, no source. */
-const REMEMBERED_SKIN = 70;
-
 const ZebraTrap = () => {
   const { selection, numbers } = useBench();
   const { reads } = selection.camera.zebra;
-  const stops = numbers.profile.stopsAt(REMEMBERED_SKIN / 100);
+  const trap = zebraTrap(selection.profile.data);
   const other = setCardNumbers(
     selection.profile.data,
     { ...selection.camera, zebra: { ...selection.camera.zebra, reads: reads === 'log' ? 'lut' : 'log' } },
@@ -130,9 +128,9 @@ const ZebraTrap = () => {
         </p>
       </div>
       <p className="trap">
-        <StateMark state={stops > 2 ? 'watch' : 'holds'} />
+        <StateMark state={reads === 'log' ? trap.worth : 'holds'} />
         {reads === 'log'
-          ? `The remembered ${REMEMBERED_SKIN} % belongs to a display picture. On this recording it lies ${printStopsDecimal(stops)} over grey.`
+          ? trap.says
           : `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile; switch the LUT off and the number changes.`}
       </p>
     </Panel>

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { failure, success, type Result } from '#core/result.ts';
+import type { Result } from '#core/result.ts';
 import { shootSchema, type ShootRecord } from '../records/shoot.ts';
+import { readVersioned } from './versioned.ts';
 import { takeSchema, type TakeRecord } from '../records/take.ts';
 
 /** The log as it travels: told apart by `format`, read by `version`. */
@@ -25,22 +26,10 @@ export const takesJson = (shoot: ShootRecord, takes: readonly TakeRecord[], now:
 };
 
 /** Reads such a file; a failure names the field that is wrong. */
-export const parseTakesJson = (text: string): Result<TakesFile> => {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (error) {
-    return failure(
-      'file',
-      `This is not JSON (${error instanceof Error ? error.message : 'unreadable'}): export the log again.`,
-    );
-  }
-  const version = (data as { version?: unknown } | null)?.version;
-  if (typeof version === 'number' && version > 1) {
-    return failure('version', `The file is of version ${version}; this Candelum reads version 1: update it.`);
-  }
-  const parsed = takesFileSchema.safeParse(data);
-  if (parsed.success) return success(parsed.data);
-  const [issue] = parsed.error.issues;
-  return failure(issue.path.join('.') || 'file', `${issue.message}: export the log again.`);
-};
+export const parseTakesJson = (text: string): Result<TakesFile> =>
+  readVersioned(text, {
+    format: 'candelum-takes',
+    version: 1,
+    schema: takesFileSchema,
+    remedy: 'export the log again',
+  });

@@ -19,6 +19,8 @@ export const planSchema = z.object({
   shutter: shutterSchema,
   iris: finite.positive(),
   ndStops: finite.min(0).max(20),
+  /** Which glass makes them; without it any. */
+  ndSetId: idSchema.optional(),
   warningMargin: finite.min(0).max(3),
 });
 export type PlanRecord = z.infer<typeof planSchema>;

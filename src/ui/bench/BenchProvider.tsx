@@ -19,7 +19,7 @@ import { resolveSelection, type Selection } from '#store/selection.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { Verdict } from '#core/verdict/index.ts';
-import { cardNumbersOf, distributionOf, verdictsOf } from './benchModel.ts';
+import { cardNumbersOf, distributionOf, linkedFields, verdictsOf } from './benchModel.ts';
 import { createSession, type Session, type SessionState } from './session.ts';
 
 type Opened = { readonly database: Database; readonly book: Book; readonly session: Session };
@@ -131,7 +131,7 @@ const Inner = ({
     (label: string, fields: Partial<PlanRecord>) => {
       if (!selection) return;
       const before = book.getState().plans.get(selection.plan.id);
-      const after = { ...(before ?? selection.plan), ...fields };
+      const after = { ...(before ?? selection.plan), ...linkedFields(selection, fields) };
       void book.edit({ label, changes: [{ table: 'plans', id: after.id, before, after }] });
     },
     [book, selection],

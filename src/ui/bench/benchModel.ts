@@ -1,8 +1,10 @@
+import { indexForPlacement, placementOfIndex } from '#core/exposure/iso.ts';
 import { setCardNumbers, type SetCardNumbers } from '#core/exposure/setCard.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { stopsDistribution, type Distribution } from '#core/scopes/distribution.ts';
 import { judgeFrame, type FrameMeasurement, type Verdict } from '#core/verdict/index.ts';
 import type { ProfileData } from '#core/profile/index.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
 import type { Selection } from '#store/selection.ts';
 
 /** The card's numbers for a selection; `draft` stands in for its profile while one is being solved. */
@@ -30,3 +32,18 @@ export const verdictsOf = (
   numbers: SetCardNumbers,
   placement: number,
 ): Verdict[] => judgeFrame({ measurement, distribution, numbers, placement });
+
+/**
+ * Changes of a plan with what they bring along: where the dial is an exposure index, it and the placement are one
+ * decision, so that one follows the other.
+ */
+export const linkedFields = (
+  { camera, plan }: Selection,
+  fields: Partial<PlanRecord>,
+): Partial<PlanRecord> => {
+  if (camera.sensitivity !== 'ei') return fields;
+  if (fields.iso !== undefined)
+    return { ...fields, placement: placementOfIndex(fields.iso, camera.baseIsos) };
+  if (fields.placement === undefined) return fields;
+  return { ...fields, iso: indexForPlacement(fields.placement, plan.iso, camera.baseIsos, camera.isos) };
+};

@@ -28,6 +28,8 @@ export type SessionState = {
   readonly measurement?: FrameMeasurement;
   /** A profile being solved in Kit: ladder and card show it while it is there. */
   readonly draft?: { readonly name: string; readonly data: ProfileData };
+  /** A second profile, drawn beside the one in use on chart and ladder. */
+  readonly compared?: { readonly id: string; readonly name: string; readonly data: ProfileData };
 };
 
 /** What is on the bench now and not worth a record: the open frame, its patches, the last measurement. */
@@ -125,6 +127,7 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     removePatch: (id: string) =>
       store.setState(({ patches }) => ({ patches: patches.filter((p) => p.id !== id) })),
     setDraft: (draft: SessionState['draft']) => store.setState({ draft }),
+    setCompared: (compared: SessionState['compared']) => store.setState({ compared }),
   });
 };
 

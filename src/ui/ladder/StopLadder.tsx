@@ -7,7 +7,14 @@ import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
 import { useSize } from '../parts/useSize.ts';
-import { LADDER_RANGE, ladderMarks, ladderRungs, nudged, spreadLabels } from './ladderModel.ts';
+import {
+  comparedReading,
+  LADDER_RANGE,
+  ladderMarks,
+  ladderRungs,
+  nudged,
+  spreadLabels,
+} from './ladderModel.ts';
 
 /** Below this width the readings go and the marks stay. */
 const NARROW = 150;
@@ -26,6 +33,7 @@ export const StopLadder = () => {
   const { plan, camera } = selection;
   const placement = dragged ?? plan.placement;
   const scaleId = camera.zebra.scale;
+  const { compared } = bench;
 
   const y = useMemo(() => scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true), [height]);
   const rungs = useMemo(
@@ -74,7 +82,7 @@ export const StopLadder = () => {
         <strong>Stops</strong>
         <span className="quiet">
           {bench.draft ? `${bench.draft.name} · ` : ''}
-          {SCALES[scaleId].name}
+          {compared ? `in the bar ${compared.name}` : SCALES[scaleId].name}
         </span>
       </header>
       <div className="ladder-box" ref={box}>
@@ -135,6 +143,11 @@ export const StopLadder = () => {
                   {reading ?? '–'}
                 </text>
               )}
+              {!narrow && compared && (
+                <text x={BAR.right - 6} dy="0.32em" textAnchor="end" className="rung-compared">
+                  {comparedReading(compared.data, scaleId, camera.coding, stops) ?? '–'}
+                </text>
+              )}
             </g>
           ))}
           {distribution?.bins.map(({ stops, share }) =>
@@ -155,6 +168,15 @@ export const StopLadder = () => {
           <text x={BAR.right - 4} y={y(numbers.floorStops) + 13} className="ladder-edge" textAnchor="end">
             floor {printStopsExact(numbers.floorStops)}
           </text>
+          {compared && (
+            <line
+              className="ladder-compared"
+              x1={BAR.left}
+              x2={BAR.right}
+              y1={y(compared.data.clipStops)}
+              y2={y(compared.data.clipStops)}
+            />
+          )}
           {marks.map((mark, i) => (
             <g key={mark.id} className={`mark mark-${mark.kind}`}>
               <line x1={BAR.left - 3} x2={BAR.right + 3} y1={y(mark.stops)} y2={y(mark.stops)} />

@@ -1,3 +1,4 @@
+import { compileProfile, type ProfileData } from '#core/profile/index.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printStops } from '#core/units.ts';
@@ -28,6 +29,12 @@ const rungReading = (numbers: SetCardNumbers, scale: ScaleId, coding: Coding, st
   stops > numbers.clipStops + CLIP_SLACK
     ? undefined
     : SCALES[scale].fromSignal(numbers.profile.signalAt(stops), coding).toFixed(0);
+
+/** What another profile reads at a rung, at its own base; undefined above its clip. */
+export const comparedReading = (data: ProfileData, scale: ScaleId, coding: Coding, stops: number) =>
+  stops > data.clipStops + CLIP_SLACK
+    ? undefined
+    : SCALES[scale].fromSignal(compileProfile(data).signalAt(stops), coding).toFixed(0);
 
 /** A rung a stop, with what the profile reads there. */
 export const ladderRungs = (numbers: SetCardNumbers, scale: ScaleId, coding: Coding): Rung[] =>

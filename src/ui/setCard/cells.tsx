@@ -3,7 +3,9 @@
 import { F_NUMBERS, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
-import { printStops } from '#core/units.ts';
+import { ndChoices } from '#core/exposure/nd.ts';
+import { printStops, printStopsLength } from '#core/units.ts';
+import type { NdSetRecord } from '#store/records/bag.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { BookRecords } from '#store/book.ts';
 import { printKelvin, printNd, printPull, printTint } from '../format.ts';
@@ -48,12 +50,27 @@ export type Cell = {
 const numbers = (values: readonly number[], name: (v: number) => string): Choice[] =>
   values.map((v) => ({ value: String(v), name: name(v) }));
 
-const ANGLES = [22.5, 45, 90, 144, 150, 172.8, 180, 216, 270, 360];
-const TIMES = [24, 25, 30, 48, 50, 60, 100, 120, 125, 200, 250, 500, 1000, 2000, 4000, 8000];
 const parseShutter = (value: string): Shutter =>
   value.endsWith('°')
     ? { kind: 'angle', degrees: Number(value.slice(0, -1)) }
     : { kind: 'time', denominator: Number(value.slice(2)) };
+
+const ndKey = ({ ndSetId, ndStops }: PlanRecord) => `${ndSetId ?? ''}|${ndStops}`;
+const WHOLE_STOPS = Array.from({ length: 10 }, (_, i) => i + 1);
+
+/** None, what the glass in the bag gives, and what the plan holds if it is none of these. */
+const ndList = (plan: PlanRecord, sets: readonly NdSetRecord[]): Choice[] => {
+  const glass = sets.flatMap((set) =>
+    ndChoices(set).map(({ setId, stops, name }) => ({ value: `${setId}|${stops}`, name })),
+  );
+  const plain = (stops: number) => ({
+    value: `|${stops}`,
+    name: `${printNd(stops)}  ${printStopsLength(stops)} ${stops === 1 ? 'stop' : 'stops'}`,
+  });
+  const choices = [{ value: '|0', name: 'none' }, ...(glass.length > 0 ? glass : WHOLE_STOPS.map(plain))];
+  const held = choices.some(({ value }) => value === ndKey(plan));
+  return held ? choices : [...choices, { ...plain(plan.ndStops), value: ndKey(plan) }];
+};
 
 const thirds = (from: number, to: number): number[] =>
   Array.from({ length: (to - from) * 3 + 1 }, (_, i) => to - i / 3);
@@ -88,7 +105,11 @@ export const CELLS: readonly Cell[] = [
     editor: {
       kind: 'pick',
       choices: ({ selection: { camera } }) =>
-        numbers(camera.isos, (iso) => settingName(iso, camera.baseIsos, 'base', String(iso))),
+        numbers(camera.isos, (iso) =>
+          iso < (camera.extendedUnder ?? 0)
+            ? `${iso}  extended low`
+            : settingName(iso, camera.baseIsos, 'base', String(iso)),
+        ),
       current: (plan) => String(plan.iso),
       fields: (value) => ({ iso: Number(value) }),
     },
@@ -113,7 +134,11 @@ export const CELLS: readonly Cell[] = [
       kind: 'number',
       label: 'Tint',
       unit: 'green +, magenta −',
-      limits: () => ({ min: -50, max: 50, step: 1 }),
+      limits: ({ selection: { camera } }) => ({
+        min: camera.tintRange[0],
+        max: camera.tintRange[1],
+        step: camera.tintStep,
+      }),
       current: (plan) => plan.tint,
       fields: (tint) => ({ tint }),
     },
@@ -127,11 +152,11 @@ export const CELLS: readonly Cell[] = [
       kind: 'pick',
       choices: ({ selection: { camera, setup } }) =>
         camera.shutterBy === 'angle'
-          ? ANGLES.map((degrees) => ({
+          ? camera.shutters.map((degrees) => ({
               value: `${degrees}°`,
               name: `${degrees}°  1/${((360 * setup.fps) / degrees).toFixed(0)} s`,
             }))
-          : TIMES.filter((t) => t >= setup.fps).map((t) => ({ value: `1/${t}`, name: `1/${t} s` })),
+          : camera.shutters.filter((t) => t >= setup.fps).map((t) => ({ value: `1/${t}`, name: `1/${t} s` })),
       current: (plan) => printShutter(plan.shutter),
       fields: (value) => ({ shutter: parseShutter(value) }),
     },
@@ -160,16 +185,15 @@ export const CELLS: readonly Cell[] = [
     id: 'nd',
     label: 'ND',
     print: ({ selection }) => printNd(selection.plan.ndStops),
-    owns: ['ndStops'],
+    owns: ['ndStops', 'ndSetId'],
     editor: {
       kind: 'pick',
-      choices: () =>
-        numbers(
-          Array.from({ length: 11 }, (_, i) => i),
-          (n) => (n === 0 ? 'none' : `${printNd(n)}  ${n} ${n === 1 ? 'stop' : 'stops'}`),
-        ),
-      current: (plan) => String(plan.ndStops),
-      fields: (value) => ({ ndStops: Number(value) }),
+      choices: ({ selection }, records) => ndList(selection.plan, [...records.ndSets.values()]),
+      current: ndKey,
+      fields: (value) => {
+        const [set, stops] = value.split('|');
+        return { ndStops: Number(stops), ndSetId: set === '' ? undefined : set };
+      },
     },
   },
   {

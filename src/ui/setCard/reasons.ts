@@ -1,3 +1,4 @@
+import { dialFor } from '#core/colour/lean.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { isFlickerSafe } from '#core/exposure/shutter.ts';
 import { exactFNumber } from '#core/exposure/aperture.ts';
@@ -17,14 +18,14 @@ export type Reason = {
 };
 
 const lightLines = ({ selection, numbers }: CellInput) => {
-  const { plan } = selection;
+  const { plan, camera } = selection;
   const n = exactFNumber(plan.iris);
   return [
     { label: 'exact f-number', value: `f/${n.toFixed(2)}` },
     { label: 'exposure time', value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
     {
       label: `lux on the card, C = ${METER_C}`,
-      value: `${METER_C} × ${n.toFixed(2)}² / (1/${(1 / numbers.seconds).toFixed(0)} × ${plan.iso}) × 2^(ND ${plan.ndStops} + placement ${printStops(plan.placement)}) = ${printLight(numbers.illuminance)}${THIN}lx`,
+      value: `${METER_C} × ${n.toFixed(2)}² / (1/${(1 / numbers.seconds).toFixed(0)} × ${camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso}) × 2^(ND ${plan.ndStops} + placement ${printStops(plan.placement)}) = ${printLight(numbers.illuminance)}${THIN}lx`,
     },
     { label: `spot on the card, K = ${METER_K}`, value: `${printLight(numbers.luminance)}${THIN}cd/m²` },
   ];
@@ -39,9 +40,61 @@ export type CellInput = {
 
 const wants = ({ numbers }: CellInput) => `The card wants ${printLight(numbers.illuminance)}${THIN}lx.`;
 
+/** With an exposure index the dial moves metering and monitoring; the recording stays at its base. */
+const indexReason = ({ selection, numbers }: CellInput): Reason => {
+  const { iso } = selection.plan;
+  const { base, overBase } = numbers.iso;
+  return {
+    why: `EI ${iso} on base ${base}: places the card at ${printStops(-overBase)}; file and clip do not move.`,
+    lines: [
+      { label: 'placement', value: `log2(${base} / ${iso}) = ${printStopsDecimal(-overBase, 2)}` },
+      { label: 'clip', value: `${printStopsDecimal(numbers.clipStops)}, as at base` },
+    ],
+  };
+};
+
+/** Kelvin to dial, with the body's own lean taken out. */
+const balanceReason = ({ selection }: CellInput): Reason => {
+  const { camera, plan, setup } = selection;
+  const mired = { label: 'mired', value: `10⁶ / ${plan.kelvin} = ${(1e6 / plan.kelvin).toFixed(0)}` };
+  const { lean } = camera;
+  if (!lean) return { why: setup.light || 'No light noted for this set-up yet.', lines: [mired] };
+  const dial = dialFor(plan.kelvin, lean.mired, camera.kelvinStep);
+  const way = lean.mired > 0 ? 'warm' : 'cool';
+  return {
+    why:
+      dial === plan.kelvin
+        ? `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: less than its dial can undo.`
+        : `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: dial ${dial}${THIN}K for a light of ${plan.kelvin}${THIN}K.`,
+    lines: [
+      mired,
+      {
+        label: 'to counter the lean',
+        value: `10⁶ / (${(1e6 / plan.kelvin).toFixed(1)} ${lean.mired < 0 ? '−' : '+'} ${Math.abs(lean.mired)}) = ${Math.round(1e6 / (1e6 / plan.kelvin + lean.mired))}${THIN}K, on the dial ${dial}${THIN}K`,
+      },
+      {
+        label: 'tint of the body',
+        value: `${printStopsDecimal(lean.tint, 1)} thousandths of Duv; measured ${lean.measuredOn}`,
+      },
+    ],
+  };
+};
+
+/** What the camera's own meter shows on a card placed so. */
+const meterLine = ({ selection: { camera, plan } }: CellInput) => {
+  const { scale, bias } = camera.meter;
+  const shows = plan.placement + bias;
+  const beyond = Math.abs(shows) > scale + 1e-9 ? `; its scale ends at ±${scale}` : '';
+  return {
+    label: 'camera’s meter on the card',
+    value: `${printStops(plan.placement)}${bias === 0 ? '' : ` + bias ${printStopsDecimal(bias)}`} = ${printStopsDecimal(shows)}${beyond}`,
+  };
+};
+
 const isoReason = (input: CellInput): Reason => {
   const { iso, clipStops, floorStops } = input.numbers;
   const set = input.selection.plan.iso;
+  if (input.selection.camera.sensitivity === 'ei') return indexReason(input);
   const why =
     iso.overBase === 0
       ? `${set} is a base: clip ${printStopsDecimal(clipStops)}, usable to ${printStopsExact(floorStops)}.`
@@ -119,16 +172,13 @@ export const REASONS = {
     ],
   }),
   iso: isoReason,
-  kelvin: ({ selection }) => ({
-    why: selection.setup.light || 'No light noted for this set-up yet.',
-    lines: [{ label: 'mired', value: (1e6 / selection.plan.kelvin).toFixed(0) }],
-  }),
+  kelvin: balanceReason,
   shutter: shutterReason,
   iris: (input) => ({ why: wants(input), lines: lightLines(input) }),
   nd: (input) => ({ why: wants(input), lines: lightLines(input) }),
   placement: (input) => ({
     why: `Room above the card ${printStopsDecimal(input.numbers.clipStops - input.selection.plan.placement).replace('+', '')}, usable ${printStopsDecimal(input.selection.plan.placement - input.numbers.floorStops).replace('+', '')} below it.`,
-    lines: lightLines(input),
+    lines: [meterLine(input), ...lightLines(input)],
   }),
   card: (input) => ({
     why: zebraWhy(input.numbers.card, 'the card'),
@@ -158,7 +208,7 @@ export const REASONS = {
     };
   },
   warning: (input) => ({
-    why: `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: it warns early.`,
+    why: `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: it warns early.${input.selection.camera.zebra.slots === 1 ? ' One zebra at a time: set it after the card’s.' : ''}`,
     lines: zebraLines(
       input,
       input.numbers.warning,

@@ -4,42 +4,114 @@ import {
   type ProfileData,
   type ProfileSolution,
 } from '#core/profile/index.ts';
-import { failure, type Result } from '#core/result.ts';
-import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
-import { printStops } from '#core/units.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
+import { failure, type Result } from '#core/result.ts';
+import type { CardMark } from '#core/scopes/cardReading.ts';
+import { SCALES, type Coding, type Range, type ScaleId } from '#core/signal/scale.ts';
+import { parseStops, printStops, printStopsExact } from '#core/units.ts';
+import type { FilmedCard } from '#workers/bracket/protocol.ts';
 import { typed } from './way.ts';
 
-/** Readings of a card by shutter, a field for each stop; an empty field was not filmed. */
+/** A reading of the card: how far the shutter opened it, and what was read. */
+export type BracketRow = { readonly stops: string; readonly text: string };
+
+/** A frame of the card: where it stands in the bracket and, once read, what it holds. */
+export type BracketFrame = {
+  readonly name: string;
+  readonly bytes: Blob;
+  readonly stops: string;
+  /** How its codes are laid out, where that is known; else as the camera records. */
+  readonly range?: Range;
+  readonly reading?: FilmedCard;
+  readonly refused?: string;
+};
+
+/** A file as it was dropped. */
+export type FrameFile = Pick<BracketFrame, 'name' | 'bytes' | 'range'>;
+
+/** Readings typed in, or frames with the card marked once; an empty reading was not filmed. */
 export type BracketFields = {
   readonly scale: ScaleId;
-  readonly readings: readonly { readonly stops: number; readonly text: string }[];
+  readonly rows: readonly BracketRow[];
+  readonly frames?: readonly BracketFrame[];
+  readonly mark: CardMark;
 };
 
 export const BRACKET_STOPS = Array.from({ length: 12 }, (_, i) => i - 4);
+export const MAX_FRAMES = 24;
+
+/** The middle ninth: where a card usually is. */
+const MIDDLE: CardMark = { x: 0.42, y: 0.34, width: 0.16, height: 0.32 };
 
 /** What the profile in use would read, to the whole percent. */
 export const bracketFrom = (data: ProfileData): BracketFields => {
   const profile = compileProfile(data);
   return {
     scale: 'signalPercent',
-    readings: BRACKET_STOPS.map((stops) => ({ stops, text: (100 * profile.signalAt(stops)).toFixed(0) })),
+    rows: BRACKET_STOPS.map((stops) => ({
+      stops: printStops(stops),
+      text: (100 * profile.signalAt(stops)).toFixed(0),
+    })),
+    mark: MIDDLE,
   };
 };
 
+const NAMED_STOPS = /(under|over|minus|plus|[+\-\u2212])[ _-]*(\d+(?:[.,]\d+)?)(?!.*\d)/i;
+
+/** Stops a file's name tells: `card -3.png`, `over-1.5`; undefined when it tells none. */
+export const stopsInName = (name: string): number | undefined => {
+  const match = NAMED_STOPS.exec(name.replace(/\.[a-z]\w*$/i, ''));
+  if (!match) return undefined;
+  const size = Number(match[2].replace(',', '.'));
+  return /under|minus|[-\u2212]/i.test(match[1]) ? -size : size;
+};
+
+/** Dropped files as frames: stops from their names when every name tells them, else a stop apart from −4. */
+export const framesOf = (files: readonly FrameFile[]): BracketFrame[] => {
+  const sorted = [...files]
+    .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
+    .slice(0, MAX_FRAMES);
+  const named = sorted.map(({ name }) => stopsInName(name));
+  const told = named.every((stops) => stops !== undefined) && new Set(named).size === named.length;
+  return sorted
+    .map((file, i) => ({ ...file, at: told ? (named[i] ?? 0) : i - 4 }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ at, ...file }) => ({ ...file, stops: printStopsExact(at) }));
+};
+
+const noStops = (text: string) =>
+  failure('stops', `“${text.trim().slice(0, 20)}” is no number of stops, such as −2 or 1 1/3.`);
+
+const solveFrames = (frames: readonly BracketFrame[], gamut: GamutSpec): Result<ProfileSolution> => {
+  const readings = [];
+  for (const { name, stops: text, reading, refused } of frames) {
+    if (refused !== undefined) return failure(name, `${name}: ${refused}`);
+    if (!reading) return failure('frames', 'Mark the card on the frame: every frame is read there.');
+    const stops = parseStops(text);
+    if (stops === undefined) return noStops(text);
+    readings.push({ stops, signal: reading.signal, deviation: reading.deviation });
+  }
+  return profileFromBracket(readings, gamut);
+};
+
 export const solveBracket = (
-  { scale, readings }: BracketFields,
+  { scale, rows, frames }: BracketFields,
   coding: Coding,
   gamut: GamutSpec,
 ): Result<ProfileSolution> => {
-  const filled = readings.filter(({ text }) => text.trim() !== '');
-  const bad = filled.find(({ text }) => !Number.isFinite(typed(text)));
-  if (bad) {
-    const at = printStops(bad.stops);
-    return failure(`at ${at}`, `At ${at}: “${bad.text.trim().slice(0, 20)}” is no reading.`);
+  if (frames) return solveFrames(frames, gamut);
+  const readings = [];
+  for (const { stops: at, text } of rows) {
+    if (text.trim() === '') continue;
+    const stops = parseStops(at);
+    if (stops === undefined) return noStops(at);
+    const value = typed(text);
+    if (!Number.isFinite(value))
+      return failure(
+        `at ${printStops(stops)}`,
+        `At ${printStops(stops)}: “${text.trim().slice(0, 20)}” is no reading.`,
+      );
+    readings.push({ stops, signal: SCALES[scale].toSignal(value, coding) });
   }
-  return profileFromBracket(
-    filled.map(({ stops, text }) => ({ stops, signal: SCALES[scale].toSignal(typed(text), coding) })),
-    gamut,
-  );
+  return profileFromBracket(readings, gamut);
 };

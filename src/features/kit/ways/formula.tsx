@@ -1,121 +1,106 @@
 'use client';
 
+import { LOG_BASES, type LogBase } from '#core/profile/index.ts';
 import {
-  LOG_BASES,
-  profileFromFormula,
-  type Formula,
-  type LogBase,
-  type ProfileData,
-} from '#core/profile/index.ts';
-import { parseStops } from '#core/units.ts';
-import { typed, type Way, type WayProps } from './way.ts';
+  FORM_IDS,
+  FORMS,
+  formulaFrom,
+  SHARED_NUMBERS,
+  solveFormula,
+  type FormId,
+  type FormulaFields,
+} from './formulaModel.ts';
+import type { Way, WayProps } from './way.ts';
 
-const NUMBERS = ['a', 'b', 'c', 'd', 'cut', 'e', 'f', 'clip'] as const;
-
-type FormulaFields = { readonly [K in (typeof NUMBERS)[number]]: string } & {
-  readonly base: LogBase;
-  readonly cutIn: Formula['cutIn'];
-  readonly unit: Formula['unit'];
+const LABELS: Readonly<Record<string, string>> = { e: 'e (toe)', f: 'f (toe)', clip: 'clip, stops' };
+const EMPTY: Readonly<Record<string, string>> = {
+  cut: 'no line',
+  e: 'tangent',
+  f: 'tangent',
+  clip: 'top code',
 };
 
-const short = (value: number) => Number(value.toPrecision(7)).toString();
-
-/** A log profile's own coefficients; for any other a plain log to type over. */
-const start = ({ curve, clipStops }: ProfileData): FormulaFields => {
-  const k = curve.kind === 'log' ? curve.coefficients : { a: 1, b: 0.01, c: 0.3, d: 0.62, cut: 0.005 };
-  return {
-    base: '10',
-    a: short(k.a),
-    b: short(k.b),
-    c: short(k.c),
-    d: short(k.d),
-    cut: short(k.cut),
-    e: '',
-    f: '',
-    cutIn: 'reflectance',
-    unit: 'signal',
-    clip: short(clipStops),
-  };
-};
-
-const toFormula = (fields: FormulaFields): Formula => {
-  const toe = { e: typed(fields.e), f: typed(fields.f) };
-  return {
-    base: fields.base,
-    a: typed(fields.a),
-    b: typed(fields.b),
-    c: typed(fields.c),
-    d: typed(fields.d),
-    cut: typed(fields.cut),
-    cutIn: fields.cutIn,
-    unit: fields.unit,
-    toe: Number.isFinite(toe.e) && Number.isFinite(toe.f) ? toe : undefined,
-    clipStops: parseStops(fields.clip),
-  };
-};
-
-const LABELS = {
-  a: 'a',
-  b: 'b',
-  c: 'c',
-  d: 'd',
-  cut: 'cut',
-  e: 'e (toe)',
-  f: 'f (toe)',
-  clip: 'clip, stops',
-} as const;
+const Select = <T extends string>({
+  id,
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  id: string;
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onPick: (value: T) => void;
+}) => (
+  <div className="anchor-half">
+    <label htmlFor={id}>{label}</label>
+    <select
+      id={id}
+      className="form-select"
+      value={value}
+      onChange={(event) => onPick(event.target.value as T)}
+    >
+      {options.map(([option, name]) => (
+        <option key={option} value={option}>
+          {name}
+        </option>
+      ))}
+    </select>
+  </div>
+);
 
 const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
   const change = (part: Partial<FormulaFields>) => onChange({ ...fields, ...part });
+  const numbers = [...FORMS[fields.form].numbers, ...SHARED_NUMBERS];
   return (
     <>
-      <p className="anchor-wide formula num">y = c · log(a·x + b) + d; y = e·x + f under the cut</p>
-      <div className="anchor">
-        <label htmlFor="formula-base">base</label>
-        <select
+      <Select<FormId>
+        id="formula-form"
+        label="Form"
+        value={fields.form}
+        options={FORM_IDS.map((id) => [id, FORMS[id].name])}
+        onPick={(form) => change({ form })}
+      />
+      {fields.form === 'log' && (
+        <Select<LogBase>
           id="formula-base"
-          className="form-select"
+          label="base"
           value={fields.base}
-          onChange={(event) => change({ base: event.target.value as LogBase })}
-        >
-          {Object.keys(LOG_BASES).map((base) => (
-            <option key={base}>{base}</option>
-          ))}
-        </select>
-      </div>
-      <div className="anchor-four">
-        <label htmlFor="formula-unit">y = 1 is</label>
-        <select
-          id="formula-unit"
-          className="form-select"
-          value={fields.unit}
-          onChange={(event) => change({ unit: event.target.value as Formula['unit'] })}
-        >
-          <option value="signal">100 % of signal</option>
-          <option value="topCode">the top code</option>
-        </select>
-      </div>
-      <div className="anchor-four">
-        <label htmlFor="formula-cut-in">cut is in</label>
-        <select
-          id="formula-cut-in"
-          className="form-select"
-          value={fields.cutIn}
-          onChange={(event) => change({ cutIn: event.target.value as Formula['cutIn'] })}
-        >
-          <option value="reflectance">reflectance (x)</option>
-          <option value="signal">signal (y)</option>
-        </select>
-      </div>
-      {NUMBERS.map((name) => (
+          options={(Object.keys(LOG_BASES) as LogBase[]).map((base) => [base, base])}
+          onPick={(base) => change({ base })}
+        />
+      )}
+      <p className="anchor-wide formula num">{FORMS[fields.form].says}; y = e·x + f under the cut</p>
+      <Select
+        id="formula-unit"
+        label="y = 1 is"
+        value={fields.unit}
+        options={[
+          ['signal', '100 % of signal'],
+          ['topCode', 'the top code'],
+        ]}
+        onPick={(unit) => change({ unit })}
+      />
+      <Select
+        id="formula-cut-in"
+        label="cut is in"
+        value={fields.cutIn}
+        options={[
+          ['reflectance', 'reflectance (x)'],
+          ['signal', 'signal (y)'],
+        ]}
+        onPick={(cutIn) => change({ cutIn })}
+      />
+      {numbers.map((name) => (
         <div className="anchor-quarter" key={name}>
-          <label htmlFor={`formula-${name}`}>{LABELS[name]}</label>
+          <label htmlFor={`formula-${name}`}>{LABELS[name] ?? name}</label>
           <input
             id={`formula-${name}`}
             className={`form-control num${failure?.where.split(' ').includes(name) ? ' is-invalid' : ''}`}
             inputMode="decimal"
             autoComplete="off"
-            placeholder={name === 'e' || name === 'f' ? 'tangent' : name === 'clip' ? 'top code' : ''}
+            placeholder={EMPTY[name]}
             value={fields[name]}
             onChange={(event) => change({ [name]: event.target.value })}
           />
@@ -129,7 +114,7 @@ export const formula: Way<FormulaFields> = {
   id: 'formula',
   name: 'Formula',
   says: 'The maker’s printed formula; continuity at the cut is checked.',
-  start,
-  solve: (fields, coding, gamut) => profileFromFormula(toFormula(fields), coding, gamut),
+  start: formulaFrom,
+  solve: solveFormula,
   Fields,
 };

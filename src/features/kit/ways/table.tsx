@@ -1,25 +1,91 @@
 'use client';
 
 import { useDropzone } from 'react-dropzone';
-import {
-  compileProfile,
-  profileFromTable,
-  type ProfileData,
-  type TableColumns,
-} from '#core/profile/index.ts';
 import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
+import { fieldsOfFile, solveTable, tableFrom, type CurveFields, type TableFields } from './tableModel.ts';
 import type { Way, WayProps } from './way.ts';
 
-type TableFields = TableColumns & { readonly text: string };
+const Choice = ({
+  id,
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  id: string;
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  onPick: (value: string) => void;
+}) => (
+  <div className="anchor-half">
+    <label htmlFor={id}>{label}</label>
+    <select id={id} className="form-select" value={value} onChange={(event) => onPick(event.target.value)}>
+      {options.map(([option, name]) => (
+        <option key={option} value={option}>
+          {name}
+        </option>
+      ))}
+    </select>
+  </div>
+);
 
-const start = (data: ProfileData): TableFields => {
-  const profile = compileProfile(data);
-  const top = Math.floor(profile.clipStops + 1e-9);
-  const rows = Array.from({ length: top + 8 }, (_, i) => i - 7).map(
-    (stops) => `${stops}, ${(100 * profile.signalAt(stops)).toFixed(1)}`,
-  );
-  return { light: 'stops', reading: 'signalPercent', text: rows.join('\n') };
-};
+const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?: CurveFields) => void }) => (
+  <>
+    <p className="anchor-wide">
+      <strong>{curve.file}</strong>{' '}
+      <span className="quiet">
+        {curve.curve.title && `“${curve.curve.title}”, `}
+        {curve.curve.x.length} points
+      </span>
+    </p>
+    <Choice
+      id="curve-direction"
+      label="It turns"
+      value={curve.direction}
+      options={[
+        ['codeToLight', 'codes into light'],
+        ['lightToCode', 'light into codes'],
+      ]}
+      onPick={(direction) => onChange({ ...curve, direction: direction as CurveFields['direction'] })}
+    />
+    <Choice
+      id="curve-unit"
+      label="Code 1.0 is"
+      value={curve.unit}
+      options={[
+        ['topCode', 'the top code'],
+        ['signal', '100 % of signal'],
+      ]}
+      onPick={(unit) => onChange({ ...curve, unit: unit as CurveFields['unit'] })}
+    />
+    <div className="anchor-half">
+      <label htmlFor="curve-grey">18 % grey in its light</label>
+      <input
+        id="curve-grey"
+        className="form-control num"
+        inputMode="decimal"
+        value={curve.grey}
+        onChange={(event) => onChange({ ...curve, grey: event.target.value })}
+      />
+    </div>
+    <div className="anchor-half">
+      <label htmlFor="curve-clip">clip at stop</label>
+      <input
+        id="curve-clip"
+        className="form-control num"
+        placeholder="where it ends"
+        value={curve.clip}
+        onChange={(event) => onChange({ ...curve, clip: event.target.value })}
+      />
+    </div>
+    <div className="anchor-wide">
+      <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => onChange(undefined)}>
+        Back to rows
+      </button>
+    </div>
+  </>
+);
 
 const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
   const { getRootProps, getInputProps, open } = useDropzone({
@@ -27,52 +93,60 @@ const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
     noKeyboard: true,
     multiple: false,
     onDrop: ([file]) => {
-      if (file) void file.text().then((text) => onChange({ ...fields, text }));
+      if (file) void file.text().then((text) => onChange(fieldsOfFile(fields, file.name, text)));
     },
   });
   return (
     <>
-      <div className="anchor-half">
-        <label htmlFor="table-light">First column</label>
-        <select
-          id="table-light"
-          className="form-select"
-          value={fields.light}
-          onChange={(event) => onChange({ ...fields, light: event.target.value as TableFields['light'] })}
-        >
-          <option value="stops">stops over grey</option>
-          <option value="reflectance">reflectance, 1 = white</option>
-        </select>
-      </div>
-      <div className="anchor-half">
-        <label htmlFor="table-reading">Second column</label>
-        <select
-          id="table-reading"
-          className="form-select"
-          value={fields.reading}
-          onChange={(event) => onChange({ ...fields, reading: event.target.value as TableFields['reading'] })}
-        >
-          {SCALE_IDS.map((id) => (
-            <option key={id} value={id}>
-              {SCALES[id].name}
-            </option>
-          ))}
-          <option value="fraction">0..1 of the top code</option>
-        </select>
-      </div>
-      <div className="anchor-wide" {...getRootProps()}>
-        <label htmlFor="table-text">Rows: paste, or drop a CSV here</label>
-        <textarea
-          id="table-text"
-          className="form-control num table-text"
-          rows={8}
-          spellCheck={false}
-          value={fields.text}
-          onChange={(event) => onChange({ ...fields, text: event.target.value })}
+      {fields.curve ? (
+        <CurveFile
+          curve={fields.curve}
+          onChange={(curve) => onChange({ ...fields, curve, refused: undefined })}
         />
-        <input {...getInputProps({ accept: '.csv,.txt,.tsv,text/csv,text/plain' })} aria-label="Table file" />
+      ) : (
+        <>
+          <Choice
+            id="table-light"
+            label="First column"
+            value={fields.light}
+            options={[
+              ['stops', 'stops over grey'],
+              ['reflectance', 'reflectance, 1 = white'],
+            ]}
+            onPick={(light) => onChange({ ...fields, light: light as TableFields['light'] })}
+          />
+          <Choice
+            id="table-reading"
+            label="Second column"
+            value={fields.reading}
+            options={[
+              ...SCALE_IDS.map((id) => [id, SCALES[id].name] as const),
+              ['fraction', '0..1 of the top code'],
+            ]}
+            onPick={(reading) => onChange({ ...fields, reading: reading as TableFields['reading'] })}
+          />
+        </>
+      )}
+      <div className="anchor-wide" {...getRootProps()}>
+        {!fields.curve && (
+          <>
+            <label htmlFor="table-text">Rows: paste, or drop a CSV, a 1D .cube or a CLF here</label>
+            <textarea
+              id="table-text"
+              className="form-control num table-text"
+              rows={8}
+              spellCheck={false}
+              value={fields.text}
+              onChange={(event) => onChange(fieldsOfFile(fields, 'What was pasted', event.target.value))}
+            />
+          </>
+        )}
+        <input
+          {...getInputProps({ accept: '.csv,.txt,.tsv,.cube,.clf,.xml' })}
+          aria-label="Table or curve file"
+        />
         <button type="button" className="btn btn-sm btn-outline-secondary mt-1" onClick={open}>
-          Open a CSV
+          Open a CSV, .cube or CLF
         </button>
       </div>
     </>
@@ -82,9 +156,8 @@ const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
 export const table: Way<TableFields> = {
   id: 'table',
   name: 'Table',
-  says: 'Two columns, light against reading; monotone interpolation, no guesswork between known rows.',
-  start,
-  solve: ({ text, light, reading }, coding, gamut) =>
-    profileFromTable(text, { light, reading }, coding, gamut),
+  says: 'Two columns, light against reading, or the curve of a LUT file; monotone interpolation.',
+  start: tableFrom,
+  solve: solveTable,
   Fields,
 };

@@ -14,7 +14,7 @@ export type WayProps<F> = {
 
 /** One way into a profile: how its fields start, what they solve to, and how they are typed. */
 export type Way<F> = {
-  readonly id: 'anchors' | 'formula' | 'table' | 'bracket';
+  readonly id: 'anchors' | 'formula' | 'table' | 'bracket' | 'edit';
   readonly name: string;
   readonly says: string;
   /** Filled in from the profile in use: never an empty questionnaire. */

@@ -1,0 +1,169 @@
+'use client';
+
+import { useMemo } from 'react';
+import { parseAsStringLiteral, useQueryState } from 'nuqs';
+import { gamutOf, rgbToXyz } from '#core/colour/gamut.ts';
+import { zebraTrap } from '#core/exposure/zebraSheet.ts';
+import { writeClfMatrix } from '#core/formats/clf.ts';
+import type { ProfileData } from '#core/profile/index.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStops } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { download, slug } from '#ui/download.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { readingRows } from './curveModel.ts';
+import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
+import { ZebraFigures } from './ZebraFigures.tsx';
+
+type Shown = { readonly data: ProfileData };
+
+const Zebras = ({ data }: Shown) => {
+  const { selection } = useBench();
+  const { camera, subjects, plan } = selection;
+  const sheet = useMemo(() => sheetOf(selection, data), [selection, data]);
+  const trap = useMemo(() => zebraTrap(data), [data]);
+  const { reads } = camera.zebra;
+  return (
+    <>
+      <div className="table-scroll">
+        <ZebraFigures
+          tables={[{ name: PICTURES[reads], rows: sheet[reads] }]}
+          subjects={subjects}
+          taken={plan.placement}
+        />
+      </div>
+      <div className="figures-foot">
+        <p className="trap">
+          <StateMark state={trap.worth} />
+          <span>{trap.says}</span>
+        </p>
+        <p className="quiet">
+          {zebraNotes(camera).join(' ')} {warningWords(plan.warningMargin)}
+        </p>
+      </div>
+    </>
+  );
+};
+
+const Readings = ({ data }: Shown) => {
+  const { selection, numbers } = useBench();
+  const { coding } = selection.camera;
+  const rows = useMemo(() => readingRows(data, coding), [data, coding]);
+  const inferred = rows.some(({ doubt }) => doubt !== undefined);
+  return (
+    <div className="table-scroll">
+      <table className="figures">
+        <thead>
+          <tr>
+            <th scope="col">Stop</th>
+            <th scope="col">{SCALES.signalPercent.name}</th>
+            <th scope="col">{SCALES.fullCodePercent.name}</th>
+            <th scope="col">Code</th>
+            <th scope="col">Codes a stop</th>
+            {inferred && <th scope="col">Uncertain ±</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr
+              key={row.stops}
+              className={
+                row.stops === 0 ? 'taken' : row.stops < numbers.floorStops - 1e-6 ? 'dim' : undefined
+              }
+            >
+              <th scope="row">{printStops(row.stops)}</th>
+              <td>{row.percent}</td>
+              <td>{row.fullCode}</td>
+              <td>{row.code}</td>
+              <td>{row.codes}</td>
+              {inferred && <td>{row.doubt?.toFixed(2)}</td>}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+};
+
+const Matrix = ({ data }: Shown) => {
+  const gamut = gamutOf(data.gamut);
+  const matrix = rgbToXyz(gamut);
+  const save = () =>
+    download(
+      `${slug(gamut.name)}-to-xyz.clf`,
+      writeClfMatrix(matrix, {
+        id: `${slug(gamut.name)}-to-xyz`,
+        name: `${gamut.name} to XYZ`,
+        input: `linear R G B, ${gamut.name} primaries, white Y = 1`,
+        output: 'CIE 1931 XYZ relative to the same white, no adaptation',
+      }),
+      'application/xml',
+    );
+  return (
+    <>
+      <table className="figures matrix">
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">R</th>
+            <th scope="col">G</th>
+            <th scope="col">B</th>
+          </tr>
+        </thead>
+        <tbody>
+          {['X', 'Y', 'Z'].map((row, i) => (
+            <tr key={row}>
+              <th scope="row">{row}</th>
+              {matrix.slice(3 * i, 3 * i + 3).map((v, n) => (
+                <td key={n}>{v.toFixed(7).replace('-', '−')}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="figures-foot">
+        <p className="quiet">
+          Linear {gamut.name} to CIE XYZ, white Y = 1 (SMPTE RP 177). White x {gamut.white[0]}, y{' '}
+          {gamut.white[1]}.
+        </p>
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={save}>
+          Export as CLF
+        </button>
+      </div>
+    </>
+  );
+};
+
+const FIGURES = {
+  zebra: { name: 'Zebra table', View: Zebras },
+  readings: { name: 'Readings by thirds', View: Readings },
+  matrix: { name: 'Gamut matrix', View: Matrix },
+} as const;
+type FigureId = keyof typeof FIGURES;
+const FIGURE_IDS = Object.keys(FIGURES) as FigureId[];
+
+/** Numbers of the profile under its curve: zebra levels, readings, the gamut's matrix. */
+export const ProfileFigures = ({ data }: Shown) => {
+  const { selection } = useBench();
+  const [figure, setFigure] = useQueryState('figures', parseAsStringLiteral(FIGURE_IDS).withDefault('zebra'));
+  const { camera, plan } = selection;
+  const { View } = FIGURES[figure];
+  return (
+    <Panel
+      className="profile-figures"
+      title={
+        <Segmented
+          label="Figures"
+          options={FIGURE_IDS.map((id) => ({ id, name: FIGURES[id].name }))}
+          value={figure}
+          onPick={(id) => void setFigure(id)}
+        />
+      }
+      note={`${camera.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}, ISO ${plan.iso}`}
+    >
+      <View data={data} />
+    </Panel>
+  );
+};

@@ -1,0 +1,135 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { parseProfileJson, profileJson } from '#store/exports/profileJson.ts';
+import type { ProfileRecord } from '#store/records/profile.ts';
+import { addProfile, conflictOf, removeProfile, replaceProfile, type Conflict } from '#store/takeIn.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { download, slug } from '#ui/download.ts';
+
+type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Conflict, { kind: 'none' }> };
+
+/** What is done with a whole profile: duplicate, share, take one in, take it off the kit. */
+export const ProfileTools = () => {
+  const { selection, records, book, editPlan } = useBench();
+  const { profile, camera } = selection;
+  const file = useRef<HTMLInputElement>(null);
+  const [waiting, setWaiting] = useState<Waiting>();
+  const [said, setSaid] = useState<{ readonly text: string; readonly bad?: boolean }>();
+
+  const add = async (incoming: ProfileRecord) => {
+    const id = crypto.randomUUID();
+    if (!(await book.edit(addProfile(book.getState().profiles, incoming, camera, id)))) return;
+    const name = book.getState().profiles.get(id)?.name ?? incoming.name;
+    editPlan(`Profile ${name}`, { profileId: id });
+    setSaid({ text: `${name} is in the kit and on ${camera.name}.` });
+  };
+  const takeIn = async (text: string) => {
+    setSaid(undefined);
+    const read = parseProfileJson(text);
+    if (!read.ok) return setSaid({ text: `${read.where}: ${read.reason}`, bad: true });
+    const conflict = conflictOf(book.getState().profiles, read.value);
+    if (conflict.kind === 'none') return add(read.value);
+    if (conflict.kind === 'same')
+      return setSaid({ text: `${conflict.held.name} is there already, curve and all.` });
+    setWaiting({ profile: read.value, conflict });
+  };
+  const settle = async (how: 'both' | 'replace' | 'leave') => {
+    const held = waiting;
+    setWaiting(undefined);
+    if (!held || how === 'leave') return;
+    if (how === 'both') return add(held.profile);
+    if (await book.edit(replaceProfile(held.conflict.held, held.profile)))
+      setSaid({
+        text: `${held.conflict.held.name} now holds the curve of the file. Undo brings the old one back.`,
+      });
+  };
+  return (
+    <>
+      <div className="profile-tools">
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void add(profile)}>
+          Duplicate
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          onClick={() =>
+            download(
+              `${slug(profile.name)}.profile.json`,
+              profileJson(profile, new Date()),
+              'application/json',
+            )
+          }
+        >
+          Share
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          onClick={() => file.current?.click()}
+        >
+          Take one in
+        </button>
+        <input
+          ref={file}
+          type="file"
+          hidden
+          accept=".json,application/json"
+          aria-label="Profile file"
+          onChange={(event) => {
+            const [chosen] = event.target.files ?? [];
+            event.target.value = '';
+            if (chosen) void chosen.text().then(takeIn);
+          }}
+        />
+        {profile.origin !== 'archetype' && (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => void book.edit(removeProfile(records, profile))}
+          >
+            Take off the kit
+          </button>
+        )}
+      </div>
+      {waiting && (
+        <div className="ask" role="alertdialog" aria-label="A profile of that name is there">
+          <p>
+            {waiting.conflict.held.name} is in the kit with another curve. The file’s clips at{' '}
+            <span className="num">{waiting.profile.data.clipStops.toFixed(1)}</span>, the kit’s at{' '}
+            <span className="num">{waiting.conflict.held.data.clipStops.toFixed(1)}</span>.
+          </p>
+          <button
+            type="button"
+            className="btn btn-sm btn-primary"
+            autoFocus
+            onClick={() => void settle('both')}
+          >
+            Keep both
+          </button>
+          {waiting.conflict.kind === 'differs' && waiting.conflict.replaceable && (
+            <button
+              type="button"
+              className="btn btn-sm btn-outline-secondary"
+              onClick={() => void settle('replace')}
+            >
+              Replace the kit’s
+            </button>
+          )}
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => void settle('leave')}
+          >
+            Leave it
+          </button>
+        </div>
+      )}
+      {said && (
+        <p className={said.bad ? 'field-error' : 'quiet mb-0'} role="status">
+          {said.text}
+        </p>
+      )}
+    </>
+  );
+};

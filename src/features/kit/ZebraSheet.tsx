@@ -1,0 +1,56 @@
+'use client';
+
+import { useMemo } from 'react';
+import { zebraTrap } from '#core/exposure/zebraSheet.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
+import { ZebraFigures } from './ZebraFigures.tsx';
+
+/** Every zebra level of this camera and profile on one page: both pictures side by side. Prints on A4. */
+export const ZebraSheet = () => {
+  const { selection, bench, numbers } = useBench();
+  const { camera, subjects, plan, profile } = selection;
+  const data = bench.draft?.data ?? profile.data;
+  const sheet = useMemo(() => sheetOf(selection, data), [selection, data]);
+  const trap = useMemo(() => zebraTrap(data), [data]);
+  return (
+    <section className="panel sheet">
+      <header className="panel-head">
+        <h2>
+          {camera.name}, {bench.draft?.name ?? profile.name}
+        </h2>
+        <span className="quiet">
+          {camera.coding.bitDepth}-bit {camera.coding.range}, ISO {plan.iso}, clip{' '}
+          {printStopsDecimal(numbers.clipStops)}
+        </span>
+        <div className="panel-tools">
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => window.print()}>
+            Print on one page
+          </button>
+        </div>
+      </header>
+      <div className="table-scroll">
+        <ZebraFigures
+          tables={(['log', 'lut'] as const).map((id) => ({ name: PICTURES[id], rows: sheet[id] }))}
+          subjects={subjects}
+          taken={plan.placement}
+        />
+      </div>
+      <div className="figures-foot">
+        <p className="trap">
+          <StateMark state={trap.worth} />
+          <span>{trap.says}</span>
+        </p>
+        <p className="quiet">
+          {zebraNotes(camera).join(' ')} {warningWords(plan.warningMargin)} Rounding: the worst of card and
+          faces, in stops. ! the camera’s levels end before it.{' '}
+          {subjects.length === 0
+            ? 'No subject in this set-up: measure a face beside the card and add it in the bag.'
+            : `Faces by their own offset: ${subjects.map(({ name, skinOffset }) => `${name} ${printStopsDecimal(skinOffset)}`).join(', ')}.`}
+        </p>
+      </div>
+    </section>
+  );
+};

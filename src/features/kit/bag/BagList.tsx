@@ -1,0 +1,141 @@
+'use client';
+
+import { Pencil, Plus, Trash2 } from 'lucide-react';
+import { useId, useState } from 'react';
+import type { RecordOf } from '#store/tables.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { bagEdit, bagRemoval, emptyTexts, type BagKind, type BagTable, type BagTexts } from './kinds.ts';
+
+const BagForm = ({
+  kind,
+  record,
+  onDone,
+}: {
+  kind: BagKind;
+  record?: RecordOf<BagTable>;
+  onDone: () => void;
+}) => {
+  const { selection, book } = useBench();
+  const base = useId();
+  const [texts, setTexts] = useState<BagTexts>(() =>
+    record ? kind.textsOf(record as never) : emptyTexts(kind),
+  );
+  const [tried, setTried] = useState(false);
+  const made = bagEdit(kind, texts, selection, record?.id ?? 'new', record);
+  const save = async () => {
+    setTried(true);
+    const edit = bagEdit(kind, texts, selection, record?.id ?? crypto.randomUUID(), record);
+    if (edit.ok && (await book.edit(edit.value))) onDone();
+  };
+  return (
+    <form
+      className="bag-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      {kind.fields.map(({ id, label, options, hint }, i) => (
+        <div key={id} className={id === 'name' ? 'bag-name' : undefined}>
+          <label htmlFor={`${base}-${id}`}>{label}</label>
+          {options ? (
+            <select
+              id={`${base}-${id}`}
+              className="form-select"
+              value={texts[id]}
+              onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
+            >
+              {options.map(([value, name]) => (
+                <option key={value} value={value}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <input
+              id={`${base}-${id}`}
+              className={`form-control${id === 'name' ? '' : ' num'}${tried && !made.ok && made.where === id ? ' is-invalid' : ''}`}
+              autoComplete="off"
+              autoFocus={i === 0}
+              maxLength={80}
+              placeholder={hint}
+              title={hint}
+              value={texts[id]}
+              onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
+            />
+          )}
+        </div>
+      ))}
+      {tried && !made.ok && (
+        <p className="field-error bag-wide" role="alert">
+          {made.reason}
+        </p>
+      )}
+      <div className="bag-wide d-flex gap-2">
+        <button type="submit" className="btn btn-sm btn-primary">
+          {record ? 'Save' : `Add ${kind.one}`}
+        </button>
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={onDone}>
+          Leave as it was
+        </button>
+      </div>
+    </form>
+  );
+};
+
+/** One kind of thing in the bag: a line each, changed in place. */
+export const BagList = ({ kind }: { kind: BagKind }) => {
+  const { selection, records, book } = useBench();
+  const [open, setOpen] = useState<string>();
+  const rows = kind.rows?.(records, selection) ?? [...records[kind.table].values()];
+  return (
+    <Panel
+      title={kind.title}
+      note={kind.says}
+      tools={
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          aria-expanded={open === 'new'}
+          onClick={() => setOpen(open === 'new' ? undefined : 'new')}
+        >
+          <Plus size={15} aria-hidden /> Add {kind.one}
+        </button>
+      }
+    >
+      {open === 'new' && <BagForm kind={kind} onDone={() => setOpen(undefined)} />}
+      {rows.length === 0 && open !== 'new' && <p className="quiet mb-0">None yet.</p>}
+      <ul className="bag-list">
+        {rows.map((record) => (
+          <li key={record.id}>
+            {open === record.id ? (
+              <BagForm kind={kind} record={record} onDone={() => setOpen(undefined)} />
+            ) : (
+              <>
+                <strong>{record.name}</strong>
+                <span className="bag-line">{kind.line(record as never, selection)}</span>
+                <span className="take-tools">
+                  <button
+                    type="button"
+                    aria-label={`Change ${record.name}`}
+                    onClick={() => setOpen(record.id)}
+                  >
+                    <Pencil size={16} aria-hidden />
+                  </button>
+                  <button
+                    type="button"
+                    aria-label={`Take ${record.name} out`}
+                    onClick={() => void book.edit(bagRemoval(kind, record, records))}
+                  >
+                    <Trash2 size={16} aria-hidden />
+                  </button>
+                </span>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+};

@@ -1,0 +1,143 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { fieldIdsOf, fieldOf, GROUP_IDS, GROUPS, type CameraFieldId, type GroupId } from './fields.ts';
+import { cameraOf, fieldsOfCamera, type CameraFields } from './cameraModel.ts';
+import { LeanMeasure } from './LeanMeasure.tsx';
+import { NoiseMeasure } from './NoiseMeasure.tsx';
+
+const FieldInput = ({
+  id,
+  value,
+  onChange,
+}: {
+  id: CameraFieldId;
+  value: string;
+  onChange: (text: string) => void;
+}) => {
+  const { label, span, options, lines } = fieldOf(id);
+  const inputId = `camera-${id}`;
+  const text = id === 'name' || id === 'job' || id === 'meterModes';
+  return (
+    <div className={span}>
+      <label htmlFor={inputId}>{label}</label>
+      {options ? (
+        <select
+          id={inputId}
+          className="form-select"
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        >
+          {options.map(([option, name]) => (
+            <option key={option} value={option}>
+              {name}
+            </option>
+          ))}
+        </select>
+      ) : lines ? (
+        <textarea
+          id={inputId}
+          className="form-control num table-text"
+          rows={lines}
+          placeholder="30 intra 500"
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      ) : (
+        <input
+          id={inputId}
+          className={`form-control${text ? '' : ' num'}`}
+          autoComplete="off"
+          maxLength={300}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )}
+    </div>
+  );
+};
+
+/** A camera changed in place: folded parts, the first open, the one that is wrong opened. */
+export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
+  const { selection, book } = useBench();
+  const { camera } = selection;
+  const base = useId();
+  const [fields, setFields] = useState(() => fieldsOfCamera(camera));
+  const [open, setOpen] = useState<readonly GroupId[]>(['recording']);
+  const made = cameraOf(fields, camera);
+  const change = (part: Partial<CameraFields>) => setFields({ ...fields, ...part });
+  const wrong = made.ok ? undefined : made.group;
+  const save = async () => {
+    if (!made.ok) {
+      if (wrong) setOpen([...new Set([...open, wrong])]);
+      return;
+    }
+    const edit = {
+      label: `Camera ${made.value.name}`,
+      changes: [{ table: 'cameras' as const, id: camera.id, before: camera, after: made.value }],
+    };
+    if (await book.edit(edit)) onDone();
+  };
+  const flip = (group: GroupId) =>
+    setOpen(open.includes(group) ? open.filter((one) => one !== group) : [...open, group]);
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      {GROUP_IDS.map((group) => {
+        const shown = open.includes(group);
+        return (
+          <section key={group} className="fold">
+            <h3>
+              <button
+                type="button"
+                aria-expanded={shown}
+                aria-controls={`${base}-${group}`}
+                onClick={() => flip(group)}
+              >
+                <span aria-hidden>{shown ? '▾' : '▸'}</span> {GROUPS[group].title}
+                {wrong === group && <span className="text-warn"> to mend</span>}
+              </button>
+            </h3>
+            {shown && (
+              <div className="anchor-form" id={`${base}-${group}`}>
+                {fieldIdsOf(group).map((id) => (
+                  <FieldInput
+                    key={id}
+                    id={id}
+                    value={fields[id]}
+                    onChange={(text) => change({ [id]: text })}
+                  />
+                ))}
+                {group === 'balance' && (
+                  <LeanMeasure lean={fields.lean} onLean={(lean) => change({ lean })} />
+                )}
+                {group === 'noise' && (
+                  <NoiseMeasure
+                    noise={fields.noise}
+                    onNoise={(noise, floorStops) => change({ noise, floor: String(floorStops) })}
+                  />
+                )}
+              </div>
+            )}
+          </section>
+        );
+      })}
+      <p className="field-error" role="alert">
+        {made.ok ? '' : made.reason}
+      </p>
+      <div className="d-flex gap-2 mt-2">
+        <button type="submit" className="btn btn-primary">
+          Save camera
+        </button>
+        <button type="button" className="btn btn-outline-secondary" onClick={onDone}>
+          Leave as it was
+        </button>
+      </div>
+    </form>
+  );
+};

@@ -1,0 +1,93 @@
+'use client';
+
+import { useState } from 'react';
+import { codeToSignal } from '#core/signal/scale.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { leanFrom } from './cameraModel.ts';
+import { leanWords } from './words.ts';
+
+/** The lean of a body from a filmed card: channels read off the parade, or off the card marked in Judge. */
+export const LeanMeasure = ({
+  lean,
+  onLean,
+}: {
+  lean: CameraRecord['lean'];
+  onLean: (lean: CameraRecord['lean']) => void;
+}) => {
+  const { selection, numbers, bench } = useBench();
+  const [card, setCard] = useState('');
+  const [kelvin, setKelvin] = useState(String(selection.plan.kelvin));
+  const [said, setSaid] = useState('');
+  const marked = bench.measurement?.patches.find(({ patch }) => patch.kind === 'card');
+  const coding = bench.measurement?.coding;
+  const measure = () => {
+    const today = new Date().toISOString().slice(0, 10);
+    const found = leanFrom({ card, kelvin }, numbers.profile, numbers.profile.gamut, today);
+    setSaid(found.ok ? '' : found.reason);
+    if (found.ok) onLean(found.value);
+  };
+  return (
+    <>
+      <p className="anchor-wide quiet mb-0">
+        {lean ? leanWords(lean) : 'Lean not measured yet.'} Film a grey card in a light whose Kelvin you know,
+        dial that Kelvin, and read the three channels.
+      </p>
+      <div className="anchor-four lean-card">
+        <label htmlFor="lean-card">Card R G B, % of signal</label>
+        <input
+          id="lean-card"
+          className="form-control num"
+          placeholder="41.2 40.6 39.8"
+          value={card}
+          onChange={(event) => setCard(event.target.value)}
+        />
+      </div>
+      <div className="anchor">
+        <label htmlFor="lean-kelvin">Light, K</label>
+        <input
+          id="lean-kelvin"
+          className="form-control num"
+          value={kelvin}
+          onChange={(event) => setKelvin(event.target.value)}
+        />
+      </div>
+      <div className="anchor-four lean-buttons">
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={measure}>
+          Measure lean
+        </button>
+        {lean && (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => onLean(undefined)}
+          >
+            Forget it
+          </button>
+        )}
+      </div>
+      {marked && coding && (
+        <div className="anchor-wide">
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() =>
+              setCard(
+                [marked.r, marked.g, marked.b]
+                  .map((code) => (100 * codeToSignal(code, coding)).toFixed(2))
+                  .join(' '),
+              )
+            }
+          >
+            Take the card marked in Judge
+          </button>
+        </div>
+      )}
+      {said && (
+        <p className="anchor-wide field-error" role="alert">
+          {said}
+        </p>
+      )}
+    </>
+  );
+};

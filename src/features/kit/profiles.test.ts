@@ -1,0 +1,267 @@
+import { describe, expect, it } from 'vitest';
+import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
+import { TABLES } from '#store/tables.ts';
+import { demoSelection } from '#store/fixtures/demoBook.ts';
+import { saveProfile } from './saveProfile.ts';
+import { bracketFrom, framesOf, solveBracket, stopsInName } from './ways/bracketModel.ts';
+import { editFrom, solveEdit } from './ways/editModel.ts';
+import { formulaFrom, solveFormula } from './ways/formulaModel.ts';
+import { WAY_IDS, wayOf } from './ways/index.ts';
+import { printedFrom, rescaled, solvePrinted } from './ways/printedModel.ts';
+import { fieldsOfFile, solveTable, tableFrom } from './ways/tableModel.ts';
+import { bandPoints, codeSteps, curvePoints, readingRows } from './curveModel.ts';
+import { readGamut, gamutTexts } from './gamutModel.ts';
+import { GAMUTS } from '#core/colour/gamut.ts';
+
+const select = demoSelection;
+const coding = { bitDepth: 10, range: 'legal' } as const;
+
+describe('kit', () => {
+  it('draws a profile up to its clip', () => {
+    const points = curvePoints(ARCHETYPES.cineFlat);
+    expect(points[0].stops).toBe(-8);
+    expect(points.at(-1)?.stops).toBe(4.5);
+    expect(bandPoints(ARCHETYPES.cineFlat)).toEqual([]);
+  });
+
+  it('tables every stop on three scales', () => {
+    const rows = readingRows(ARCHETYPES.wideLog, coding);
+    expect(rows[0]).toMatchObject({ stops: 6, percent: '94.0', code: '887' });
+    expect(rows.find(({ stops }) => stops === 0)).toMatchObject({
+      percent: '40.6',
+      fullCode: '41.0',
+      code: '419',
+      codes: '74',
+    });
+    expect(rows.at(-1)?.stops).toBe(-6);
+  });
+
+  it('fills the form in from the profile, and solves to the same curve', () => {
+    const fields = printedFrom(ARCHETYPES.wideLog, coding);
+    expect(fields).toMatchObject({ black: '3.2', grey: '40.6', white: '61.0', clip: '94.0', clipStops: '6' });
+    const solved = solvePrinted(fields, coding, 'bt2020');
+    if (!solved.ok) throw new Error(solved.reason);
+    const own = compileProfile(solved.value.profile);
+    const truth = compileProfile(ARCHETYPES.wideLog);
+    for (let stops = -4; stops <= 6; stops += 1)
+      expect(own.signalAt(stops)).toBeCloseTo(truth.signalAt(stops), 2);
+    expect(bandPoints(solved.value.profile).every(({ low, high }) => high >= low)).toBe(true);
+    expect(readingRows(solved.value.profile, coding)[3].doubt).toBeGreaterThan(0);
+  });
+
+  it('keeps the curve when only the scale is changed', () => {
+    const fields = printedFrom(ARCHETYPES.wideLog, coding);
+    const codes = rescaled(fields, 'codeValue', coding);
+    expect(codes).toMatchObject({ scale: 'codeValue', grey: '420', clip: '887' });
+    expect(rescaled({ ...fields, white: 'abc' }, 'codeValue', coding).white).toBe('abc');
+  });
+
+  it.each([
+    [{ grey: '' }, '18 %', /Type a number for 18 %/],
+    [{ white: 'bright' }, '90 %', /“bright” is none/],
+    [{ white: '30' }, '90 %', /reads lower than 18 %/],
+    [{ clipStops: 'six' }, 'clip stops', /type a number such as 6/],
+  ])('%j gets one sentence', (part, where, reason) => {
+    const result = solvePrinted({ ...printedFrom(ARCHETYPES.wideLog, coding), ...part }, coding, 'bt2020');
+    expect(result.ok).toBe(false);
+    if (result.ok) return;
+    expect(result.where).toBe(where);
+    expect(result.reason).toMatch(reason);
+  });
+
+  it('saves profile, camera and plan as one edit', () => {
+    const { camera, plan } = select('furnace-mouth', 'a-cam');
+    const fields = printedFrom(ARCHETYPES.wideLog, coding);
+    const solved = solvePrinted(fields, coding, 'bt2020');
+    if (!solved.ok) throw new Error(solved.reason);
+    const made = { id: 'p', name: 'Paper log', way: 'anchors', solution: solved.value } as const;
+    const { changes } = saveProfile(made, camera, plan, true);
+    expect(changes.map(({ table }) => table)).toEqual(['profiles', 'cameras', 'plans']);
+    expect(changes[0].after).toMatchObject({ name: 'Paper log', origin: 'anchors' });
+    expect(changes[2].after).toMatchObject({ profileId: 'p' });
+    expect(changes[2].before).toEqual(plan);
+    expect(saveProfile(made, camera, plan, false).changes[2].before).toBeUndefined();
+    changes.forEach(({ table, after }) => expect(TABLES[table].safeParse(after).success).toBe(true));
+  });
+
+  it.each(WAY_IDS)('the way by %s starts filled in with the profile in use and solves to it', (id) => {
+    const way = wayOf(id);
+    const solution = way.solve(way.start(ARCHETYPES.wideLog, coding), coding, 'bt2020');
+    if (!solution.ok) throw new Error(solution.reason);
+    const own = compileProfile(solution.value.profile);
+    const truth = compileProfile(ARCHETYPES.wideLog);
+    for (let stops = -4; stops <= 5; stops += 1) {
+      expect(Math.abs(own.signalAt(stops) - truth.signalAt(stops))).toBeLessThan(0.008);
+    }
+    expect(Math.abs(own.clipStops - 6)).toBeLessThan(0.15);
+    expect(way.id).toBe(id);
+  });
+
+  it('takes readings of one’s own, and says which is none', () => {
+    const fields = {
+      ...printedFrom(ARCHETYPES.wideLog, coding),
+      extra: [
+        { stops: '−3', reading: '17.6' },
+        { stops: '', reading: '' },
+      ],
+    };
+    const more = solvePrinted(fields, coding, 'bt2020');
+    const less = solvePrinted({ ...fields, extra: [] }, coding, 'bt2020');
+    if (!more.ok || !less.ok) throw new Error('did not solve');
+    expect(more.value.narrowing!.before).toBeLessThan(less.value.narrowing!.before);
+    expect(
+      solvePrinted({ ...fields, extra: [{ stops: 'x', reading: '3' }] }, coding, 'bt2020'),
+    ).toMatchObject({ ok: false });
+    expect(
+      solvePrinted({ ...fields, extra: [{ stops: '-3', reading: '' }] }, coding, 'bt2020'),
+    ).toMatchObject({ ok: false });
+  });
+
+  it('a bracket skips what was not filmed and names what is no reading', () => {
+    const fields = bracketFrom(ARCHETYPES.wideLog);
+    const empty = {
+      ...fields,
+      rows: fields.rows.map((r) => (r.stops === '0' ? { ...r, text: '' } : r)),
+    };
+    expect(solveBracket(empty, coding, 'bt709').ok).toBe(true);
+    const bad = {
+      ...fields,
+      rows: fields.rows.map((r) => (r.stops === '+1' ? { ...r, text: 'hot' } : r)),
+    };
+    expect(solveBracket(bad, coding, 'bt709')).toMatchObject({
+      ok: false,
+      where: 'at +1',
+      reason: 'At +1: “hot” is no reading.',
+    });
+  });
+});
+
+describe('further ways in', () => {
+  it('codes from stop to stop add up to the codes between floor of the chart and clip', () => {
+    const steps = codeSteps(ARCHETYPES.wideLog, coding);
+    const wide = compileProfile(ARCHETYPES.wideLog);
+    const sum = steps.reduce((total, { codes }) => total + codes, 0);
+    expect(steps).toHaveLength(14);
+    expect(sum).toBeCloseTo(876 * (wide.signalAt(6) - wide.signalAt(-8)), 6);
+  });
+
+  it('a formula keeps its form; half a toe and a clip that is no number are named', () => {
+    const power = formulaFrom(ARCHETYPES.cineFlat);
+    expect(power.form).toBe('power');
+    expect(solveFormula({ ...power, form: 'log' }, coding, 'bt709').ok).toBe(true);
+    expect(solveFormula({ ...power, e: '4' }, coding, 'bt709')).toMatchObject({ ok: false, where: 'e f' });
+    expect(solveFormula({ ...power, clip: 'six' }, coding, 'bt709')).toMatchObject({
+      ok: false,
+      where: 'clip',
+    });
+  });
+
+  it('a trim starts where the profile stands and changes only what is typed', () => {
+    const fields = editFrom(ARCHETYPES.wideLog);
+    expect(fields).toMatchObject({ lift: '0', kneeFrom: '', clip: '6' });
+    const solved = solveEdit({ ...fields, lift: '2' }, 'bt2020');
+    if (!solved.ok) throw new Error(solved.reason);
+    const [own, truth] = [compileProfile(solved.value.profile), compileProfile(ARCHETYPES.wideLog)];
+    expect(own.signalAt(1)).toBeCloseTo(truth.signalAt(1) + 0.02, 9);
+    expect(editFrom(solved.value.profile).lift).toBe('2');
+    expect(solveEdit({ ...fields, clip: '' }, 'bt709')).toMatchObject({ ok: false, where: 'clip' });
+    expect(solveEdit({ ...fields, kneeFrom: '80' }, 'bt709')).toMatchObject({ ok: false, where: 'knee' });
+  });
+
+  it('a file is a curve by its ending, else a table; one that is wrong leaves what was there', () => {
+    const fields = tableFrom(ARCHETYPES.wideLog);
+    const rows = Array.from({ length: 64 }, (_, i) => `${(i / 63) ** 2} ${(i / 63) ** 2} ${(i / 63) ** 2}`);
+    const opened = fieldsOfFile(fields, 'own.CUBE', `LUT_1D_SIZE 64\n${rows.join('\n')}\n`);
+    expect(opened.curve).toMatchObject({ file: 'own.CUBE', direction: 'codeToLight' });
+    expect(solveTable({ ...opened, curve: { ...opened.curve!, unit: 'signal' } }, coding, 'bt709').ok).toBe(
+      true,
+    );
+    const broken = fieldsOfFile(opened, 'bad.cube', 'LUT_1D_SIZE 2\n0 0 x\n');
+    expect(broken.curve).toEqual(opened.curve);
+    const solved = solveTable({ ...fields, refused: broken.refused }, coding, 'bt709');
+    expect(solved.ok && solved.value.warnings[0]).toMatch(/bad.cube, line 2: .*What was there stays/);
+  });
+
+  it('a table of a million rows, a NaN and a row that falls are named; a million rows leave what was there', () => {
+    const fields = tableFrom(ARCHETYPES.wideLog);
+    const million = Array.from({ length: 1_000_000 }, (_, i) => `${i},1`).join('\n');
+    const kept = fieldsOfFile(fields, 'long.csv', million);
+    expect(kept.text).toBe(fields.text);
+    expect(kept.refused?.reason).toMatch(/1000000 rows; up to 4096/);
+    const solve = (text: string) => solveTable({ ...fields, text }, coding, 'bt709');
+    expect(solve('-2,20\n-1,NaN\n0,40\n1,50')).toMatchObject({ ok: false, where: 'line 2' });
+    expect(solve('-2,20\n-1,30\n0,29\n1,50')).toMatchObject({ ok: false, where: 'line 3' });
+  });
+
+  it('frames take their stops from their names, or a stop apart from −4', () => {
+    expect(['card -3.png', 'over-1.5', 'card_under-4.png', 'take 7.png'].map(stopsInName)).toEqual([
+      -3,
+      1.5,
+      -4,
+      undefined,
+    ]);
+    const bytes = new Blob([]);
+    const named = framesOf(['b +1', 'a -2', 'c 0+0'].map((name) => ({ name, bytes })));
+    expect(named.map(({ stops }) => stops)).toEqual(['−2', '0', '+1']);
+    const plain = framesOf(['f10.png', 'f9.png'].map((name) => ({ name, bytes })));
+    expect(plain.map(({ name, stops }) => [name, stops])).toEqual([
+      ['f9.png', '−4'],
+      ['f10.png', '−3'],
+    ]);
+    const fields = { ...bracketFrom(ARCHETYPES.wideLog), frames: plain };
+    expect(solveBracket(fields, coding, 'bt709')).toMatchObject({ ok: false, where: 'frames' });
+    const refused = { ...fields, frames: [{ ...plain[0], refused: 'not a PNG' }] };
+    expect(solveBracket(refused, coding, 'bt709')).toMatchObject({ ok: false, reason: 'f9.png: not a PNG' });
+  });
+
+  it('readings that are equal or fall are named, with what to do', () => {
+    const fields = bracketFrom(ARCHETYPES.wideLog);
+    const at = (stops: string, text: string) => ({
+      ...fields,
+      rows: fields.rows.map((row) => (row.stops === stops ? { ...row, text } : row)),
+    });
+    const reversed = {
+      ...fields,
+      rows: fields.rows.map((row, i) => ({ ...row, text: fields.rows[11 - i].text })),
+    };
+    expect(solveBracket(reversed, coding, 'bt709')).toMatchObject({ ok: false });
+    const equal = { ...fields, rows: fields.rows.map((row) => ({ ...row, text: '40' })) };
+    expect(solveBracket(equal, coding, 'bt709')).toMatchObject({ ok: false });
+    const twice = at('−3', fields.rows[0].text);
+    const solved = solveBracket(
+      { ...twice, rows: twice.rows.map((row, i) => (i === 2 ? { ...row, stops: '-3' } : row)) },
+      coding,
+      'bt709',
+    );
+    expect(solved).toMatchObject({ ok: false, where: 'at −3' });
+    expect(solveBracket({ ...fields, rows: [{ stops: 'dark', text: '4' }] }, coding, 'bt709')).toMatchObject({
+      where: 'stops',
+    });
+  });
+
+  it('a bracket with noise brings the camera its floor', () => {
+    const { camera, plan } = select('dunes', 'air-cam');
+    const solution = {
+      profile: ARCHETYPES.mildLog,
+      residuals: [],
+      warnings: [],
+      noise: { electronsAtGrey: 1000, readElectrons: 3 },
+    };
+    const { changes } = saveProfile({ id: 'p', name: 'P', way: 'bracket', solution }, camera, plan, true);
+    expect(changes[1].after).toMatchObject({
+      noise: { electronsAtGrey: 1000, from: 'bracket' },
+      floorStops: -6.9,
+    });
+  });
+
+  it('primaries are typed as x and y', () => {
+    for (const gamut of Object.values(GAMUTS)) {
+      const back = readGamut(gamutTexts(gamut), gamut.name);
+      expect(back.ok && back.value.red).toEqual([...gamut.red]);
+    }
+    const texts = gamutTexts(GAMUTS.bt709);
+    expect(readGamut({ ...texts, green: '0.3' }, 'x')).toMatchObject({ ok: false, where: 'green' });
+    expect(readGamut({ ...texts, green: texts.red }, 'x')).toMatchObject({ ok: false, where: 'primaries' });
+    expect(readGamut({ ...texts, white: '0.7 0.2' }, 'x')).toMatchObject({ ok: false, where: 'white' });
+  });
+});

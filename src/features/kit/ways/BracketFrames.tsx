@@ -1,0 +1,195 @@
+'use client';
+
+import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import type { CardMark } from '#core/scopes/cardReading.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import type { BracketFields, BracketFrame } from './bracketModel.ts';
+import { previewOf, readFrames } from './readFrames.ts';
+
+const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
+const MARK_KEYS = Object.keys(MARK_WORDS) as (keyof CardMark)[];
+const PREVIEW = 356;
+
+/** The brightest frame that is likely not clipped: the middle of the bracket. */
+const shownOf = (frames: readonly BracketFrame[]) => frames[Math.floor(frames.length / 2)];
+
+const Picture = ({
+  frame,
+  coding,
+  mark,
+  onMark,
+}: {
+  frame: BracketFrame;
+  coding: Coding;
+  mark: CardMark;
+  onMark: (mark: CardMark) => void;
+}) => {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [from, setFrom] = useState<readonly [number, number]>();
+  const [drawn, setDrawn] = useState<CardMark>();
+  useEffect(() => {
+    let gone = false;
+    void previewOf(frame, coding.range, 2 * PREVIEW).then((pixels) => {
+      if (gone || !pixels || !canvas.current) return;
+      canvas.current.width = pixels.width;
+      canvas.current.height = pixels.height;
+      canvas.current
+        .getContext('2d')
+        ?.putImageData(new ImageData(pixels.rgba, pixels.width, pixels.height), 0, 0);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [frame, coding.range]);
+  const at = (event: PointerEvent): readonly [number, number] => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = (v: number) => Math.min(1, Math.max(0, v));
+    return [share((event.clientX - box.left) / box.width), share((event.clientY - box.top) / box.height)];
+  };
+  const shown = drawn ?? mark;
+  return (
+    <div
+      className="card-marker"
+      role="img"
+      aria-label="Frame of the bracket. Drag over the card, or type its place below."
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setFrom(at(event));
+      }}
+      onPointerMove={(event) => {
+        if (!from) return;
+        const [x, y] = at(event);
+        setDrawn({
+          x: Math.min(x, from[0]),
+          y: Math.min(y, from[1]),
+          width: Math.abs(x - from[0]),
+          height: Math.abs(y - from[1]),
+        });
+      }}
+      onPointerUp={() => {
+        if (drawn && drawn.width > 0.01 && drawn.height > 0.01) onMark(drawn);
+        setFrom(undefined);
+        setDrawn(undefined);
+      }}
+    >
+      <canvas ref={canvas} />
+      <span
+        className="card-mark"
+        style={{
+          left: `${100 * shown.x}%`,
+          top: `${100 * shown.y}%`,
+          width: `${100 * shown.width}%`,
+          height: `${100 * shown.height}%`,
+        }}
+      />
+    </div>
+  );
+};
+
+/** Frames of a bracket: the card marked once, read off every one. */
+export const BracketFrames = ({
+  fields,
+  frames,
+  coding,
+  onChange,
+}: {
+  fields: BracketFields;
+  frames: readonly BracketFrame[];
+  coding: Coding;
+  onChange: (fields: BracketFields) => void;
+}) => {
+  const reading = useRef<AbortController>(undefined);
+  const [busy, setBusy] = useState(false);
+  const read = async (mark: CardMark) => {
+    reading.current?.abort();
+    const mine = new AbortController();
+    reading.current = mine;
+    onChange({ ...fields, mark, frames });
+    setBusy(true);
+    const done = await readFrames(frames, mark, coding.range, mine.signal);
+    if (mine.signal.aborted) return;
+    setBusy(false);
+    if (done) onChange({ ...fields, mark, frames: done });
+  };
+  useEffect(() => () => reading.current?.abort(), []);
+  const setMark = (key: keyof CardMark, text: string) => {
+    const share = Number(text) / 100;
+    if (Number.isFinite(share) && share >= 0 && share <= 1)
+      onChange({ ...fields, mark: { ...fields.mark, [key]: share } });
+  };
+  const shown = shownOf(frames);
+  return (
+    <>
+      <div className="anchor-wide">
+        <Picture frame={shown} coding={coding} mark={fields.mark} onMark={(mark) => void read(mark)} />
+        <p className="quiet mb-0">{shown.name}, its codes as recorded. Drag over the card.</p>
+      </div>
+      {MARK_KEYS.map((key) => (
+        <div className="anchor-quarter" key={key}>
+          <label htmlFor={`mark-${key}`}>{MARK_WORDS[key]}, %</label>
+          <input
+            id={`mark-${key}`}
+            className="form-control num"
+            type="number"
+            min={0}
+            max={100}
+            step={1}
+            value={Math.round(100 * fields.mark[key])}
+            onChange={(event) => setMark(key, event.target.value)}
+          />
+        </div>
+      ))}
+      <div className="anchor-wide d-flex gap-2">
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          disabled={busy}
+          onClick={() => void read(fields.mark)}
+        >
+          {busy ? 'Reading…' : `Read the card off ${frames.length} frames`}
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          onClick={() => onChange({ ...fields, frames: undefined })}
+        >
+          Type readings instead
+        </button>
+      </div>
+      <table className="figures anchor-wide frame-table">
+        <thead>
+          <tr>
+            <th scope="col">Frame</th>
+            <th scope="col">Stops</th>
+            <th scope="col">Card, %</th>
+            <th scope="col">Noise, %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {frames.map((frame, i) => (
+            <tr key={frame.name}>
+              <th scope="row" title={frame.name}>
+                {frame.name}
+              </th>
+              <td>
+                <input
+                  className="form-control num"
+                  aria-label={`Stops of ${frame.name}`}
+                  value={frame.stops}
+                  onChange={(event) =>
+                    onChange({
+                      ...fields,
+                      frames: frames.map((f, n) => (n === i ? { ...f, stops: event.target.value } : f)),
+                    })
+                  }
+                />
+              </td>
+              <td>{frame.refused ? '!' : frame.reading ? (100 * frame.reading.signal).toFixed(2) : '–'}</td>
+              <td>{frame.reading ? (100 * frame.reading.deviation).toFixed(2) : '–'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+};

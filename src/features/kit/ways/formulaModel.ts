@@ -1,0 +1,101 @@
+import {
+  profileFromFormula,
+  type Formula,
+  type LogBase,
+  type ProfileData,
+  type ProfileSolution,
+} from '#core/profile/index.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
+import { failure, type Result } from '#core/result.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import { parseStops } from '#core/units.ts';
+import { typed } from './way.ts';
+
+/** Forms a maker prints, each with its own numbers; cut, toe and clip belong to both. */
+export const FORMS = {
+  log: { name: 'logarithm', says: 'y = c · log(a·x + b) + d', numbers: ['a', 'b', 'c', 'd'] },
+  power: { name: 'power', says: 'y = gain · x^exponent + offset', numbers: ['gain', 'exponent', 'offset'] },
+} as const;
+export type FormId = keyof typeof FORMS;
+export const FORM_IDS = Object.keys(FORMS) as FormId[];
+
+export const SHARED_NUMBERS = ['cut', 'e', 'f', 'clip'] as const;
+type NumberName = (typeof FORMS)[FormId]['numbers'][number] | (typeof SHARED_NUMBERS)[number];
+
+export type FormulaFields = { readonly [K in NumberName]: string } & {
+  readonly form: FormId;
+  readonly base: LogBase;
+  readonly cutIn: Formula['cutIn'];
+  readonly unit: Formula['unit'];
+};
+
+const short = (value: number) => Number(value.toPrecision(7)).toString();
+
+const PLAIN_LOG = { a: 1, b: 0.01, c: 0.3, d: 0.62, cut: 0.005 };
+const PLAIN_POWER = { gain: 1.1, exponent: 0.45, offset: -0.1, cut: 0.018 };
+
+/** The profile's own coefficients; where it has none, a plain curve to type over. */
+export const formulaFrom = ({ curve, clipStops }: ProfileData): FormulaFields => {
+  const form = curve.kind === 'power' ? 'power' : 'log';
+  const log = curve.kind === 'log' ? curve.coefficients : PLAIN_LOG;
+  const power = curve.kind === 'power' ? curve.coefficients : PLAIN_POWER;
+  return {
+    form,
+    base: '10',
+    a: short(log.a),
+    b: short(log.b),
+    c: short(log.c),
+    d: short(log.d),
+    gain: short(power.gain),
+    exponent: short(power.exponent),
+    offset: short(power.offset),
+    cut: short(form === 'power' ? power.cut : log.cut),
+    e: '',
+    f: '',
+    cutIn: 'reflectance',
+    unit: 'signal',
+    clip: short(clipStops),
+  };
+};
+
+const optional = (text: string) => (text.trim() === '' ? undefined : typed(text));
+
+const toFormula = (fields: FormulaFields): Formula => {
+  const toe = { e: typed(fields.e), f: typed(fields.f) };
+  const common = {
+    cut: optional(fields.cut),
+    cutIn: fields.cutIn,
+    unit: fields.unit,
+    toe: Number.isFinite(toe.e) && Number.isFinite(toe.f) ? toe : undefined,
+    clipStops: parseStops(fields.clip),
+  };
+  return fields.form === 'log'
+    ? {
+        form: 'log',
+        base: fields.base,
+        a: typed(fields.a),
+        b: typed(fields.b),
+        c: typed(fields.c),
+        d: typed(fields.d),
+        ...common,
+      }
+    : {
+        form: 'power',
+        gain: typed(fields.gain),
+        exponent: typed(fields.exponent),
+        offset: typed(fields.offset),
+        ...common,
+      };
+};
+
+export const solveFormula = (
+  fields: FormulaFields,
+  coding: Coding,
+  gamut: GamutSpec,
+): Result<ProfileSolution> => {
+  if ((fields.e.trim() === '') !== (fields.f.trim() === ''))
+    return failure('e f', 'The toe needs both e and f, or neither for the tangent.');
+  if (fields.clip.trim() !== '' && parseStops(fields.clip) === undefined)
+    return failure('clip', `Clip: type stops such as 6, not “${fields.clip.slice(0, 20)}”.`);
+  return profileFromFormula(toFormula(fields), coding, gamut);
+};

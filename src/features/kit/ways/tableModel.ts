@@ -1,0 +1,107 @@
+import {
+  compileProfile,
+  guessDirection,
+  profileFromCurve,
+  profileFromTable,
+  type CurveMeaning,
+  type ProfileData,
+  type ProfileSolution,
+  type TableColumns,
+} from '#core/profile/index.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
+import { parseClf } from '#core/formats/clf.ts';
+import { parseCube1d } from '#core/formats/cube1d.ts';
+import type { SampledCurve } from '#core/formats/curve.ts';
+import { failure, success, type Failure, type Result } from '#core/result.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import { parseStops } from '#core/units.ts';
+import { typed } from './way.ts';
+
+/** A LUT file that was opened, and how its numbers are meant. */
+export type CurveFields = {
+  readonly file: string;
+  readonly curve: SampledCurve;
+  readonly direction: CurveMeaning['direction'];
+  readonly unit: CurveMeaning['unit'];
+  readonly grey: string;
+  readonly clip: string;
+};
+
+export type TableFields = TableColumns & {
+  readonly text: string;
+  readonly curve?: CurveFields;
+  /** A file that could not be read; what was there stays. */
+  readonly refused?: Failure;
+};
+
+export const tableFrom = (data: ProfileData): TableFields => {
+  const profile = compileProfile(data);
+  const top = Math.floor(profile.clipStops + 1e-9);
+  const rows = Array.from({ length: top + 8 }, (_, i) => i - 7).map(
+    (stops) => `${stops}, ${(100 * profile.signalAt(stops)).toFixed(1)}`,
+  );
+  return { light: 'stops', reading: 'signalPercent', text: rows.join('\n') };
+};
+
+/** Kinds of curve files by their ending. A further one is a row. */
+const CURVE_FILES: Readonly<Record<string, (text: string) => Result<SampledCurve>>> = {
+  cube: parseCube1d,
+  clf: parseClf,
+  xml: parseClf,
+};
+
+/** Most text a pasted or dropped table may hold; more is thinned by its owner. */
+const MAX_TABLE = 1_000_000;
+
+/** A dropped file as fields: a LUT by its ending, else a table of two columns. */
+export const fieldsOfFile = (fields: TableFields, name: string, text: string): TableFields => {
+  const parse = CURVE_FILES[name.toLowerCase().split('.').at(-1) ?? ''];
+  if (!parse) {
+    if (text.length > MAX_TABLE) {
+      const rows = text.split('\n').length;
+      const refused = failure(name, `${name} holds ${rows} rows; up to 4096 are read: thin it out.`);
+      return { ...fields, refused };
+    }
+    return { ...fields, text, curve: undefined, refused: undefined };
+  }
+  const curve = parse(text);
+  if (!curve.ok)
+    return { ...fields, refused: failure(curve.where, `${name}, ${curve.where}: ${curve.reason}`) };
+  return {
+    ...fields,
+    refused: undefined,
+    curve: {
+      file: name,
+      curve: curve.value,
+      direction: guessDirection(curve.value),
+      unit: 'topCode',
+      grey: '0.18',
+      clip: '',
+    },
+  };
+};
+
+export const solveTable = (
+  { text, light, reading, curve, refused }: TableFields,
+  coding: Coding,
+  gamut: GamutSpec,
+): Result<ProfileSolution> => {
+  const solved = curve
+    ? profileFromCurve(
+        curve.curve,
+        {
+          direction: curve.direction,
+          unit: curve.unit,
+          grey: typed(curve.grey),
+          clipStops: parseStops(curve.clip),
+        },
+        coding,
+        gamut,
+      )
+    : profileFromTable(text, { light, reading }, coding, gamut);
+  if (!refused || !solved.ok) return refused ?? solved;
+  return success({
+    ...solved.value,
+    warnings: [`${refused.reason} What was there stays.`, ...solved.value.warnings],
+  });
+};

@@ -1,0 +1,32 @@
+import type { ProfileData } from '#core/profile/index.ts';
+import { zebraSheet, type ZebraSheet } from '#core/exposure/zebraSheet.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStopsLength } from '#core/units.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import type { Selection } from '#store/selection.ts';
+
+/** The two pictures a zebra may read. */
+export const PICTURES = { log: 'On the recording', lut: 'Behind the display LUT' } as const;
+
+export const sheetOf = (selection: Selection, data: ProfileData): ZebraSheet =>
+  zebraSheet(data, selection.camera, selection.subjects, {
+    iso: selection.plan.iso,
+    warningMargin: selection.plan.warningMargin,
+  });
+
+/** What of this camera's zebra has to be known beside the levels. */
+export const zebraNotes = ({ zebra, waveformReads }: CameraRecord): string[] => [
+  `Levels in ${SCALES[zebra.scale].name}, by ${zebra.range.step}; this zebra reads ${zebra.reads === 'log' ? 'the recording' : 'the display LUT’s output'}, the waveform ${waveformReads === 'log' ? 'the recording' : 'the LUT’s output'}.`,
+  ...(zebra.slots === 1
+    ? ['One zebra at a time: set the card’s level, place, then set the warning and shoot.']
+    : []),
+  ...(zebra.kinds.includes('range')
+    ? []
+    : ['No range zebra: the level given is where stripes just begin to cover the tone.']),
+  ...(zebra.kinds.includes('lowerLimit')
+    ? []
+    : ['No lower-limit zebra: the warning is the widest band, set to begin under the limit.']),
+];
+
+export const warningWords = (margin: number): string =>
+  margin < 0.01 ? 'Warning at clip.' : `Warning ${printStopsLength(margin)} stop under clip, rounded down.`;
