@@ -40,6 +40,8 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await page.getByLabel('90 %', { exact: true }).fill('58');
     await expect(rungAt0).toHaveText('38');
     await expect(page.locator('.anchor-answer')).toContainText('Fits within');
+    await expect(page.getByLabel('clip', { exact: true })).toHaveValue('');
+    await expect(page.locator('.zebra-figures .taken td').first()).toHaveText(/^4\d±2$/);
     await page.getByRole('button', { name: 'Save and use on A-cam' }).click();
     await expect(cell(page, 'profile')).toHaveText('Paper log');
     await expect(rungAt0).toHaveText('38');
@@ -54,14 +56,14 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
   await test.step('kit: the other ways in start filled in; a bracket leaves out what lies off', async () => {
     const ways = page.getByRole('radiogroup', { name: 'Way in' });
     await ways.getByText('Bracket').click();
-    await page.getByLabel('+1', { exact: true }).fill('56');
+    await page.getByLabel('Reading at +1', { exact: true }).fill('56');
     await expect(page.locator('.anchor-answer')).toContainText(
       'The reading at +1 lies off all others and was left out.',
     );
     await expect(cell(page, 'profile')).toHaveText('A-cam log…');
     await ways.getByText('Table').click();
     await expect(cell(page, 'profile')).toHaveText('wide log');
-    await page.getByLabel('Table file').setInputFiles({
+    await page.getByLabel('Table or curve file').setInputFiles({
       name: 'curve.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(
@@ -84,7 +86,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await setCell(page, 'iso', '800  base');
     await setCell(page, 'shutter', '90°  1/100 s');
     await setCell(page, 'iris', 'f/2.8');
-    await setCell(page, 'nd', '0.3  1 stop');
+    await setCell(page, 'nd', 'ND 0.3  squares');
     await page.locator('.cell[data-cell="kelvin"]').click();
     await page.locator('.cell-popover').getByRole('textbox', { name: 'White bal.' }).fill('5200');
     await page.locator('.cell-popover').getByRole('button', { name: 'Tint less' }).click();

@@ -1,8 +1,22 @@
 import AxeBuilder from '@axe-core/playwright';
 import { cell, expect, test, visit } from './fixtures.ts';
 
-const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam`;
-const STEPS = ['kit', 'plan', 'judge', 'log', 'handoff'];
+const at = (view: string) => {
+  const [step, ...more] = view.split('&');
+  return `/${[`${step}?shoot=salt-and-fire`, 'setup=furnace-mouth', 'camera=a-cam', ...more].join('&')}`;
+};
+/** Every view, for checks that hold everywhere. */
+const VIEWS = [
+  'kit',
+  'plan',
+  'judge',
+  'log',
+  'handoff',
+  'kit&part=zebra',
+  'kit&part=bag',
+  'kit&figures=readings',
+  'kit&figures=matrix',
+];
 
 test('every page is guarded: policy with a nonce, isolated, from this machine alone', async ({ page }) => {
   const answer = await page.goto(at('plan'));
@@ -108,21 +122,37 @@ test('a camera and a subject of one’s own: added, typed, used by the card', as
   await visit(page, at('kit'));
   await page.getByRole('button', { name: 'Add a camera' }).click();
   await expect(page.locator('.chooser')).toContainText('A-cam copy');
-  await page.getByLabel('Name', { exact: true }).nth(1).fill('Cart cam');
-  await page.getByLabel('Zebra levels').fill('30 to 100');
-  await page.getByLabel('by', { exact: true }).nth(1).fill('5');
-  await page.getByLabel('± offered').fill('2 5 10');
-  await page.getByLabel('Usable floor').fill('high');
-  await expect(page.getByText('Usable floor: type the lowest clean stop')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Save camera' })).toBeDisabled();
-  await page.getByLabel('Usable floor').fill('−4 1/2');
-  await page.getByRole('button', { name: 'Save camera' }).click();
+  const camera = page.locator('.panel', { has: page.getByRole('button', { name: 'Save camera' }) });
+  await camera.getByLabel('Name', { exact: true }).fill('Cart cam');
+  await camera.getByLabel(/Up to fps/).fill('60 long GOP 150');
+  await camera.getByRole('button', { name: 'Zebra and waveform' }).click();
+  await camera.getByLabel('Zebra levels').fill('30 to 100');
+  await camera.getByLabel('by', { exact: true }).first().fill('5');
+  await camera.getByLabel('± offered').fill('2 5 10');
+  await camera.getByRole('button', { name: 'Noise and floor' }).click();
+  await camera.getByLabel('Usable floor').fill('high');
+  await camera.getByRole('button', { name: 'Noise and floor' }).click();
+  await camera.getByRole('button', { name: 'Save camera' }).click();
+  await expect(camera.getByText('Usable floor: type the lowest clean stop')).toBeVisible();
+  await camera.getByLabel('Usable floor').fill('−4 1/2');
+  await camera.getByRole('button', { name: 'Save camera' }).click();
   await expect(page.locator('.chooser')).toContainText('Cart cam');
+  await expect(page.locator('.facts')).toContainText('long GOP, 150');
   await expect(page.locator('.ladder')).toContainText('floor −4.5');
   await expect(cell(page, 'card')).toHaveText('40±2');
-  await page.getByLabel('Subject’s name').fill('Ida');
-  await page.getByLabel('Offset from grey in stops').fill('2/3');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('radio', { name: 'Bag' }).check();
+  await page.getByRole('button', { name: 'Add subject' }).click();
+  const subject = page.locator('.bag-form');
+  await subject.getByLabel('Name').fill('Ida');
+  await subject.getByLabel('offset, stops').fill('bright');
+  await subject.getByRole('button', { name: 'Add subject' }).click();
+  await expect(subject.getByRole('alert')).toContainText('type stops from −4 to +4');
+  await subject.getByLabel('offset, stops').fill('2/3');
+  await subject.getByRole('button', { name: 'Add subject' }).click();
+  await expect(page.locator('.mark-skin')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Take Ida out' }).click();
+  await expect(page.locator('.mark-skin')).toHaveCount(1);
+  await page.keyboard.press('Control+z');
   await expect(page.locator('.mark-skin')).toHaveCount(2);
   await page.reload();
   await expect(page.locator('.chooser')).toContainText('Cart cam');
@@ -144,7 +174,7 @@ test('a shoot of one’s own starts filled in', async ({ page }) => {
 for (const surround of ['dark', 'grey', 'daylight']) {
   test(`no accessibility violation in the ${surround} surround`, async ({ page }) => {
     await page.addInitScript((value) => localStorage.setItem('candelum-surround', value), surround);
-    for (const step of STEPS) {
+    for (const step of VIEWS) {
       await visit(page, at(step));
       if (step === 'judge') await expect(page.locator('[data-verdict="card"]')).toBeVisible();
       const { violations } = await new AxeBuilder({ page })
@@ -165,7 +195,7 @@ for (const [width, height] of [
 ]) {
   test(`usable at ${width} px: nothing runs off the side, card and ladder in sight`, async ({ page }) => {
     await page.setViewportSize({ width, height });
-    for (const step of STEPS) {
+    for (const step of VIEWS) {
       await visit(page, at(step));
       await page.waitForTimeout(200);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth);

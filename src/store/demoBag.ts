@@ -48,7 +48,7 @@ export const demoLights: readonly LightRecord[] = [
 
 export const demoGels: readonly GelRecord[] = [
   { id: 'full-warm', name: 'Full daylight to tungsten', mired: 134, tint: 0, lossStops: 0.7 },
-  { id: 'half-warm', name: 'Half of it', mired: 68, tint: 0, lossStops: 0.4 },
+  { id: 'half-warm', name: 'Half daylight to tungsten', mired: 68, tint: 0, lossStops: 0.4 },
   { id: 'full-cool', name: 'Full tungsten to daylight', mired: -134, tint: 0, lossStops: 1.5 },
   { id: 'minus-green', name: 'Half minus green', mired: 4, tint: -6, lossStops: 0.4 },
 ];

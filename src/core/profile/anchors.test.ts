@@ -98,7 +98,7 @@ describe('a log curve from printed anchors', () => {
 
   it('refuses points that do not rise', () => {
     const point = { id: 'grey', reflectance: 0.18, signal: 0.4, sigma: 0.003 } as const;
-    expect(() => solveLog([point, point])).toThrow(/at least three/);
+    expect(() => solveLog([point])).toThrow(/at least 2/);
     expect(() => solveLog([point, point, point])).toThrow(/must rise/);
   });
 });
@@ -110,7 +110,8 @@ describe('bad anchors get one sentence each', () => {
     ['out of scale', anchors(3, 41, 161), '90 %', /161, outside -7 to 109 % of signal/],
     ['no number', anchors(3, Number.NaN, 61), '18 %', /Type a number/],
     ['clip under white', anchors(3, 41, 61, 94, 2), 'clip', /Clip lies under 90 % white/],
-    ['missing', anchors(3, 41, 61).slice(0, 2), '90 %', /is missing/],
+    ['one alone', anchors(3, 41, 61).slice(1, 2), '18 %', /One reading with a place: a curve needs two/],
+    ['none', [], '18 %', /No reading with a place/],
   ])('%s', (_, list, where, reason) => {
     const result = readAnchors(list, 'signalPercent', coding);
     expect(result.ok).toBe(false);

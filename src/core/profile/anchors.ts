@@ -89,7 +89,8 @@ const toPoint = (anchor: Anchor, scale: ScaleId, coding: Coding): AnchorPoint =>
   };
 };
 
-const NEEDED = ['black', 'grey', 'white'] as const;
+/** Fewest readings with a place of their own; two leave a wide band. */
+const FEWEST = 2;
 
 /**
  * What was typed as points (reflectance, signal fraction), in rising order, checked.
@@ -105,11 +106,6 @@ export const readAnchors = (
   readonly clipSignal?: number;
   readonly clipStops?: number;
 }> => {
-  const missing = NEEDED.find((id) => !anchors.some((anchor) => anchor.id === id));
-  if (missing) {
-    const name = ANCHOR_NAMES[missing];
-    return failure(name, `${name} is missing: a curve needs 0 %, 18 % and 90 %.`);
-  }
   for (const anchor of anchors) {
     const wrong = outOfScale(anchor, scale, coding);
     if (wrong) return wrong;
@@ -122,8 +118,14 @@ export const readAnchors = (
   const all = [...below, ...(clip ? [toPoint(clip, scale, coding)] : [])];
   const wrong = notIncreasing(all);
   if (wrong) return wrong;
+  const points = all.filter(({ reflectance }) => Number.isFinite(reflectance));
+  if (points.length < FEWEST)
+    return failure(
+      points.length === 0 ? ANCHOR_NAMES.grey : points[0].name,
+      `${points.length === 0 ? 'No reading' : 'One reading'} with a place: a curve needs two at least, better 0 %, 18 % and 90 %.`,
+    );
   return success({
-    points: all.filter(({ reflectance }) => Number.isFinite(reflectance)),
+    points,
     clipSignal: all.find(({ id }) => id === 'clip')?.signal,
     clipStops: clip?.stops,
   });

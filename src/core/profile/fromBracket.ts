@@ -178,12 +178,19 @@ export const profileFromBracket = (
         : [
             `Not of the log form (worst ${(100 * worst).toFixed(1)} % of signal): kept as a table through your readings.`,
           ]),
-      clipSignal === undefined
-        ? `Nothing stopped rising: the clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`
-        : `Stopped rising at ${(100 * clipSignal).toFixed(0)} %: clip at ${printStopsDecimal(clipStops)}.`,
+      ...(clipSignal === undefined
+        ? [
+            `Nothing stopped rising: the clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`,
+          ]
+        : []),
+    ],
+    findings: [
+      ...(clipSignal === undefined
+        ? []
+        : [`Stopped rising at ${(100 * clipSignal).toFixed(0)} %: clip at ${printStopsDecimal(clipStops)}.`]),
       ...(noise
         ? [
-            `From the noise on the card: signal is twice the noise at ${printStopsDecimal(floorAt(noise))}, the usable floor.`,
+            `From the noise on the card: signal is twice the noise at ${printStopsDecimal(floorAt(noise))}, the usable floor; it goes onto the camera.`,
           ]
         : []),
     ],

@@ -116,6 +116,7 @@ describe('a curve that is not of the form', () => {
 describe('the uncertainty band covers the truth', () => {
   const CURVES = 300;
   const kinds: readonly (readonly [string, readonly number[], number])[] = [
+    ['two anchors to a tenth', [0.18, 0.9], 0.001],
     ['three anchors to the whole percent', [0, 0.18, 0.9], 0.01],
     ['three anchors to a tenth', [0, 0.18, 0.9], 0.001],
     ['with a 2 % chip', [0, 0.02, 0.18, 0.9], 0.01],

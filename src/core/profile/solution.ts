@@ -15,6 +15,8 @@ export type ProfileSolution = {
   }[];
   /** Sentences about what is left open or does not agree. */
   readonly warnings: readonly string[];
+  /** Sentences about what was found. */
+  readonly findings?: readonly string[];
   /** Break at a printed formula's cut: value in signal fraction, slope relative. */
   readonly continuity?: { readonly value: number; readonly slope: number };
   /** The sensor, where frames told of its noise. */

@@ -70,12 +70,13 @@ const bandOf = (posterior: Posterior): UncertaintyBand => {
   };
 };
 
-const checkCount = (name: string, points: readonly CurveReading[]): void => {
-  if (points.length < 3) throw new RangeError(`${name}: at least three points, got ${points.length}`);
+const checkCount = (name: string, points: readonly CurveReading[], fewest: number): void => {
+  if (points.length < fewest)
+    throw new RangeError(`${name}: at least ${fewest} points, got ${points.length}`);
 };
 
 const checkRising = (points: readonly CurveReading[]): void => {
-  checkCount('solveLog', points);
+  checkCount('solveLog', points, 2);
   const falls = points.some(
     (p, i) => i > 0 && !(p.reflectance > points[i - 1].reflectance && p.signal > points[i - 1].signal),
   );
@@ -89,7 +90,7 @@ const coefficientsOf = ({ s, cut, c, d }: Candidate): LogCoefficients => tangent
  * @throws RangeError with fewer than three points.
  */
 export const fitLog = (points: readonly CurveReading[]): LogCoefficients => {
-  checkCount('fitLog', points);
+  checkCount('fitLog', points, 3);
   return coefficientsOf(expectedCurve(points));
 };
 
@@ -102,9 +103,9 @@ export type LogSolution = {
 };
 
 /**
- * The general log form through at least three points, under the documented prior: the expected one.
+ * The general log form through two points or more, under the documented prior: the expected one.
  * Points: scene reflectance (1.0 = diffuse white) and signal fraction with its standard deviation, rising.
- * @throws RangeError with fewer than three points or when they do not rise.
+ * @throws RangeError with fewer than two points or when they do not rise.
  */
 export const solveLog = (points: readonly CurveReading[]): LogSolution => {
   checkRising(points);

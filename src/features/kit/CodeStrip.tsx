@@ -3,7 +3,7 @@ import type { ProfileData } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { codeSteps } from './curveModel.ts';
 
-export const STRIP = { height: 84 } as const;
+export const STRIP = { height: 78 } as const;
 const LABEL = 15;
 
 /** Code values from each stop to the next, as bars; a compared profile as a tick over each. */
@@ -42,7 +42,11 @@ export const CodeStrip = ({
           <text
             className="code-count"
             x={(x(stops) + x(stops + 1)) / 2}
-            y={floor - height(codes) - 4}
+            y={
+              floor -
+              Math.max(height(codes), height(other.find((step) => step.stops === stops)?.codes ?? 0)) -
+              4
+            }
             textAnchor="middle"
           >
             {codes.toFixed(0)}

@@ -10,7 +10,7 @@ import { bandPoints, CURVE_STOPS, curvePoints, type BandPoint, type CurvePoint }
 
 export type NamedCurve = { readonly name: string; readonly data: ProfileData };
 
-const PLOT = { width: 560, height: 270 } as const;
+const PLOT = { width: 560, height: 232 } as const;
 const HEIGHT = PLOT.height + STRIP.height;
 const PAD = { left: 38, right: 14, top: 12, bottom: 22 } as const;
 
@@ -79,6 +79,8 @@ export const ProfileChart = ({
     event.preventDefault();
     setCursor((at) => Math.min(8, Math.max(-8, Math.round((at + step) * 3) / 3)));
   };
+  // The read-out turns to the left before it runs out of the plot.
+  const flip = compared ? -2 : 3;
   // Labels of two curves that end near each other are put apart.
   const near =
     second !== undefined &&
@@ -131,9 +133,9 @@ export const ProfileChart = ({
         <circle cx={x(cursor)} cy={y(reading)} r="3.5" />
         {other !== undefined && <circle cx={x(cursor)} cy={y(other)} r="3.5" />}
         <text
-          x={x(cursor) + (cursor > 2 ? -8 : 8)}
+          x={x(cursor) + (cursor > flip ? -8 : 8)}
           y={PLOT.height - PAD.bottom - 8}
-          textAnchor={cursor > 2 ? 'end' : 'start'}
+          textAnchor={cursor > flip ? 'end' : 'start'}
         >
           {printStopsDecimal(cursor)} → {reading.toFixed(1)} %
           {compared && other !== undefined && `, ${compared.name} ${other.toFixed(1)} %`}

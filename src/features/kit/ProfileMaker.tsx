@@ -13,7 +13,7 @@ import { saveProfile } from './saveProfile.ts';
 import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
 
 const Answer = ({ solution }: { solution: ProfileSolution }) => {
-  const { residuals, warnings, narrowing, profile, continuity } = solution;
+  const { residuals, warnings, findings = [], narrowing, profile, continuity } = solution;
   const believed = residuals.filter(({ outlier }) => !outlier);
   const worst = Math.max(0, ...believed.map(({ signal }) => Math.abs(signal)));
   return (
@@ -39,6 +39,9 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
           <span className="num">{Math.abs(100 * continuity.slope).toFixed(0)} %</span>.
         </p>
       )}
+      {findings.map((finding) => (
+        <p key={finding}>{finding}</p>
+      ))}
       {warnings.map((warning) => (
         <p key={warning} className="text-warn">
           {warning}
@@ -67,7 +70,8 @@ export const ProfileMaker = () => {
   const { camera, profile, plan } = selection;
   const [wayId, setWayId] = useState<WayId>('anchors');
   const [touched, setTouched] = useState<{ readonly fields: unknown }>();
-  const [name, setName] = useState(`${camera.name} log`);
+  const [typedName, setName] = useState<string>();
+  const name = typedName ?? `${camera.name} log`;
   const [gamut, setGamut] = useState<GamutSpec>(profile.data.gamut);
   const way = wayOf(wayId);
   const begun = useMemo(() => way.start(profile.data, camera.coding), [way, profile.data, camera.coding]);
@@ -94,7 +98,7 @@ export const ProfileMaker = () => {
   };
   const { Fields } = way;
   return (
-    <Panel title="Own profile" note="a way in; ladder, table and card follow as you type">
+    <Panel title="Own profile" note="ladder, table and card follow">
       <Segmented
         label="Way in"
         options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}

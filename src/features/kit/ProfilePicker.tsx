@@ -1,15 +1,47 @@
 'use client';
 
 import { ARCHETYPE_IDS } from '#core/profile/index.ts';
+import type { BookRecords } from '#store/book.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { pickProfile } from './saveProfile.ts';
 
-/** Profiles of the kit: one in use on this camera, and one to compare it with. */
-export const ProfilePicker = () => {
-  const { selection, records, book, session, bench } = useBench();
-  const { camera, plan, profile } = selection;
+const inOrder = (profiles: BookRecords['profiles']) => {
   const order = (id: string) => (ARCHETYPE_IDS as readonly string[]).indexOf(id);
-  const all = [...records.profiles.values()].sort((a, b) => order(a.id) - order(b.id));
+  return [...profiles.values()].sort((a, b) => order(a.id) - order(b.id));
+};
+
+/** A second profile to draw beside the one in use. */
+export const CompareWith = () => {
+  const { selection, records, session, bench } = useBench();
+  const all = inOrder(records.profiles);
+  const { profile } = selection;
+  return (
+    <select
+      className="form-select form-select-sm compare-with"
+      aria-label="Compare with"
+      value={bench.compared?.id ?? ''}
+      onChange={(event) => {
+        const other = records.profiles.get(event.target.value);
+        session.setCompared(other && { id: other.id, name: other.name, data: other.data });
+      }}
+    >
+      <option value="">compare with…</option>
+      {all
+        .filter(({ id }) => bench.draft !== undefined || id !== profile.id || id === bench.compared?.id)
+        .map(({ id, name }) => (
+          <option key={id} value={id}>
+            against {name}
+          </option>
+        ))}
+    </select>
+  );
+};
+
+/** Profiles of the kit: one in use on this camera. */
+export const ProfilePicker = () => {
+  const { selection, records, book } = useBench();
+  const { camera, plan, profile } = selection;
+  const all = inOrder(records.profiles);
   return (
     <div className="profile-chips" role="group" aria-label={`Profile in use on ${camera.name}`}>
       {all.map((one) => (
@@ -24,24 +56,6 @@ export const ProfilePicker = () => {
           {one.name}
         </button>
       ))}
-      <select
-        className="form-select form-select-sm compare-with"
-        aria-label="Compare with"
-        value={bench.compared?.id ?? ''}
-        onChange={(event) => {
-          const other = records.profiles.get(event.target.value);
-          session.setCompared(other && { id: other.id, name: other.name, data: other.data });
-        }}
-      >
-        <option value="">compare with…</option>
-        {all
-          .filter(({ id }) => id !== profile.id)
-          .map(({ id, name }) => (
-            <option key={id} value={id}>
-              against {name}
-            </option>
-          ))}
-      </select>
     </div>
   );
 };

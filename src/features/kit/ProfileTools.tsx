@@ -5,6 +5,7 @@ import { parseProfileJson, profileJson } from '#store/exports/profileJson.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import { addProfile, conflictOf, removeProfile, replaceProfile, type Conflict } from '#store/takeIn.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { CompareWith } from './ProfilePicker.tsx';
 import { download, slug } from '#ui/download.ts';
 
 type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Conflict, { kind: 'none' }> };
@@ -91,6 +92,7 @@ export const ProfileTools = () => {
             Take off the kit
           </button>
         )}
+        <CompareWith />
       </div>
       {waiting && (
         <div className="ask" role="alertdialog" aria-label="A profile of that name is there">

@@ -7,7 +7,7 @@ import { bracketFrom, framesOf, solveBracket, stopsInName } from './ways/bracket
 import { editFrom, solveEdit } from './ways/editModel.ts';
 import { formulaFrom, solveFormula } from './ways/formulaModel.ts';
 import { WAY_IDS, wayOf } from './ways/index.ts';
-import { printedFrom, rescaled, solvePrinted } from './ways/printedModel.ts';
+import { printedFrom, rescaled, solvePrinted, typedOver } from './ways/printedModel.ts';
 import { fieldsOfFile, solveTable, tableFrom } from './ways/tableModel.ts';
 import { bandPoints, codeSteps, curvePoints, readingRows } from './curveModel.ts';
 import { readGamut, gamutTexts } from './gamutModel.ts';
@@ -57,7 +57,8 @@ describe('kit', () => {
   });
 
   it.each([
-    [{ grey: '' }, '18 %', /Type a number for 18 %/],
+    [{ grey: '', white: '', clip: '' }, '0 %', /One reading with a place: a curve needs two/],
+    [{ extra: [{ stops: '-1 %', reading: '5' }] }, 'the stop of the further reading', /Type a number/],
     [{ white: 'bright' }, '90 %', /“bright” is none/],
     [{ white: '30' }, '90 %', /reads lower than 18 %/],
     [{ clipStops: 'six' }, 'clip stops', /type a number such as 6/],
@@ -133,6 +134,28 @@ describe('kit', () => {
       where: 'at +1',
       reason: 'At +1: “hot” is no reading.',
     });
+  });
+});
+
+describe('printed numbers', () => {
+  const fields = printedFrom(ARCHETYPES.wideLog, coding);
+
+  it('a clip filled in from another profile goes when numbers are typed over it; one typed by hand stays', () => {
+    expect(typedOver(fields, { grey: '39' })).toMatchObject({ grey: '39', clip: '', clipStops: '' });
+    const own = typedOver(fields, { clip: '92.4' });
+    expect(typedOver(own, { grey: '39' })).toMatchObject({ grey: '39', clip: '92.4', clipStops: '6' });
+  });
+
+  it('two are enough, with a band that says so; a chip is typed by its reflectance', () => {
+    const two = solvePrinted({ ...fields, black: '', clip: '' }, coding, 'bt709');
+    const four = solvePrinted({ ...fields, extra: [{ stops: '2 %', reading: '15.8' }] }, coding, 'bt709');
+    if (!two.ok || !four.ok) throw new Error('not solved');
+    const widest = (of: typeof two) => Math.max(...(of.value.profile.band?.stopsWide.slice(10, 30) ?? []));
+    expect(widest(two)).toBeGreaterThan(4 * widest(four));
+    expect(four.value.profile.anchors?.find(({ id }) => id === 'extra')?.stops).toBeCloseTo(
+      Math.log2(0.02 / 0.18),
+      9,
+    );
   });
 });
 

@@ -144,7 +144,7 @@ export const StopLadder = () => {
                 </text>
               )}
               {!narrow && compared && (
-                <text x={BAR.right - 6} dy="0.32em" textAnchor="end" className="rung-compared">
+                <text x={middle - 4} dy="0.32em" textAnchor="middle" className="rung-compared">
                   {comparedReading(compared.data, scaleId, camera.coding, stops) ?? '–'}
                 </text>
               )}

@@ -92,7 +92,6 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
   return (
     <Panel
       title={kind.title}
-      note={kind.says}
       tools={
         <button
           type="button"
@@ -104,6 +103,7 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
         </button>
       }
     >
+      <p className="quiet bag-says">{kind.says}</p>
       {open === 'new' && <BagForm kind={kind} onDone={() => setOpen(undefined)} />}
       {rows.length === 0 && open !== 'new' && <p className="quiet mb-0">None yet.</p>}
       <ul className="bag-list">

@@ -180,10 +180,11 @@ const gels: BagKind<'gels'> = {
     const parts = all({ mired: miredOf(texts, 400), tint: tintOf(texts), lossStops });
     return parts.ok ? success({ id, name: texts.name, ...parts.value }) : parts;
   },
-  line: ({ mired, tint, lossStops }, { plan }) => {
-    const turned = 1e6 / plan.kelvin + mired;
-    const turns = turned > 40 ? `; turns ${plan.kelvin} K into ${Math.round(1e5 / turned) * 10} K` : '';
-    return `${signed(mired)} mired${tint === 0 ? '' : `, tint ${signed(tint)}`}, costs ${printStopsExact(lossStops).replace('+', '')} stop${turns}`;
+  line: ({ mired, tint, lossStops }) => {
+    // Shown on the light it is made for: warm ones on daylight, cool ones on tungsten.
+    const on = mired < 0 ? 3200 : 5600;
+    const turned = Math.round(1e5 / (1e6 / on + mired)) * 10;
+    return `${signed(mired)} mired${tint === 0 ? '' : `, tint ${signed(tint)}`}, costs ${printStopsDecimal(lossStops).replace('+', '')} stop${mired === 0 ? '' : `; ${on} K becomes ${turned} K`}`;
   },
 };
 

@@ -33,7 +33,7 @@ export const LeanMeasure = ({
         {lean ? leanWords(lean) : 'Lean not measured yet.'} Film a grey card in a light whose Kelvin you know,
         dial that Kelvin, and read the three channels.
       </p>
-      <div className="anchor-four lean-card">
+      <div className="anchor-half lean-card">
         <label htmlFor="lean-card">Card R G B, % of signal</label>
         <input
           id="lean-card"
@@ -43,7 +43,7 @@ export const LeanMeasure = ({
           onChange={(event) => setCard(event.target.value)}
         />
       </div>
-      <div className="anchor">
+      <div className="anchor-half">
         <label htmlFor="lean-kelvin">Light, K</label>
         <input
           id="lean-kelvin"
@@ -52,7 +52,7 @@ export const LeanMeasure = ({
           onChange={(event) => setKelvin(event.target.value)}
         />
       </div>
-      <div className="anchor-four lean-buttons">
+      <div className="anchor-wide lean-buttons">
         <button type="button" className="btn btn-sm btn-outline-secondary" onClick={measure}>
           Measure lean
         </button>

@@ -169,7 +169,7 @@ export const BracketFrames = ({
           {frames.map((frame, i) => (
             <tr key={frame.name}>
               <th scope="row" title={frame.name}>
-                {frame.name}
+                {frame.name.replace(/\.[a-z]\w*$/i, '')}
               </th>
               <td>
                 <input

@@ -8,6 +8,7 @@ import {
   printedFrom,
   rescaled,
   solvePrinted,
+  typedOver,
   type PrintedFields,
 } from './printedModel.ts';
 import type { Way, WayProps } from './way.ts';
@@ -32,7 +33,8 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
             inputMode="decimal"
             autoComplete="off"
             value={fields[id]}
-            onChange={(event) => change({ [id]: event.target.value })}
+            placeholder={id === 'clip' ? 'unknown' : 'not printed'}
+            onChange={(event) => onChange(typedOver(fields, { [id]: event.target.value }))}
           />
         </div>
       ))}
@@ -45,12 +47,12 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
           autoComplete="off"
           placeholder="unknown"
           value={fields.clipStops}
-          onChange={(event) => change({ clipStops: event.target.value })}
+          onChange={(event) => onChange(typedOver(fields, { clipStops: event.target.value }))}
         />
       </div>
       {fields.extra.map((extra, i) => (
         <div className="anchor-wide extra" key={i}>
-          <label htmlFor={`extra-stop-${i}`}>Card at stop</label>
+          <label htmlFor={`extra-stop-${i}`}>Card at stop, or a chip’s %</label>
           <input
             id={`extra-stop-${i}`}
             className="form-control num"

@@ -9,7 +9,7 @@ import {
 import { failure, success, type Result } from '#core/result.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
-import { parseStops } from '#core/units.ts';
+import { parseStops, reflectanceToStops } from '#core/units.ts';
 import { typed } from './way.ts';
 
 /** A reading of the user's own at some stop. */
@@ -24,6 +24,17 @@ export type PrintedFields = {
   readonly clip: string;
   readonly clipStops: string;
   readonly extra: readonly ExtraField[];
+  /** The clip was typed by hand; else it goes when another camera's numbers are typed over it. */
+  readonly ownClip?: boolean;
+};
+
+/** A number typed over: the clip that was filled in from another profile is no evidence for this one. */
+export const typedOver = (
+  fields: PrintedFields,
+  part: Partial<Record<'black' | 'grey' | 'white' | 'clip' | 'clipStops', string>>,
+): PrintedFields => {
+  if ('clip' in part || 'clipStops' in part) return { ...fields, ...part, ownClip: true };
+  return fields.ownClip ? { ...fields, ...part } : { ...fields, ...part, clip: '', clipStops: '' };
 };
 
 export const ANCHOR_IDS = ['black', 'grey', 'white', 'clip'] as const;
@@ -78,11 +89,18 @@ const noNumber = (where: string, text: string) =>
     `Type a number for ${where}${text.trim() ? `: “${text.trim().slice(0, 20)}” is none` : ''}.`,
   );
 
+/** Stops over grey, or a chip's reflectance: `−3`, `2 %`. */
+const placeOf = (text: string): number | undefined => {
+  if (!text.trim().endsWith('%')) return parseStops(text);
+  const reflectance = typed(text.replace('%', '')) / 100;
+  return reflectance > 0 ? reflectanceToStops(reflectance) : undefined;
+};
+
 const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
   const anchors: Anchor[] = [];
   for (const { stops: at, reading } of extra) {
     if (at.trim() === '' && reading.trim() === '') continue;
-    const stops = parseStops(at);
+    const stops = placeOf(at);
     if (stops === undefined) return noNumber('the stop of the further reading', at);
     if (!Number.isFinite(typed(reading))) return noNumber(`the reading at ${at}`, reading);
     anchors.push({ id: 'extra', stops, reading: typed(reading), step: stepOf(reading) });
@@ -98,7 +116,7 @@ export const solvePrinted = (
 ): Result<ProfileSolution> => {
   const anchors: Anchor[] = [];
   for (const id of ANCHOR_IDS) {
-    if (id === 'clip' && fields.clip.trim() === '') continue;
+    if (fields[id].trim() === '') continue;
     if (!Number.isFinite(typed(fields[id]))) return noNumber(ANCHOR_NAMES[id], fields[id]);
     anchors.push({ id, reading: typed(fields[id]), step: stepOf(fields[id]) });
   }
