@@ -63,6 +63,16 @@ await page.getByLabel('90 %', { exact: true }).fill('59.4');
 await page.getByLabel('clip', { exact: true }).fill('92.4');
 await page.waitForTimeout(400);
 await shoot('kit');
+await visit(on('kit', 'bench-interview', 'b-cam', '&part=zebra'));
+await shoot('kit-zebra');
+await visit(on('kit', 'bench-interview', 'a-cam', '&part=bag'));
+await shoot('kit-bag');
+await visit(on('kit', 'dunes', 'air-cam'));
+await page.getByRole('radio', { name: 'Bracket' }).check();
+await page.getByRole('button', { name: 'Nine demo frames' }).click();
+await page.getByRole('button', { name: /Read the card off/ }).click();
+await page.getByText(/Fits within/).waitFor();
+await shoot('kit-bracket');
 
 await browser.close();
 server.kill();
