@@ -55,9 +55,8 @@ export const profileFromAnchors = (
     warnings.push(
       `No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. Film something too bright and read it.`,
     );
-  } else if (clipStops === undefined) {
-    warnings.push(`Clip stop read off the curve: ${printStopsDecimal(reached)} over grey.`);
   }
+  const readOff = clipSignal !== undefined && clipStops === undefined;
   return success({
     profile: {
       curve,
@@ -69,6 +68,7 @@ export const profileFromAnchors = (
     },
     residuals: named,
     warnings,
+    findings: readOff ? [`Clip stop read off the curve: ${printStopsDecimal(reached)} over grey.`] : [],
     narrowing: tabled ? undefined : narrowestReading(points, clipStops ?? reached),
   });
 };

@@ -3,6 +3,9 @@ import { SCALES, signalToCode, type Coding } from '#core/signal/scale.ts';
 
 export const CURVE_STOPS = [-8, 8] as const;
 
+/** A solved clip of 5.99 still counts as +6. */
+const CLIP_SLACK = 0.05;
+
 export type CurvePoint = { readonly stops: number; readonly percent: number };
 
 /** A profile as a line: % of signal at every tenth of a stop, ending at its clip. */
@@ -34,7 +37,7 @@ export const codeSteps = (
   coding: Coding,
 ): { readonly stops: number; readonly codes: number }[] => {
   const profile = compileProfile(data);
-  const top = Math.min(CURVE_STOPS[1], Math.floor(profile.clipStops + 1e-9));
+  const top = Math.min(CURVE_STOPS[1], Math.floor(profile.clipStops + CLIP_SLACK));
   return Array.from({ length: top - CURVE_STOPS[0] }, (_, i) => CURVE_STOPS[0] + i).map((stops) => ({
     stops,
     codes: signalToCode(profile.signalAt(stops + 1), coding) - signalToCode(profile.signalAt(stops), coding),
@@ -55,7 +58,7 @@ export type ReadingRow = {
 /** What the profile reads at every third of a stop from the clip down to -6, on every scale. */
 export const readingRows = (data: ProfileData, coding: Coding): ReadingRow[] => {
   const profile = compileProfile(data);
-  const top = Math.floor(3 * profile.clipStops + 1e-9);
+  const top = Math.floor(3 * (profile.clipStops + CLIP_SLACK));
   return Array.from({ length: top + 19 }, (_, i) => (top - i) / 3).map((stops) => {
     const signal = profile.signalAt(stops);
     const below = profile.signalAt(stops - 1 / 3);

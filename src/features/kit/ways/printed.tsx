@@ -33,7 +33,7 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
             inputMode="decimal"
             autoComplete="off"
             value={fields[id]}
-            placeholder={id === 'clip' ? 'unknown' : 'not printed'}
+            placeholder="none"
             onChange={(event) => onChange(typedOver(fields, { [id]: event.target.value }))}
           />
         </div>
@@ -45,7 +45,7 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
           className="form-control num"
           inputMode="decimal"
           autoComplete="off"
-          placeholder="unknown"
+          placeholder="none"
           value={fields.clipStops}
           onChange={(event) => onChange(typedOver(fields, { clipStops: event.target.value }))}
         />

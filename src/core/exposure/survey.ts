@@ -1,0 +1,217 @@
+import { failure, success, type Result } from '../result.ts';
+import { MIDDLE_GREY, printStopsDecimal } from '../units.ts';
+import { exactFNumber } from './aperture.ts';
+import { METER_C, METER_K } from './meter.ts';
+
+/** Meter constants of ISO 2720; makers differ, so that they can be changed. */
+export type MeterConstants = { readonly k: number; readonly c: number };
+export const METER_CONSTANTS: MeterConstants = { k: METER_K, c: METER_C };
+
+/** What a spot is for. */
+export const SPOT_ROLES = {
+  card: { name: 'grey card', says: 'An 18 % card in the light on the subject.' },
+  skin: { name: 'key side of a face', says: 'Measured where the key falls; its own offset is known.' },
+  keep: { name: 'must keep', says: 'Has to stay between clip and floor.' },
+  mayLose: { name: 'may lose', says: 'Nice to have; may clip or go black.' },
+  light: {
+    name: 'light in frame',
+    says: 'A lamp, the sun, a window: it may clip and must not fool the meter.',
+  },
+} as const;
+export type SpotRole = keyof typeof SPOT_ROLES;
+
+export type SpotUnit = 'stops' | 'ev' | 'luminance' | 'lux' | 'fNumber' | 'meter';
+
+/** A reading of one place, in the unit it was taken in. */
+export type Spot = {
+  readonly id: string;
+  readonly name: string;
+  readonly role: SpotRole;
+  readonly unit: SpotUnit;
+  readonly value: number;
+  /** Of the surface, 0..1; lux only. Without it 0.18. */
+  readonly reflectance?: number;
+  /** Settings the reading was taken at; meter and f-number only. */
+  readonly at?: {
+    readonly iso: number;
+    readonly iris: number;
+    readonly seconds: number;
+    readonly ndStops: number;
+  };
+  /** Whose face; role skin. */
+  readonly subjectId?: string;
+};
+
+type UnitDefinition = {
+  readonly name: string;
+  readonly short: string;
+  /** Needs the settings it was taken at. */
+  readonly settings: boolean;
+  /** Luminance in cd/m2; undefined for a reading in stops from the card. */
+  readonly luminance: (spot: Spot, constants: MeterConstants) => number | undefined;
+  readonly wrong: (spot: Spot) => string | undefined;
+};
+
+const above0 = (what: string, such: string) => (spot: Spot) =>
+  spot.value > 0 ? undefined : `${what} must be above 0, such as ${such}`;
+const finite = (spot: Spot) => (Number.isFinite(spot.value) ? undefined : 'type a number');
+
+/** Luminance a meter calls correct at these settings: L = K N^2 / (t S), raised by glass before the lens. */
+const meteredAt = ({ at }: Spot, k: number): number => {
+  const { iso, iris, seconds, ndStops } = at ?? { iso: 100, iris: 1, seconds: 1, ndStops: 0 };
+  return ((k * exactFNumber(iris) ** 2) / (seconds * iso)) * 2 ** ndStops;
+};
+
+/** Units a reading may be in. A further one is a row. */
+export const SPOT_UNITS = {
+  stops: {
+    name: 'stops from the card',
+    short: 'stops',
+    settings: false,
+    luminance: () => undefined,
+    wrong: finite,
+  },
+  ev: {
+    name: 'spot EV at ISO 100',
+    short: 'EV',
+    settings: false,
+    // N^2 / t = 2^EV at ISO 100, so L = K 2^EV / 100 (ISO 2720).
+    luminance: ({ value }, { k }) => (k * 2 ** value) / 100,
+    wrong: finite,
+  },
+  luminance: {
+    name: 'luminance, cd/m²',
+    short: 'cd/m²',
+    settings: false,
+    luminance: ({ value }) => value,
+    wrong: above0('Luminance', '40'),
+  },
+  lux: {
+    name: 'illuminance, lux',
+    short: 'lx',
+    settings: false,
+    // A matt surface: L = E rho / pi.
+    luminance: ({ value, reflectance = MIDDLE_GREY }) => (value * reflectance) / Math.PI,
+    wrong: (spot) =>
+      !(spot.value > 0)
+        ? '0 lux is no light: nothing can be exposed by it'
+        : spot.reflectance !== undefined && !(spot.reflectance > 0 && spot.reflectance <= 1)
+          ? 'reflectance lies between 0 and 100 %'
+          : undefined,
+  },
+  fNumber: {
+    name: 'spot f-number at ISO and time',
+    short: 'f/',
+    settings: true,
+    luminance: (spot, { k }) =>
+      spot.at ? meteredAt({ ...spot, at: { ...spot.at, iris: spot.value } }, k) : undefined,
+    wrong: above0('The f-number', '5.6'),
+  },
+  meter: {
+    name: 'the camera’s meter, stops',
+    short: 'on the meter',
+    settings: true,
+    luminance: (spot, { k }) => meteredAt(spot, k) * 2 ** spot.value,
+    wrong: finite,
+  },
+} as const satisfies Record<SpotUnit, UnitDefinition>;
+export const SPOT_UNIT_IDS = Object.keys(SPOT_UNITS) as SpotUnit[];
+
+/** A spot on the common scale. */
+export type SurveyedSpot = {
+  readonly spot: Spot;
+  /** Over an 18 % card in the subject's light. */
+  readonly stops: number;
+  /** cd/m2; undefined where everything was read in stops. */
+  readonly luminance?: number;
+};
+
+export type Survey = {
+  /** Luminance of an 18 % card in the subject's light, cd/m2; undefined where nothing absolute was read. */
+  readonly grey?: number;
+  /** Where grey comes from. */
+  readonly from: string;
+  readonly spots: readonly SurveyedSpot[];
+  /** Lowest and highest of what must be kept (card and faces among it), stops over the card. */
+  readonly keep: readonly [number, number];
+  /** Readings that do not agree, one sentence each. */
+  readonly warnings: readonly string[];
+};
+
+export type SurveySubject = { readonly id: string; readonly name: string; readonly skinOffset: number };
+
+/** Readings of the same tone may differ so far before it is said. Our own choice: a third of a stop. */
+const AGREE_STOPS = 1 / 3;
+
+const checked = (spot: Spot): string | undefined => {
+  const unit: UnitDefinition = SPOT_UNITS[spot.unit];
+  const wrong = unit.wrong(spot);
+  if (wrong) return wrong;
+  if (!unit.settings) return undefined;
+  const { at } = spot;
+  if (!at) return 'type the ISO, iris and shutter it was read at';
+  return at.iso > 0 && at.iris > 0 && at.seconds > 0 ? undefined : 'ISO, f-number and time must be above 0';
+};
+
+/** Luminance of 18 % grey that a card or face tells of. */
+const greyOf = (spot: Spot, luminance: number, subjects: readonly SurveySubject[]): number | undefined => {
+  if (spot.role === 'card') return luminance;
+  const subject = spot.role === 'skin' && subjects.find(({ id }) => id === spot.subjectId);
+  return subject ? luminance / 2 ** subject.skinOffset : undefined;
+};
+
+/**
+ * Every spot on one scale, stops over an 18 % card in the subject's light. The card is the reference; without one, faces
+ * with a known offset. Failure names the spot that cannot be.
+ */
+export const surveyOf = (
+  spots: readonly Spot[],
+  subjects: readonly SurveySubject[],
+  constants: MeterConstants = METER_CONSTANTS,
+): Result<Survey> => {
+  for (const spot of spots) {
+    const wrong = checked(spot);
+    if (wrong) return failure(spot.name, `${spot.name}: ${wrong}.`);
+  }
+  const read = spots.map((spot) => ({
+    spot,
+    luminance: (SPOT_UNITS[spot.unit] as UnitDefinition).luminance(spot, constants),
+  }));
+  const references = read.flatMap(({ spot, luminance }) => {
+    const grey = luminance === undefined ? undefined : greyOf(spot, luminance, subjects);
+    return grey === undefined ? [] : [{ spot, grey }];
+  });
+  const cards = references.filter(({ spot }) => spot.role === 'card');
+  const used = cards.length > 0 ? cards : references;
+  const relative = read.some(({ spot }) => spot.unit === 'stops');
+  if (used.length === 0 && !(relative && read.every(({ spot }) => spot.unit === 'stops')))
+    return failure('card', 'No card and no face with a known offset: read one, so that grey has a place.');
+  const mean = used.reduce((sum, { grey }) => sum + Math.log2(grey), 0) / Math.max(1, used.length);
+  const grey = used.length === 0 ? undefined : 2 ** mean;
+  const surveyed = read.map(({ spot, luminance }): SurveyedSpot => {
+    if (luminance !== undefined && grey !== undefined)
+      return { spot, luminance, stops: Math.log2(luminance / grey) };
+    return { spot, stops: spot.value, luminance: grey === undefined ? undefined : grey * 2 ** spot.value };
+  });
+  const warnings = references.flatMap(({ spot, grey: told }) => {
+    const off = grey === undefined ? 0 : Math.log2(told / grey);
+    return Math.abs(off) > AGREE_STOPS
+      ? [
+          `${spot.name} puts grey ${printStopsDecimal(off)} from where ${used.length > 1 ? 'the readings together' : used[0].spot.name} put it: read it again, or it stands in another light.`,
+        ]
+      : [];
+  });
+  const kept = surveyed
+    .filter(({ spot }) => spot.role !== 'mayLose' && spot.role !== 'light')
+    .map(({ stops }) => stops);
+  return success({
+    grey,
+    from: used.length === 0 ? 'stops from the card' : used.map(({ spot }) => spot.name).join(' and '),
+    spots: surveyed,
+    keep: kept.length === 0 ? [0, 0] : [Math.min(0, ...kept), Math.max(0, ...kept)],
+    warnings,
+  });
+};
+
+/** Incident light that an 18 % card of this luminance stands in: L = E rho / pi. */
+export const luxOfGrey = (grey: number): number => (grey * Math.PI) / MIDDLE_GREY;
