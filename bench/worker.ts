@@ -1,7 +1,13 @@
 // Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame.
 import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
 import { compileMonitoring, monitoringLattice } from '#core/lut/monitoring.ts';
-import { ARCHETYPES, compileProfile, stopsByCode } from '#core/profile/index.ts';
+import {
+  ARCHETYPES,
+  compileProfile,
+  profileFromAnchors,
+  stopsByCode,
+  type Anchor,
+} from '#core/profile/index.ts';
 import { drawContours } from '#core/scopes/contours.ts';
 import { drawFalseColour, falseColourTable } from '#core/scopes/falseColour.ts';
 import { lumaPlane } from '#core/scopes/luma.ts';
@@ -12,7 +18,8 @@ import { waveformPicture } from '#core/scopes/waveformPicture.ts';
 import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
-import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { setCardNumbers, type CardCamera } from '#core/exposure/setCard.ts';
+import { zebraSheet } from '#core/exposure/zebraSheet.ts';
 
 const WIDTH = 1920;
 const HEIGHT = 1080;
@@ -28,6 +35,23 @@ const frame = encodePicture(TEST_PICTURES.furnace(), {
   seed: 1,
   greyElectrons: 900,
 });
+const camera: CardCamera = {
+  coding: frame,
+  baseIsos: [800],
+  floorStops: -6,
+  zebra: {
+    scale: 'signalPercent',
+    reads: 'log',
+    range: { min: 0, max: 107, step: 1, tolerances: [1, 2, 3] },
+    lowerLimit: { min: 50, max: 107, step: 1 },
+  },
+};
+const anchors: readonly Anchor[] = [
+  { id: 'black', reading: 3.2, step: 0.1 },
+  { id: 'grey', reading: 40.6, step: 0.1 },
+  { id: 'white', reading: 61, step: 0.1 },
+];
+const people = [{ id: 'a', name: 'A', skinOffset: 1.2 }];
 const profile = compileProfile(profileData);
 const stops = stopsByCode(profile, 1024, (code) => codeToSignal(code, frame));
 const luma = lumaPlane(frame, LUMA.bt709);
@@ -75,17 +99,7 @@ const tasks: Record<string, () => unknown> = {
   'set card, one placement': () =>
     setCardNumbers(
       profileData,
-      {
-        coding: frame,
-        baseIsos: [800],
-        floorStops: -6,
-        zebra: {
-          scale: 'signalPercent',
-          reads: 'log',
-          range: { min: 0, max: 107, step: 1, tolerances: [1, 2, 3] },
-          lowerLimit: { min: 50, max: 107, step: 1 },
-        },
-      },
+      camera,
       {
         placement: 1,
         iso: 800,
@@ -94,9 +108,13 @@ const tasks: Record<string, () => unknown> = {
         ndStops: 0,
         warningMargin: 1 / 3,
       },
-      [{ id: 'a', name: 'A', skinOffset: 1.2 }],
+      people,
       25,
     ),
+  'zebra sheet, both pictures': () =>
+    zebraSheet(profileData, camera, people, { iso: 800, warningMargin: 1 / 3 }),
+  'profile from three anchors, with its band': () =>
+    profileFromAnchors(anchors, 'signalPercent', frame, 'bt2020'),
   'plain loop: luma, decode, stripe per pixel': naive,
 };
 

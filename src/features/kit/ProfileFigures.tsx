@@ -3,7 +3,6 @@
 import { useMemo } from 'react';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { gamutOf, rgbToXyz } from '#core/colour/gamut.ts';
-import { zebraTrap } from '#core/exposure/zebraSheet.ts';
 import { writeClfMatrix } from '#core/formats/clf.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
@@ -12,9 +11,9 @@ import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { download, slug } from '#ui/download.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
-import { StateMark } from '#ui/parts/StateMark.tsx';
 import { readingRows } from './curveModel.ts';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
+import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
 
 type Shown = { readonly data: ProfileData };
@@ -23,7 +22,6 @@ const Zebras = ({ data }: Shown) => {
   const { selection } = useBench();
   const { camera, subjects, plan } = selection;
   const sheet = useMemo(() => sheetOf(selection, data), [selection, data]);
-  const trap = useMemo(() => zebraTrap(data), [data]);
   const { reads } = camera.zebra;
   return (
     <>
@@ -35,10 +33,7 @@ const Zebras = ({ data }: Shown) => {
         />
       </div>
       <div className="figures-foot">
-        <p className="trap">
-          <StateMark state={trap.worth} />
-          <span>{trap.says}</span>
-        </p>
+        <TrapLine data={data} />
         <p className="quiet">
           {zebraNotes(camera).join(' ')} {warningWords(plan.warningMargin)}
         </p>

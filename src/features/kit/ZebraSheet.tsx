@@ -1,11 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import { zebraTrap } from '#core/exposure/zebraSheet.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { StateMark } from '#ui/parts/StateMark.tsx';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
+import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
 
 /** Every zebra level of this camera and profile on one page: both pictures side by side. Prints on A4. */
@@ -14,7 +13,6 @@ export const ZebraSheet = () => {
   const { camera, subjects, plan, profile } = selection;
   const data = bench.draft?.data ?? profile.data;
   const sheet = useMemo(() => sheetOf(selection, data), [selection, data]);
-  const trap = useMemo(() => zebraTrap(data), [data]);
   return (
     <section className="panel sheet">
       <header className="panel-head">
@@ -39,10 +37,7 @@ export const ZebraSheet = () => {
         />
       </div>
       <div className="figures-foot">
-        <p className="trap">
-          <StateMark state={trap.worth} />
-          <span>{trap.says}</span>
-        </p>
+        <TrapLine data={data} />
         <p className="quiet">
           {zebraNotes(camera).join(' ')} {warningWords(plan.warningMargin)} Rounding: the worst of card and
           faces, in stops. ! the camera’s levels end before it.{' '}

@@ -10,6 +10,7 @@ import {
   type FormId,
   type FormulaFields,
 } from './formulaModel.ts';
+import { Choice } from './Choice.tsx';
 import type { Way, WayProps } from './way.ts';
 
 const LABELS: Readonly<Record<string, string>> = { e: 'e (toe)', f: 'f (toe)', clip: 'clip, stops' };
@@ -20,42 +21,12 @@ const EMPTY: Readonly<Record<string, string>> = {
   clip: 'top code',
 };
 
-const Select = <T extends string>({
-  id,
-  label,
-  value,
-  options,
-  onPick,
-}: {
-  id: string;
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onPick: (value: T) => void;
-}) => (
-  <div className="anchor-half">
-    <label htmlFor={id}>{label}</label>
-    <select
-      id={id}
-      className="form-select"
-      value={value}
-      onChange={(event) => onPick(event.target.value as T)}
-    >
-      {options.map(([option, name]) => (
-        <option key={option} value={option}>
-          {name}
-        </option>
-      ))}
-    </select>
-  </div>
-);
-
 const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
   const change = (part: Partial<FormulaFields>) => onChange({ ...fields, ...part });
   const numbers = [...FORMS[fields.form].numbers, ...SHARED_NUMBERS];
   return (
     <>
-      <Select<FormId>
+      <Choice<FormId>
         id="formula-form"
         label="Form"
         value={fields.form}
@@ -63,7 +34,7 @@ const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
         onPick={(form) => change({ form })}
       />
       {fields.form === 'log' && (
-        <Select<LogBase>
+        <Choice<LogBase>
           id="formula-base"
           label="base"
           value={fields.base}
@@ -72,7 +43,7 @@ const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
         />
       )}
       <p className="anchor-wide formula num">{FORMS[fields.form].says}; y = e·x + f under the cut</p>
-      <Select
+      <Choice
         id="formula-unit"
         label="y = 1 is"
         value={fields.unit}
@@ -82,7 +53,7 @@ const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
         ]}
         onPick={(unit) => change({ unit })}
       />
-      <Select
+      <Choice
         id="formula-cut-in"
         label="cut is in"
         value={fields.cutIn}

@@ -3,32 +3,8 @@
 import { useDropzone } from 'react-dropzone';
 import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
 import { fieldsOfFile, solveTable, tableFrom, type CurveFields, type TableFields } from './tableModel.ts';
+import { Choice } from './Choice.tsx';
 import type { Way, WayProps } from './way.ts';
-
-const Choice = ({
-  id,
-  label,
-  value,
-  options,
-  onPick,
-}: {
-  id: string;
-  label: string;
-  value: string;
-  options: readonly (readonly [string, string])[];
-  onPick: (value: string) => void;
-}) => (
-  <div className="anchor-half">
-    <label htmlFor={id}>{label}</label>
-    <select id={id} className="form-select" value={value} onChange={(event) => onPick(event.target.value)}>
-      {options.map(([option, name]) => (
-        <option key={option} value={option}>
-          {name}
-        </option>
-      ))}
-    </select>
-  </div>
-);
 
 const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?: CurveFields) => void }) => (
   <>
@@ -47,7 +23,7 @@ const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?:
         ['codeToLight', 'codes into light'],
         ['lightToCode', 'light into codes'],
       ]}
-      onPick={(direction) => onChange({ ...curve, direction: direction as CurveFields['direction'] })}
+      onPick={(direction) => onChange({ ...curve, direction: direction })}
     />
     <Choice
       id="curve-unit"
@@ -57,7 +33,7 @@ const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?:
         ['topCode', 'the top code'],
         ['signal', '100 % of signal'],
       ]}
-      onPick={(unit) => onChange({ ...curve, unit: unit as CurveFields['unit'] })}
+      onPick={(unit) => onChange({ ...curve, unit: unit })}
     />
     <div className="anchor-half">
       <label htmlFor="curve-grey">18 % grey in its light</label>
@@ -113,7 +89,7 @@ const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
               ['stops', 'stops over grey'],
               ['reflectance', 'reflectance, 1 = white'],
             ]}
-            onPick={(light) => onChange({ ...fields, light: light as TableFields['light'] })}
+            onPick={(light) => onChange({ ...fields, light: light })}
           />
           <Choice
             id="table-reading"
@@ -123,7 +99,7 @@ const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
               ...SCALE_IDS.map((id) => [id, SCALES[id].name] as const),
               ['fraction', '0..1 of the top code'],
             ]}
-            onPick={(reading) => onChange({ ...fields, reading: reading as TableFields['reading'] })}
+            onPick={(reading) => onChange({ ...fields, reading: reading })}
           />
         </>
       )}

@@ -1,0 +1,28 @@
+/** Data of a recording: Mb/s are decimal megabits, GB decimal gigabytes. */
+export const gigabytes = (mbps: number, minutes: number): number => (mbps * 60 * minutes) / 8 / 1000;
+
+/** Minutes a card of so many GB takes; a tenth is kept free, as cards are never filled. */
+export const cardMinutes = (mbps: number, cardGb: number, free = 0.1): number =>
+  (cardGb * (1 - free) * 8 * 1000) / (mbps * 60);
+
+/** Mb a frame: what slow motion is compared by. */
+export const megabitsPerFrame = (mbps: number, fps: number): number => mbps / fps;
+
+/** Bits a pixel. */
+export const bitsPerPixel = (mbps: number, fps: number, width: number, height: number): number =>
+  (mbps * 1e6) / (fps * width * height);
+
+/** Minutes of correction one clip takes, by kind of profile. Common practice is a wide span; these are our own. */
+export const GRADING_MINUTES = { log: 4, flat: 2.5, finished: 0.5 } as const;
+export type GradingKind = keyof typeof GRADING_MINUTES;
+
+/** Matching a further camera costs so much more for each clip. Our own. */
+const MATCH_FACTOR = 0.5;
+
+/** Minutes of correction for a set-up: one representative clip in full, sister clips copied at a fifth of it. */
+export const gradingMinutes = (kind: GradingKind, clips: number, cameras: number): number => {
+  if (clips <= 0) return 0;
+  const perClip = GRADING_MINUTES[kind];
+  const sisters = (clips - 1) * perClip * 0.2;
+  return (perClip + sisters) * (1 + MATCH_FACTOR * Math.max(0, cameras - 1));
+};
