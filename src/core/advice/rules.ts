@@ -1,0 +1,213 @@
+import type { Profile } from '../profile/index.ts';
+import { printStopsDecimal } from '../units.ts';
+
+/** What is known of a set-up, a camera and one of its profiles. */
+export type AdviceInput = {
+  readonly profile: Profile;
+  readonly bitDepth: number;
+  /** What must be kept, stops over grey; undefined where nothing was surveyed. */
+  readonly keep?: readonly [number, number];
+  /** Clip and usable floor in the recording at the plan's ISO. */
+  readonly clipStops: number;
+  readonly floorStops: number;
+  /** Code values from grey to a stop over it. */
+  readonly codesPerStop: number;
+  /** Noise at grey, standard deviation in code values. */
+  readonly noiseCodes: number;
+  /** Of the recording at this frame rate; undefined where the bit rate is not known. */
+  readonly bitsPerPixel?: number;
+  readonly graded: boolean;
+  readonly minutesPerClip: number;
+  readonly live: boolean;
+  readonly changing: boolean;
+  readonly hdr: boolean;
+  /** Stops of ISO over the nearest base. */
+  readonly overBase: number;
+  /** A sister camera in this set-up shoots this very profile. */
+  readonly sisterShootsIt: boolean;
+};
+
+/** log: much room, needs grading. flat: between. hlg: a log-like picture that HDR screens show. finished: a picture. */
+export type ProfileKind = 'log' | 'flat' | 'hlg' | 'finished';
+
+const FINISHED_ROOM = 3.6;
+const LOG_ROOM = 5;
+
+export const kindOf = ({ curve, clipStops }: Pick<Profile, 'curve' | 'clipStops'>): ProfileKind => {
+  if (curve.kind === 'standard' && curve.transfer === 'hlg') return 'hlg';
+  if (clipStops <= FINISHED_ROOM) return 'finished';
+  return clipStops >= LOG_ROOM ? 'log' : 'flat';
+};
+
+/** How far from a finished picture a profile is: what grading has to put back. 0..1. */
+const RAWNESS = { finished: 0, hlg: 0.5, flat: 0.5, log: 1 } as const satisfies Record<ProfileKind, number>;
+const rawness = ({ profile }: AdviceInput) => RAWNESS[kindOf(profile)];
+
+const clamp = (v: number) => Math.min(1, Math.max(-1, v));
+
+/** What a rule says of a profile: from -1 against to +1 for; silent where it has nothing to say. */
+export type Said = { readonly score: number; readonly sentence: string };
+
+type Rule = {
+  readonly name: string;
+  readonly weight: number;
+  readonly judge: (input: AdviceInput) => Said | undefined;
+};
+
+/** Contrast that grading puts back on a profile: a finished picture's slope at grey over the profile's. */
+const FINISHED_SLOPE = 0.16;
+export const contrastPutBack = ({ profile }: Pick<AdviceInput, 'profile'>): number =>
+  Math.max(1, FINISHED_SLOPE / (profile.signalAt(0.5) - profile.signalAt(-0.5)));
+
+/** A luminance step of one percent and a half is just seen on a good display, stops. After Barten 1999, rounded. */
+const SEEN_STEP = Math.log2(1.015);
+/** From this much noise on, steps are dithered; domain practice. Code values. */
+const DITHER = 0.4;
+
+/** Rules of profile advice. A further one is a row; each is tested alone. */
+export const ADVICE_RULES = {
+  grading: {
+    name: 'Will it be graded',
+    weight: 5,
+    judge: (input) =>
+      input.graded
+        ? {
+            score: 0.3 * rawness(input),
+            sentence: 'It will be graded: what is not baked in can be chosen later.',
+          }
+        : {
+            score: 1 - 2 * rawness(input),
+            sentence:
+              rawness(input) === 0
+                ? 'Nobody will grade: this picture is finished as it is.'
+                : 'Nobody will grade: it would stay grey and flat.',
+          },
+  },
+  range: {
+    name: 'Scene against clip and floor',
+    weight: 4,
+    judge: ({ keep, clipStops, floorStops }) => {
+      if (!keep) return undefined;
+      const lost = Math.max(0, keep[1] - clipStops) + Math.max(0, floorStops - keep[0]);
+      const wide = keep[1] - keep[0];
+      return lost > 0.05
+        ? {
+            score: clamp(-lost / 2),
+            sentence: `The scene keeps ${wide.toFixed(1)} stops; ${lost.toFixed(1)} of them do not fit here.`,
+          }
+        : {
+            score: 0.3,
+            sentence: `The scene’s ${wide.toFixed(1)} stops fit, ${(clipStops - keep[1]).toFixed(1)} left on top.`,
+          };
+    },
+  },
+  codes: {
+    name: 'Codes a stop against noise',
+    weight: 2.5,
+    judge: ({ codesPerStop }) => {
+      const score = clamp(Math.log2(codesPerStop / 40));
+      return { score: Math.min(0.3, score), sentence: `${codesPerStop.toFixed(0)} codes a stop at grey.` };
+    },
+  },
+  banding: {
+    name: 'Banding after the contrast is put back',
+    weight: 2,
+    judge: (input) => {
+      const step = contrastPutBack(input) / input.codesPerStop;
+      const seen = step > SEEN_STEP && input.noiseCodes < DITHER;
+      return seen
+        ? {
+            score: -1,
+            sentence: `One code is ${(100 * (2 ** step - 1)).toFixed(1)} % of luminance after grading, and noise of ${input.noiseCodes.toFixed(1)} code does not hide it: skies may band.`,
+          }
+        : {
+            score: 0.1,
+            sentence: `Steps stay hidden: ${input.noiseCodes.toFixed(1)} code of noise at grey.`,
+          };
+    },
+  },
+  bitRate: {
+    name: 'Bits a pixel at this frame rate',
+    weight: 1.5,
+    judge: (input) => {
+      const { bitsPerPixel } = input;
+      if (bitsPerPixel === undefined) return undefined;
+      const score = rawness(input) * clamp(Math.log2(bitsPerPixel / 0.15)) * 0.8;
+      return {
+        score: Math.min(0.2, score),
+        sentence: `${bitsPerPixel.toFixed(2)} bits a pixel${bitsPerPixel < 0.15 ? ': grading will show the blocks' : ''}.`,
+      };
+    },
+  },
+  time: {
+    name: 'Minutes for each clip',
+    weight: 1.5,
+    judge: (input) =>
+      input.graded && input.minutesPerClip < 2
+        ? {
+            score: 0.4 - rawness(input),
+            sentence: `${input.minutesPerClip} min a clip are few for a profile that needs a conversion.`,
+          }
+        : undefined,
+  },
+  live: {
+    name: 'Live',
+    weight: 5,
+    judge: (input) =>
+      input.live
+        ? {
+            score: 1 - 2 * rawness(input),
+            sentence:
+              rawness(input) === 0
+                ? 'Live: what goes out is what is seen.'
+                : 'Live: nobody can convert it on the way out.',
+          }
+        : undefined,
+  },
+  changing: {
+    name: 'Fast-changing or mixed light',
+    weight: 1.5,
+    judge: (input) =>
+      input.changing
+        ? {
+            score: 0.4 - 0.8 * rawness(input),
+            sentence: 'Light changes while shooting: a milder profile forgives what is missed.',
+          }
+        : undefined,
+  },
+  lowLight: {
+    name: 'Low light',
+    weight: 2.5,
+    judge: (input) =>
+      input.overBase > 1
+        ? {
+            score: input.bitDepth <= 8 ? 0.5 - 1.5 * rawness(input) : 0.2 - 0.5 * rawness(input),
+            sentence: `${printStopsDecimal(input.overBase)} over base${input.bitDepth <= 8 ? ' in 8 bit: flat curves spend codes on noise' : ''}.`,
+          }
+        : undefined,
+  },
+  hdr: {
+    name: 'HDR asked',
+    weight: 4,
+    judge: (input) => {
+      if (!input.hdr) return undefined;
+      const kind = kindOf(input.profile);
+      if (input.bitDepth < 10) return { score: -1, sentence: 'HDR needs 10 bit; this records fewer.' };
+      return kind === 'log' || kind === 'hlg'
+        ? { score: 0.8, sentence: 'HDR is wanted: it holds the highlights in 10 bit.' }
+        : { score: -1, sentence: 'HDR is wanted: its highlights end too low.' };
+    },
+  },
+  sister: {
+    name: 'What the sister camera shoots',
+    weight: 1,
+    judge: ({ sisterShootsIt }) =>
+      sisterShootsIt
+        ? { score: 0.5, sentence: 'The sister camera shoots it too: one match, one look.' }
+        : undefined,
+  },
+} as const satisfies Record<string, Rule>;
+
+export type RuleId = keyof typeof ADVICE_RULES;
+export const RULE_IDS = Object.keys(ADVICE_RULES) as RuleId[];
+export const ruleOf = (id: RuleId): Rule => ADVICE_RULES[id];
