@@ -16,6 +16,11 @@ const VIEWS = [
   'kit&part=bag',
   'kit&figures=readings',
   'kit&figures=matrix',
+  'plan&part=figures',
+  'plan&part=profile',
+  'plan&part=balance',
+  'plan&part=day',
+  'plan&part=checklist',
 ];
 
 test('every page is guarded: policy with a nonce, isolated, from this machine alone', async ({ page }) => {

@@ -3,13 +3,12 @@ import { demoGels, demoLights, demoMonitors, demoNdSets } from './demoBag.ts';
 import { demoCameras } from './demoCameras.ts';
 import { planId, type PlanRecord } from './records/plan.ts';
 import type { ProfileRecord } from './records/profile.ts';
-import type { SetupRecord } from './records/setup.ts';
+import { demoSetups, SHOOT } from './demoSetups.ts';
 import type { ShootRecord } from './records/shoot.ts';
 import type { SubjectRecord } from './records/subject.ts';
 
 // Salt and Fire: three days at a glassworks on a cold island. All of it invented.
 
-const SHOOT = 'salt-and-fire';
 const shoots: ShootRecord[] = [
   { id: SHOOT, name: 'Salt and Fire', place: 'A glassworks on a cold island, three days', order: 1 },
 ];
@@ -24,82 +23,6 @@ export const archetypeProfiles = (): ProfileRecord[] =>
 const subjects: SubjectRecord[] = [
   { id: 'ana', shootId: SHOOT, name: 'Ana', skinOffset: 1.2 },
   { id: 'ola', shootId: SHOOT, name: 'Ola', skinOffset: 0.2 },
-];
-
-const setup = (
-  order: number,
-  id: string,
-  name: string,
-  light: string,
-  cameraIds: string[],
-  subjectIds: string[],
-  cautions: SetupRecord['cautions'],
-): SetupRecord => ({ id, shootId: SHOOT, name, order, light, fps: 25, cameraIds, subjectIds, cautions });
-
-const setups: SetupRecord[] = [
-  setup(
-    1,
-    'furnace-mouth',
-    'Furnace mouth',
-    'Dark shop, glowing gather, a door to cold daylight.',
-    ['a-cam', 'b-cam'],
-    ['ana'],
-    ['hotWork'],
-  ),
-  setup(
-    2,
-    'bench-interview',
-    'Bench interview',
-    'Window as key, grey card between two people.',
-    ['a-cam', 'b-cam'],
-    ['ana', 'ola'],
-    [],
-  ),
-  setup(
-    3,
-    'packing-yard',
-    'Packing yard at noon',
-    'Hard sun, white crates, deep shade under the roof.',
-    ['b-cam', 'a-cam'],
-    ['ola'],
-    ['sun'],
-  ),
-  setup(
-    4,
-    'dunes',
-    'Dunes at first light',
-    'From the air, low sun, long shadows.',
-    ['air-cam'],
-    [],
-    ['air', 'sun'],
-  ),
-  setup(
-    5,
-    'slipway',
-    'Slipway under water',
-    '8 to 14 m, glass floats on the bottom.',
-    ['small-cam'],
-    [],
-    ['diving'],
-  ),
-  setup(
-    6,
-    'open-evening',
-    'Open evening',
-    'A talk in the hall, live, two fixed cameras.',
-    ['hall-1', 'hall-2'],
-    ['ana', 'ola'],
-    ['lamps', 'longRecording'],
-  ),
-  setup(
-    7,
-    'lantern-quay',
-    'Lantern quay at night',
-    'Lamps in frame, second base ISO, HDR wanted too.',
-    ['a-cam', 'air-cam'],
-    ['ana'],
-    ['waterEdge'],
-  ),
 ];
 
 type PlanFields = Omit<PlanRecord, 'id' | 'setupId' | 'cameraId' | 'tint' | 'warningMargin'>;
@@ -149,7 +72,7 @@ const plans: PlanRecord[] = [
     iso: 640,
     kelvin: 5600,
     shutter: FIFTIETH,
-    iris: 4,
+    iris: 4.5,
     ndStops: 0,
   }),
   plan('packing-yard', 'b-cam', {
@@ -159,8 +82,8 @@ const plans: PlanRecord[] = [
     kelvin: 5600,
     shutter: FIFTIETH,
     iris: 5.6,
-    ndStops: 7,
-    ndSetId: 'nd-strong',
+    ndStops: 6,
+    ndSetId: 'nd-squares',
   }),
   plan('packing-yard', 'a-cam', {
     profileId: 'wideLog',
@@ -168,8 +91,8 @@ const plans: PlanRecord[] = [
     iso: 800,
     kelvin: 5600,
     shutter: HALF,
-    iris: 5.6,
-    ndStops: 8,
+    iris: 5,
+    ndStops: 7,
     ndSetId: 'nd-strong',
   }),
   plan('dunes', 'air-cam', {
@@ -215,15 +138,15 @@ const plans: PlanRecord[] = [
     iso: 3200,
     kelvin: 3200,
     shutter: HALF,
-    iris: 2,
+    iris: 2.8,
     ndStops: 0,
   }),
   plan('lantern-quay', 'air-cam', {
     profileId: 'mildLog',
     placement: 0,
-    iso: 800,
+    iso: 1600,
     kelvin: 3200,
-    shutter: FIFTIETH,
+    shutter: { kind: 'time', denominator: 25 },
     iris: 2.8,
     ndStops: 0,
   }),
@@ -232,7 +155,7 @@ const plans: PlanRecord[] = [
 /** The demo shoot as records, by table. */
 export const demoRecords = () => ({
   shoots,
-  setups,
+  setups: demoSetups,
   cameras: demoCameras,
   profiles: archetypeProfiles(),
   subjects,

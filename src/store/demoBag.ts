@@ -44,6 +44,8 @@ export const demoLights: readonly LightRecord[] = [
   { id: 'panel', name: 'Panel lamp', kelvin: 5600, tint: 1 },
   { id: 'hall-spots', name: 'Hall spots', kelvin: 3150, tint: 0 },
   { id: 'lanterns', name: 'Quay lanterns', kelvin: 2400, tint: 1 },
+  { id: 'noon-sun', name: 'Noon sun', kelvin: 5500, tint: 0 },
+  { id: 'low-sun', name: 'Low sun', kelvin: 3800, tint: 0 },
 ];
 
 export const demoGels: readonly GelRecord[] = [

@@ -1,6 +1,6 @@
 import type { Edit } from './edits.ts';
 import type { BookRecords } from './book.ts';
-import type { SetupRecord } from './records/setup.ts';
+import { PLAIN_BRIEF, PLAIN_LOCKS, type SetupRecord } from './records/setup.ts';
 import type { ShootRecord } from './records/shoot.ts';
 import { setupsOf, shootsOf } from './selection.ts';
 
@@ -23,6 +23,12 @@ const emptySetup = (
   cameraIds,
   subjectIds: [],
   cautions: [],
+  spots: [],
+  brief: PLAIN_BRIEF,
+  locks: PLAIN_LOCKS,
+  backOff: 1 / 3,
+  lightIds: [],
+  ticked: {},
 });
 
 /** A shoot with one set-up that has every camera of the kit. */

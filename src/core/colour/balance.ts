@@ -120,6 +120,9 @@ export type Closing = {
   readonly after: number;
 };
 
+/** A gel is worth hanging when it takes off this much of the split. Our own choice. */
+const WORTH = 0.4;
+
 /** For every further source, the gel of the bag that brings it nearest to the first; none where it would not help. */
 export const closingGels = (sources: readonly Source[], gels: readonly GelOption[]): Closing[] => {
   const [main, ...others] = sources;
@@ -129,7 +132,7 @@ export const closingGels = (sources: readonly Source[], gels: readonly GelOption
     if (Math.abs(before) <= SEEN_MIRED || gels.length === 0) return [];
     const best = gels.reduce((a, b) => (Math.abs(before + b.mired) < Math.abs(before + a.mired) ? b : a));
     const after = before + best.mired;
-    return Math.abs(after) < Math.abs(before) ? [{ source, gel: best, before, after }] : [];
+    return Math.abs(after) < (1 - WORTH) * Math.abs(before) ? [{ source, gel: best, before, after }] : [];
   });
 };
 

@@ -40,13 +40,14 @@ const lightsOver = ({ survey, clipStops }: SchoolInput, placement: number) =>
   survey.spots.filter(({ spot, stops }) => spot.role === 'light' && stops + placement > clipStops);
 
 /** The placement held to what skin allows, with the words for it. */
-const heldForSkin = (input: SchoolInput, placement: number, why: string): Placed =>
-  hasSkin(input) && placement > MOST_WITH_SKIN
-    ? {
-        placement: MOST_WITH_SKIN,
-        why: `${why} Held at ${printStopsDecimal(MOST_WITH_SKIN)}: over it skin shifts hue.`,
-      }
-    : { placement, why };
+const heldForSkin = (input: SchoolInput, placement: number, why: string): Placed => {
+  if (!hasSkin(input) || placement <= MOST_WITH_SKIN) return { placement, why };
+  const held = Math.floor(3 * MOST_WITH_SKIN) / 3;
+  return {
+    placement: held,
+    why: `${why} Held at ${printStops(held)}: over ${printStopsDecimal(MOST_WITH_SKIN)} skin shifts hue.`,
+  };
+};
 
 const brightest = ({ survey }: SchoolInput) =>
   survey.spots

@@ -1,6 +1,7 @@
 'use client';
 
-import { useMemo } from 'react';
+import { parseAsStringLiteral, useQueryState } from 'nuqs';
+import { useMemo, type ComponentType } from 'react';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
@@ -13,7 +14,18 @@ import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import type { Survey } from '#core/exposure/survey.ts';
+import type { Result } from '#core/result.ts';
+import { AdvicePanel } from './AdvicePanel.tsx';
+import { BalancePanel } from './BalancePanel.tsx';
+import { ChecklistPanel } from './ChecklistPanel.tsx';
+import { DayPanel } from './DayPanel.tsx';
 import { placementRows } from './placementRows.ts';
+import { schoolsOf, surveyOfSetup } from './planModel.ts';
+import { SchoolsPanel } from './SchoolsPanel.tsx';
+import { SolverPanel } from './SolverPanel.tsx';
+import { SurveyPanel } from './SurveyPanel.tsx';
 
 const Placements = () => {
   const { selection, editPlan } = useBench();
@@ -151,9 +163,65 @@ const Cautions = () => {
   );
 };
 
-/** Plan: what to dial in for this set-up and camera, and why. */
+/** The light surveyed, every school's placement, and the settings that give it. */
+const LightAndPlacement = ({ survey }: { survey: Result<Survey> }) => {
+  const { selection, numbers, records } = useBench();
+  const sets = useMemo(() => [...records.ndSets.values()], [records.ndSets]);
+  const found = survey.ok ? survey.value : undefined;
+  const schools = useMemo(
+    () => found && schoolsOf(selection, numbers, found, sets),
+    [selection, numbers, found, sets],
+  );
+  return (
+    <div className="kit-side">
+      <div className="plan-light">
+        <SurveyPanel survey={survey} />
+        {found && <SolverPanel survey={found} />}
+      </div>
+      {schools ? (
+        <SchoolsPanel schools={schools} />
+      ) : (
+        <Panel title="Placement, school by school">
+          <p className="quiet mb-0">With a card or a face read, every school says where it would place.</p>
+        </Panel>
+      )}
+    </div>
+  );
+};
+
+/** Placement by thirds, what the settings mean, and which picture the zebra reads. */
+const Figures = () => (
+  <>
+    <div className="plan-top">
+      <Light />
+      <ZebraTrap />
+    </div>
+    <Placements />
+  </>
+);
+
+const PARTS = {
+  light: { name: 'Light and placement', View: LightAndPlacement },
+  figures: { name: 'By thirds', View: Figures },
+  profile: {
+    name: 'Profile',
+    View: ({ survey }: { survey: Result<Survey> }) => (
+      <AdvicePanel survey={survey.ok ? survey.value : undefined} />
+    ),
+  },
+  balance: { name: 'White balance', View: BalancePanel },
+  day: { name: 'Media and time', View: DayPanel },
+  checklist: { name: 'Checklist', View: ChecklistPanel },
+} as const satisfies Record<string, { name: string; View: ComponentType<{ survey: Result<Survey> }> }>;
+type PartId = keyof typeof PARTS;
+const PART_IDS = Object.keys(PARTS) as PartId[];
+
+/** Plan: from the light on the set to what to dial in, and why. */
 export const PlanView = () => {
   const { selection } = useBench();
+  const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('light'));
+  const survey = useMemo(() => surveyOfSetup(selection), [selection]);
+  const View: ComponentType<{ survey: Result<Survey> }> = PARTS[part].View;
   return (
     <div className="plan">
       <header className="page-head">
@@ -161,11 +229,15 @@ export const PlanView = () => {
         <p className="quiet">{selection.setup.light || 'No light noted yet.'}</p>
       </header>
       <Cautions />
-      <div className="plan-top">
-        <Light />
-        <ZebraTrap />
-      </div>
-      <Placements />
+      <nav className="kit-parts" aria-label="Parts of the plan">
+        <Segmented
+          label="Part of the plan"
+          options={PART_IDS.map((id) => ({ id, name: PARTS[id].name }))}
+          value={part}
+          onPick={(id) => void setPart(id)}
+        />
+      </nav>
+      <View survey={survey} />
     </div>
   );
 };

@@ -22,28 +22,31 @@ const settings = (card: ZebraSetting, skin: readonly { readonly zebra: ZebraSett
   ...skin.map(({ zebra }) => zebra),
 ];
 
+/** What one placement comes to. */
+export const placementRow = (selection: Selection, exact: number): PlacementRow => {
+  const placement = Math.round(exact * 3) / 3 || 0;
+  const numbers = setCardNumbers(
+    selection.profile.data,
+    selection.camera,
+    { ...selection.plan, placement },
+    selection.subjects,
+    selection.setup.fps,
+  );
+  const all = settings(numbers.card, numbers.skin);
+  return {
+    placement,
+    card: printZebra(numbers.card),
+    skin: numbers.skin.map(({ zebra }) => printZebra(zebra)),
+    cost: all.reduce(
+      (worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst),
+      0,
+    ),
+    limited: all.some(({ limited }) => limited),
+    roomAbove: numbers.clipStops - placement,
+    usableBelow: numbers.floorStops - placement,
+  };
+};
+
 /** Placements -1 .. +3 by thirds, brightest last. */
 export const placementRows = (selection: Selection): PlacementRow[] =>
-  PLACEMENTS.map((exact) => {
-    const placement = Math.round(exact * 3) / 3 || 0;
-    const numbers = setCardNumbers(
-      selection.profile.data,
-      selection.camera,
-      { ...selection.plan, placement },
-      selection.subjects,
-      selection.setup.fps,
-    );
-    const all = settings(numbers.card, numbers.skin);
-    return {
-      placement,
-      card: printZebra(numbers.card),
-      skin: numbers.skin.map(({ zebra }) => printZebra(zebra)),
-      cost: all.reduce(
-        (worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst),
-        0,
-      ),
-      limited: all.some(({ limited }) => limited),
-      roomAbove: numbers.clipStops - placement,
-      usableBelow: numbers.floorStops - placement,
-    };
-  });
+  PLACEMENTS.map((exact) => placementRow(selection, exact));

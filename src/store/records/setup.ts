@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { finite, idSchema, nameSchema } from './common.ts';
+import { SPOT_ROLES, SPOT_UNIT_IDS, type SpotRole, type SpotUnit } from '#core/exposure/survey.ts';
+import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
 
 /** Cautions that a set-up calls for; their words are in core/cautions.ts. */
 export const CAUTION_IDS = [
@@ -12,6 +13,60 @@ export const CAUTION_IDS = [
   'waterEdge',
 ] as const;
 
+/** A reading of the light, as it was taken. */
+export const spotSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  role: z.enum(Object.keys(SPOT_ROLES) as [SpotRole, ...SpotRole[]]),
+  unit: z.enum(SPOT_UNIT_IDS as [SpotUnit, ...SpotUnit[]]),
+  value: finite,
+  reflectance: finite.min(0).max(1).optional(),
+  at: z
+    .object({
+      iso: finite.positive(),
+      iris: finite.positive(),
+      seconds: finite.positive(),
+      ndStops: stopsSchema,
+    })
+    .optional(),
+  subjectId: idSchema.optional(),
+});
+
+/** What the pictures are for and how they are shot. */
+const briefSchema = z.object({
+  graded: z.boolean(),
+  minutesPerClip: finite.min(0).max(600),
+  live: z.boolean(),
+  changing: z.boolean(),
+  hdr: z.boolean(),
+  outside: z.boolean(),
+  mains: z.union([z.literal(50), z.literal(60)]),
+  clips: z.number().int().min(0).max(10_000),
+  /** Recorded by each camera. */
+  minutes: finite.min(0).max(10_000),
+});
+export type Brief = z.infer<typeof briefSchema>;
+export const PLAIN_BRIEF: Brief = {
+  graded: true,
+  minutesPerClip: 4,
+  live: false,
+  changing: false,
+  hdr: false,
+  outside: false,
+  mains: 50,
+  clips: 10,
+  minutes: 30,
+};
+
+/** What stays where it is while the exposure is solved. */
+const locksSchema = z.object({
+  iris: z.boolean(),
+  iso: z.boolean(),
+  shutter: z.boolean(),
+  light: z.boolean(),
+});
+export const PLAIN_LOCKS = { iris: true, iso: true, shutter: true, light: true };
+
 export const setupSchema = z.object({
   id: idSchema,
   shootId: idSchema,
@@ -22,5 +77,19 @@ export const setupSchema = z.object({
   cameraIds: z.array(idSchema).min(1).max(12),
   subjectIds: z.array(idSchema).max(12),
   cautions: z.array(z.enum(CAUTION_IDS)).max(8),
+  spots: z.array(spotSchema).max(40).default([]),
+  brief: briefSchema.default(PLAIN_BRIEF),
+  locks: locksSchema.default(PLAIN_LOCKS),
+  /** Stops the brightest kept tone stays under clip. */
+  backOff: finite
+    .min(0)
+    .max(2)
+    .default(1 / 3),
+  /** Lights of the bag that play here; the one on the skin first. */
+  lightIds: z.array(idSchema).max(8).default([]),
+  /** Metres. */
+  water: z.object({ depth: finite.min(0).max(200), distance: finite.min(0).max(50) }).optional(),
+  /** Checklist items ticked off, by camera. */
+  ticked: z.record(idSchema, z.array(z.string().max(40)).max(40)).default({}),
 });
 export type SetupRecord = z.infer<typeof setupSchema>;

@@ -2,6 +2,7 @@
 
 import { scaleLinear } from 'd3';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { surveyOf } from '#core/exposure/survey.ts';
 import { rampColour } from '#core/scopes/ramp.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
@@ -34,6 +35,10 @@ export const StopLadder = () => {
   const placement = dragged ?? plan.placement;
   const scaleId = camera.zebra.scale;
   const { compared } = bench;
+  const scene = useMemo(() => {
+    const found = surveyOf(selection.setup.spots, selection.subjects);
+    return found.ok && found.value.spots.length > 0 ? found.value : undefined;
+  }, [selection.setup.spots, selection.subjects]);
 
   const y = useMemo(() => scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true), [height]);
   const rungs = useMemo(
@@ -168,6 +173,27 @@ export const StopLadder = () => {
           <text x={BAR.right - 4} y={y(numbers.floorStops) + 13} className="ladder-edge" textAnchor="end">
             floor {printStopsExact(numbers.floorStops)}
           </text>
+          {scene && (
+            <g className="scene">
+              <line
+                x1={BAR.left + 5}
+                x2={BAR.left + 5}
+                y1={y(placement + scene.keep[0])}
+                y2={y(placement + scene.keep[1])}
+              />
+              {scene.spots.map(({ spot, stops }) => (
+                <circle
+                  key={spot.id}
+                  className={spot.role === 'light' || spot.role === 'mayLose' ? 'scene-loose' : undefined}
+                  cx={BAR.left + 5}
+                  cy={y(placement + stops)}
+                  r={4}
+                >
+                  <title>{`${spot.name} ${printStopsDecimal(placement + stops)}`}</title>
+                </circle>
+              ))}
+            </g>
+          )}
           {compared && (
             <line
               className="ladder-compared"

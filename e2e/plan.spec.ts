@@ -1,0 +1,101 @@
+import { cell, expect, test, visit } from './fixtures.ts';
+
+const plan = (setup: string, rest = '') => `/plan?shoot=salt-and-fire&setup=${setup}${rest}`;
+
+test('a new set-up surveyed from scratch: schools speak, one is taken, the pocket card prints', async ({
+  page,
+}) => {
+  await visit(page, plan('bench-interview', '&camera=a-cam'));
+  await page.locator('.chooser').click();
+  await page.getByLabel('New', { exact: true }).fill('Loading dock');
+  await page.getByRole('button', { name: 'Add set-up' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Loading dock' })).toBeVisible();
+
+  const reading = (name: string) => page.getByLabel(`Reading of ${name}`);
+  await test.step('a card by spot EV, a crate to keep, a lamp that may clip', async () => {
+    await page.getByRole('button', { name: 'Add a spot' }).click();
+    await expect(page.getByLabel('What Spot 1 is')).toHaveValue('card');
+    await page.getByLabel('Unit of Spot 1').selectOption('EV');
+    await reading('Spot 1').fill('8');
+    await reading('Spot 1').press('Enter');
+    // EV 8 at ISO 100 is 12.5 x 256 / 100 = 32 cd/m2 (ISO 2720).
+    await expect(page.getByText(/Card 32 cd\/m²/)).toBeVisible();
+    await page.getByRole('button', { name: 'Add a spot' }).click();
+    await page.getByLabel('Name of the spot').nth(1).fill('Crate');
+    await page.getByLabel('Name of the spot').nth(1).press('Enter');
+    await reading('Crate').fill('11');
+    await reading('Crate').press('Enter');
+    await expect(page.locator('.spot').nth(1)).toContainText('+3.0');
+    await page.getByRole('button', { name: 'Add a spot' }).click();
+    await page.getByLabel('What Spot 3 is').selectOption('light in frame');
+    await reading('Spot 3').fill('17');
+    await reading('Spot 3').press('Enter');
+    await expect(page.locator('.ladder .scene circle')).toHaveCount(3);
+  });
+
+  await test.step('taking a school fills the card, and the light lands there', async () => {
+    const schools = page.locator('.schools');
+    await expect(schools.locator('.advised')).toHaveCount(1);
+    await expect(schools).toContainText('Spot 3 may clip');
+    await schools.getByRole('button', { name: 'As bright as it holds' }).click();
+    await expect(cell(page, 'placement')).toHaveText('+2 1/3');
+    await expect(schools.locator('tr.taken')).toContainText('As bright as it holds');
+    const free = page.getByRole('button', { name: 'Iris locked' });
+    await free.click();
+    await page.getByRole('button', { name: 'Dial these in' }).click();
+    await expect(page.getByText(/as planned\./)).toBeVisible();
+  });
+
+  await test.step('impossible readings are said, and what was there stays', async () => {
+    const before = await cell(page, 'placement').textContent();
+    await page.getByLabel('Unit of Crate').selectOption('lx');
+    await reading('Crate').fill('0');
+    await reading('Crate').press('Enter');
+    await expect(page.getByText('Crate: 0 lux is no light: nothing can be exposed by it.')).toBeVisible();
+    await expect(cell(page, 'placement')).toHaveText(before ?? '');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await expect(page.locator('.schools .advised')).toHaveCount(1);
+  });
+
+  await test.step('the checklist is ticked off and kept', async () => {
+    await page.getByRole('radio', { name: 'Checklist' }).check();
+    await page.getByLabel(/^Zebra/).check();
+    await page.reload();
+    await expect(page.getByText('1 of 10')).toBeVisible();
+  });
+
+  await test.step('the pocket card prints on one page', async () => {
+    await page.keyboard.press('7');
+    await expect(page.locator('.pocket')).toContainText('Loading dock');
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+  });
+});
+
+test('profile advice: nobody grades, the standard picture leads; a muted rule is silent', async ({
+  page,
+}) => {
+  await visit(page, plan('furnace-mouth', '&camera=a-cam&part=profile'));
+  const first = page.locator('.advice').first();
+  await expect(first).toContainText('wide log');
+  await page.getByRole('button', { name: 'Will be graded' }).click();
+  await expect(first).toContainText('standard');
+  await expect(first).toContainText('Nobody will grade: this picture is finished as it is.');
+  await page.getByRole('button', { name: 'Will it be graded' }).click();
+  await expect(page.locator('.advice').filter({ hasText: 'Nobody will grade' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take standard' }).click();
+  await expect(cell(page, 'profile')).toHaveText('standard');
+});
+
+test('white balance by school, and what water leaves', async ({ page }) => {
+  await visit(page, plan('bench-interview', '&camera=b-cam&part=balance'));
+  // The window at 6300 K, the body 9 mired warm: 10^6 / (158.7 + 9) is 5962, on its dial 6000.
+  await page.getByRole('button', { name: /Custom from the card/ }).click();
+  await expect(cell(page, 'kelvin')).toHaveText('6000 K');
+  await visit(page, plan('slipway', '&camera=small-cam&part=balance'));
+  await expect(page.getByText(/Red stands .* stops under green: under the floor/)).toBeVisible();
+  await page.getByLabel('Depth, m').fill('1');
+  await expect(page.getByText(/Red stands .* stops under green: a balance at depth/)).toBeVisible();
+});

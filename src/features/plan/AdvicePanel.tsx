@@ -1,0 +1,78 @@
+'use client';
+
+import { parseAsArrayOf, parseAsStringLiteral, useQueryState } from 'nuqs';
+import { ADVICE_RULES, RULE_IDS } from '#core/advice/rules.ts';
+import type { Survey } from '#core/exposure/survey.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Toggle } from '#ui/parts/Toggle.tsx';
+import { adviceOf } from './adviceModel.ts';
+import { Briefing } from './Briefing.tsx';
+
+/** Every profile the camera has, ranked for this set-up; which rules spoke, and what each said. */
+export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
+  const { selection, numbers, records, editPlan } = useBench();
+  const [muted, setMuted] = useQueryState(
+    'muted',
+    parseAsArrayOf(parseAsStringLiteral(RULE_IDS)).withDefault([]),
+  );
+  const ranked = adviceOf(selection, numbers, records, survey, muted);
+  const most = Math.max(1, ...ranked.map(({ points }) => Math.abs(points)));
+  return (
+    <div className="plan-columns">
+      <Panel title="Profiles of this camera, ranked" note={ranked[0]?.spoke[0]?.sentence}>
+        {ranked.map(({ profile, points, spoke }, place) => (
+          <details key={profile.id} className="advice" open={place === 0}>
+            <summary>
+              <span className="num advice-points">{printStopsDecimal(points)}</span>
+              <span className="advice-bar" aria-hidden>
+                <span
+                  className={points < 0 ? 'against' : undefined}
+                  style={{ width: `${(100 * Math.abs(points)) / most}%` }}
+                />
+              </span>
+              <strong>{profile.name}</strong>
+              {profile.id === selection.profile.id && <span className="quiet"> in use</span>}
+            </summary>
+            <ul>
+              {spoke.map(({ rule, points: given, sentence }) => (
+                <li key={rule}>
+                  <span className={`num${given < 0 ? ' text-warn' : ''}`}>{printStopsDecimal(given)}</span>{' '}
+                  {sentence} <span className="quiet">{ADVICE_RULES[rule].name}.</span>
+                </li>
+              ))}
+            </ul>
+            {profile.id !== selection.profile.id && (
+              <button
+                type="button"
+                className="btn btn-sm btn-outline-secondary"
+                onClick={() => editPlan(`Profile ${profile.name}`, { profileId: profile.id })}
+              >
+                Take {profile.name}
+              </button>
+            )}
+          </details>
+        ))}
+      </Panel>
+      <div className="kit-side">
+        <Briefing />
+        <Panel title="Rules that may speak" note="press one to mute it">
+          <div className="choices mb-0">
+            {RULE_IDS.map((id) => (
+              <Toggle
+                key={id}
+                on={!muted.includes(id)}
+                name={ADVICE_RULES[id].name}
+                says={`weight ${ADVICE_RULES[id].weight}`}
+                onFlip={() =>
+                  void setMuted(muted.includes(id) ? muted.filter((one) => one !== id) : [...muted, id])
+                }
+              />
+            ))}
+          </div>
+        </Panel>
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,197 @@
+'use client';
+
+import {
+  BALANCE_SCHOOLS,
+  balanceAnswers,
+  closingGels,
+  miredShift,
+  printCast,
+  SEEN_MIRED,
+} from '#core/colour/balance.ts';
+import { MOST_RED_LIFT, underWater } from '#core/water.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { printKelvin, THIN } from '#ui/format.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Toggle } from '#ui/parts/Toggle.tsx';
+import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
+import { useEditSetup } from './useSetup.ts';
+
+const Water = () => {
+  const { selection, numbers } = useBench();
+  const editSetup = useEditSetup();
+  const { water } = selection.setup;
+  if (!water) return null;
+  const found = underWater(water.depth, water.distance, numbers.floorStops);
+  const set = (part: Partial<typeof water>) => editSetup('Water', { water: { ...water, ...part } });
+  return (
+    <Panel title="Under water" note={`${found.path} m of water from surface to lens`}>
+      <div className="anchor-form">
+        {(['depth', 'distance'] as const).map((id) => (
+          <div className="anchor-half" key={id}>
+            <label htmlFor={`water-${id}`}>{id === 'depth' ? 'Depth, m' : 'Distance, m'}</label>
+            <input
+              id={`water-${id}`}
+              className="form-control num"
+              type="number"
+              min={0}
+              max={id === 'depth' ? 200 : 50}
+              step={1}
+              value={water[id]}
+              onChange={(event) => {
+                const value = Number(event.target.value);
+                if (value >= 0 && value <= (id === 'depth' ? 200 : 50)) set({ [id]: value });
+              }}
+            />
+          </div>
+        ))}
+      </div>
+      <table className="figures words mt-2">
+        <thead>
+          <tr>
+            <th scope="col">Channel</th>
+            <th scope="col">Light left</th>
+            <th scope="col">Stops lost</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(['red', 'green', 'blue'] as const).map((id) => (
+            <tr key={id}>
+              <th scope="row">{id}</th>
+              <td className="num">{(100 * 2 ** -found.lost[id]).toFixed(found.lost[id] > 3 ? 1 : 0)} %</td>
+              <td className="num">{found.lost[id].toFixed(1)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2">
+        Red stands <strong className="num">{found.redUnderGreen.toFixed(1)}</strong> stops under green
+        {found.redGone
+          ? ': under the floor. Do not raise it in post; bring a lamp close or balance by blue and green.'
+          : found.redUnderGreen > MOST_RED_LIFT
+            ? `: more than the ${MOST_RED_LIFT} a grade should lift. Balance at depth, or bring a lamp.`
+            : ': a balance at depth or a filter brings it back.'}{' '}
+        On this camera it is gone from <span className="num">{found.redGoneAt.toFixed(0)}</span>
+        {THIN}m down.
+      </p>
+      <p className="quiet mb-0">
+        Absorption of pure water, Pope and Fry 1997; green coastal water takes more, blue too.{' '}
+        {CAUTIONS.diving} {CAUTION_CLOSE}
+      </p>
+    </Panel>
+  );
+};
+
+/** Sources of the set-up on the mired scale, what each school dials, and the gels that close the split. */
+export const BalancePanel = () => {
+  const { selection, records, editPlan } = useBench();
+  const editSetup = useEditSetup();
+  const { camera, setup, plan } = selection;
+  const sources = setup.lightIds.flatMap((id) => records.lights.get(id) ?? []);
+  const answers = balanceAnswers({
+    sources,
+    kelvinStep: camera.kelvinStep,
+    kelvinRange: camera.kelvinRange,
+    leanMired: camera.lean?.mired ?? 0,
+    outside: setup.brief.outside,
+    changing: setup.brief.changing,
+    agreed: undefined,
+  });
+  const closing = closingGels(sources, [...records.gels.values()]);
+  const flip = (id: string, name: string) =>
+    editSetup(`${name} ${setup.lightIds.includes(id) ? 'off' : 'on'}`, {
+      lightIds: setup.lightIds.includes(id)
+        ? setup.lightIds.filter((one) => one !== id)
+        : [...setup.lightIds, id],
+    });
+  return (
+    <div className="plan-columns">
+      <div className="kit-side">
+        <Panel title="Lights that play here" note="the first one is on the skin">
+          <div className="choices">
+            {[...records.lights.values()].map(({ id, name, kelvin }) => (
+              <Toggle
+                key={id}
+                on={setup.lightIds.includes(id)}
+                name={`${setup.lightIds[0] === id ? '1  ' : ''}${name} ${printKelvin(kelvin)}`}
+                onFlip={() => flip(id, name)}
+              />
+            ))}
+          </div>
+          {sources.length === 0 && (
+            <p className="quiet mb-0">Pick the light on the skin first, then what else is in frame.</p>
+          )}
+          {sources.length > 0 && (
+            <table className="figures words">
+              <thead>
+                <tr>
+                  <th scope="col">Light</th>
+                  <th scope="col">K</th>
+                  <th scope="col">Mired</th>
+                  <th scope="col">From the first</th>
+                  <th scope="col">Cast at {printKelvin(plan.kelvin)}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {sources.map((source) => (
+                  <tr key={source.id}>
+                    <th scope="row">{source.name}</th>
+                    <td className="num">{source.kelvin}</td>
+                    <td className="num">{(1e6 / source.kelvin).toFixed(0)}</td>
+                    <td className="num">
+                      {printStopsDecimal(miredShift(source.kelvin, sources[0].kelvin), 0)}
+                    </td>
+                    <td className="num">
+                      {printStopsDecimal(
+                        miredShift(source.kelvin, plan.kelvin) + (camera.lean?.mired ?? 0),
+                        0,
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {closing.map(({ source, gel, before, after }) => (
+            <p key={source.id} className="mt-2 mb-0">
+              {gel.name} on {source.name}: the split of{' '}
+              <span className="num">{printStopsDecimal(before, 0)}</span> mired closes to{' '}
+              <span className="num">{printStopsDecimal(after, 0)}</span>
+              {Math.abs(after) <= SEEN_MIRED ? ', hardly seen' : ''}; it costs {gel.lossStops} stop.
+            </p>
+          ))}
+          {setup.brief.changing && (
+            <p className="text-warn mt-2 mb-0">
+              The light changes: balance again when it does, between shots, never within one.
+            </p>
+          )}
+        </Panel>
+        <Water />
+      </div>
+      <Panel
+        title="What to dial, school by school"
+        note={camera.lean ? `${camera.name}’s lean taken off` : `${camera.name}’s lean is not measured`}
+      >
+        {answers.map(({ id, dial, cast }) => (
+          <div key={id} className={`balance${dial === undefined ? ' dim' : ''}`}>
+            <button
+              type="button"
+              className="row-pick"
+              disabled={dial === undefined}
+              aria-pressed={dial === plan.kelvin}
+              onClick={() => dial !== undefined && editPlan(`White balance ${dial} K`, { kelvin: dial })}
+            >
+              <strong>{BALANCE_SCHOOLS[id].name}</strong>{' '}
+              <span className="num">{dial === undefined ? 'does not fit here' : printKelvin(dial)}</span>
+            </button>
+            <p className="quiet mb-0">
+              {BALANCE_SCHOOLS[id].says}{' '}
+              {cast.map(({ source, mired }) => `${source.name} ${printCast(mired)}`).join('; ')}
+              {cast.length > 0 && '.'}
+            </p>
+          </div>
+        ))}
+      </Panel>
+    </div>
+  );
+};

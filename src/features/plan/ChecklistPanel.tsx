@@ -1,0 +1,55 @@
+'use client';
+
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { CHECKLIST, CHECKLIST_IDS } from './checklist.ts';
+import { useEditSetup } from './useSetup.ts';
+
+/** What is set on the camera, in the order of its menus; ticked off on set, kept for each camera. */
+export const ChecklistPanel = () => {
+  const { selection, numbers } = useBench();
+  const editSetup = useEditSetup();
+  const { camera, setup } = selection;
+  const done = setup.ticked[camera.id] ?? [];
+  const tick = (id: string) =>
+    editSetup(CHECKLIST[id as keyof typeof CHECKLIST].name, {
+      ticked: {
+        ...setup.ticked,
+        [camera.id]: done.includes(id) ? done.filter((one) => one !== id) : [...done, id],
+      },
+    });
+  const clear = () => editSetup('Checklist cleared', { ticked: { ...setup.ticked, [camera.id]: [] } });
+  return (
+    <Panel
+      title={`${camera.name}, in the order it is set`}
+      note={`${done.length} of ${CHECKLIST_IDS.length}`}
+      tools={
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          disabled={done.length === 0}
+          onClick={clear}
+        >
+          Start over
+        </button>
+      }
+    >
+      <ul className="checklist">
+        {CHECKLIST_IDS.map((id) => (
+          <li key={id}>
+            <label>
+              <input
+                type="checkbox"
+                className="form-check-input"
+                checked={done.includes(id)}
+                onChange={() => tick(id)}
+              />
+              <strong>{CHECKLIST[id].name}</strong>
+              <span className="num">{CHECKLIST[id].set({ selection, numbers })}</span>
+            </label>
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+};

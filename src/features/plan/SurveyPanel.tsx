@@ -1,0 +1,240 @@
+'use client';
+
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import {
+  luxOfGrey,
+  SPOT_ROLES,
+  SPOT_UNIT_IDS,
+  SPOT_UNITS,
+  type Spot,
+  type SpotRole,
+  type SpotUnit,
+  type Survey,
+} from '#core/exposure/survey.ts';
+import type { Result } from '#core/result.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { printLight, THIN } from '#ui/format.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { landsAt, newSpot, settingsOf, spotsOfFrame } from './planModel.ts';
+import { useEditSetup } from './useSetup.ts';
+
+const ROLE_IDS = Object.keys(SPOT_ROLES) as SpotRole[];
+const plain = (text: string) => Number(text.trim().replace(',', '.').replace('\u2212', '-'));
+
+/** Who or what a spot is: a role, or a face by name. */
+const roleValue = ({ role, subjectId }: Spot) => (role === 'skin' && subjectId ? `skin ${subjectId}` : role);
+
+const SpotRow = ({
+  spot,
+  stops,
+  onChange,
+  onRemove,
+}: {
+  spot: Spot;
+  stops?: number;
+  onChange: (spot: Spot) => void;
+  onRemove: () => void;
+}) => {
+  const { selection } = useBench();
+  const { plan, subjects, setup } = selection;
+  const [value, setValue] = useState<string>();
+  const [name, setName] = useState<string>();
+  const unit = SPOT_UNITS[spot.unit];
+  const keepValue = () => {
+    if (value === undefined) return;
+    const typed = plain(value);
+    if (value.trim() !== '' && typed !== spot.value) onChange({ ...spot, value: typed });
+    setValue(undefined);
+  };
+  const keepName = () => {
+    if (name !== undefined && name.trim() !== '' && name !== spot.name)
+      onChange({ ...spot, name: name.trim() });
+    setName(undefined);
+  };
+  const setRole = (text: string) => {
+    const [role, subjectId] = text.split(' ') as [SpotRole, string | undefined];
+    onChange({ ...spot, role, subjectId });
+  };
+  const setUnit = (next: SpotUnit) =>
+    onChange({ ...spot, unit: next, at: SPOT_UNITS[next].settings ? settingsOf(plan, setup) : undefined });
+  const wrong = value !== undefined && !Number.isFinite(plain(value));
+  const enter = (event: { key: string; currentTarget: HTMLInputElement }) => {
+    if (event.key === 'Enter') event.currentTarget.blur();
+  };
+  return (
+    <li className="spot">
+      <input
+        className="form-control"
+        aria-label="Name of the spot"
+        maxLength={80}
+        value={name ?? spot.name}
+        onChange={(event) => setName(event.target.value)}
+        onBlur={keepName}
+        onKeyDown={enter}
+      />
+      <select
+        className="form-select"
+        aria-label={`What ${spot.name} is`}
+        value={roleValue(spot)}
+        onChange={(event) => setRole(event.target.value)}
+      >
+        {ROLE_IDS.filter((id) => id !== 'skin').map((id) => (
+          <option key={id} value={id}>
+            {SPOT_ROLES[id].name}
+          </option>
+        ))}
+        {subjects.map((subject) => (
+          <option key={subject.id} value={`skin ${subject.id}`}>
+            face of {subject.name}
+          </option>
+        ))}
+        {spot.role === 'skin' && !subjects.some(({ id }) => id === spot.subjectId) && (
+          <option value={roleValue(spot)}>a face</option>
+        )}
+      </select>
+      <input
+        className={`form-control num${wrong ? ' is-invalid' : ''}`}
+        aria-label={`Reading of ${spot.name}`}
+        inputMode="decimal"
+        value={value ?? String(spot.value)}
+        onChange={(event) => setValue(event.target.value)}
+        onBlur={keepValue}
+        onKeyDown={enter}
+      />
+      <select
+        className="form-select"
+        aria-label={`Unit of ${spot.name}`}
+        title={unit.name}
+        value={spot.unit}
+        onChange={(event) => setUnit(event.target.value as SpotUnit)}
+      >
+        {SPOT_UNIT_IDS.map((id) => (
+          <option key={id} value={id}>
+            {SPOT_UNITS[id].short}
+          </option>
+        ))}
+      </select>
+      <span className="num spot-stops" title="stops over the card">
+        {stops === undefined ? '–' : printStopsDecimal(stops)}
+      </span>
+      <button type="button" className="icon-button" aria-label={`Take ${spot.name} out`} onClick={onRemove}>
+        <Trash2 size={15} aria-hidden />
+      </button>
+      {spot.at && unit.settings && (
+        <p className="quiet spot-at">
+          read at ISO {spot.at.iso}, {spot.unit === 'meter' ? `f/${spot.at.iris}, ` : ''}1/
+          {(1 / spot.at.seconds).toFixed(0)}
+          {THIN}s{spot.at.ndStops > 0 ? `, ND ${printStops(spot.at.ndStops).replace('+', '')} stops` : ''}
+        </p>
+      )}
+    </li>
+  );
+};
+
+const Lands = ({ survey }: { survey: Survey }) => {
+  const { selection, numbers } = useBench();
+  if (survey.grey === undefined)
+    return (
+      <p className="quiet mb-0">
+        All read in stops: the range is known, the settings are not. Read one spot in light.
+      </p>
+    );
+  const lands = landsAt(selection, numbers, survey.grey);
+  const off = lands - selection.plan.placement;
+  return (
+    <p className="mb-0">
+      Card <span className="num">{printLight(survey.grey)}</span> cd/m² (
+      <span className="num">{printLight(luxOfGrey(survey.grey))}</span> lx): the card’s settings put it at{' '}
+      <strong className="num">{printStopsDecimal(lands)}</strong>
+      {Math.abs(off) <= 1 / 6 ? (
+        ', as planned.'
+      ) : (
+        <span className="text-warn">, planned {printStops(selection.plan.placement)}.</span>
+      )}
+    </p>
+  );
+};
+
+/** The light on the set, spot by spot, on one scale. */
+export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
+  const { selection, numbers, bench } = useBench();
+  const editSetup = useEditSetup();
+  const { spots } = selection.setup;
+  const measured = bench.measurement;
+  const change = (label: string, next: readonly Spot[]) => editSetup(label, { spots: [...next] });
+  const fromFrame = () => {
+    if (!measured) return;
+    const found = spotsOfFrame(selection, numbers, measured);
+    const ids = new Set(found.map(({ id }) => id));
+    change('Spots from the frame', [...found, ...spots.filter(({ id }) => !ids.has(id))]);
+  };
+  return (
+    <Panel
+      title="Light on the set"
+      tools={
+        <>
+          {measured && measured.patches.length > 0 && (
+            <button type="button" className="btn btn-sm btn-outline-secondary" onClick={fromFrame}>
+              From the frame
+            </button>
+          )}
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => change('New spot', [...spots, newSpot(crypto.randomUUID(), selection)])}
+          >
+            <Plus size={15} aria-hidden /> Add a spot
+          </button>
+        </>
+      }
+    >
+      {spots.length === 0 && (
+        <p className="quiet">
+          Read a grey card first, then what must hold: the brightest and the darkest thing.
+        </p>
+      )}
+      <ul className="spots">
+        {spots.map((spot) => (
+          <SpotRow
+            key={spot.id}
+            spot={spot}
+            stops={survey.ok ? survey.value.spots.find((one) => one.spot.id === spot.id)?.stops : undefined}
+            onChange={(next) =>
+              change(
+                `Spot ${next.name}`,
+                spots.map((one) => (one.id === spot.id ? next : one)),
+              )
+            }
+            onRemove={() =>
+              change(
+                `${spot.name} out`,
+                spots.filter((one) => one.id !== spot.id),
+              )
+            }
+          />
+        ))}
+      </ul>
+      {survey.ok ? (
+        <>
+          <Lands survey={survey.value} />
+          {survey.value.warnings.map((warning) => (
+            <p key={warning} className="text-warn mb-0">
+              {warning}
+            </p>
+          ))}
+        </>
+      ) : (
+        spots.length > 0 && (
+          <p className="field-error mb-0" role="alert">
+            {survey.reason}
+          </p>
+        )
+      )}
+      <p className="quiet small-print">
+        Spot readings by ISO 2720 with K = 12.5; lux on a matt surface of 18 %.
+      </p>
+    </Panel>
+  );
+};

@@ -1,0 +1,64 @@
+import { printFNumber } from '#core/exposure/aperture.ts';
+import { printShutter } from '#core/exposure/shutter.ts';
+import { printZebra } from '#core/exposure/zebra.ts';
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { printStops } from '#core/units.ts';
+import type { Selection } from '#store/selection.ts';
+import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
+import { recordingAt } from './adviceModel.ts';
+
+export type ChecklistInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
+
+type Item = { readonly name: string; readonly set: (input: ChecklistInput) => string };
+
+/** An auto-ISO ceiling before run-and-gun work: two stops over base. Common practice. */
+const CEILING = 4;
+
+/** The order people set a camera in, with this camera's values. A further step is a row. */
+export const CHECKLIST = {
+  file: {
+    name: 'File',
+    set: ({ selection: { camera, setup } }) => {
+      const recording = recordingAt(camera, setup.fps);
+      return `${setup.fps} fps, ${camera.coding.bitDepth}-bit ${camera.chroma} ${camera.coding.range}${recording ? `, ${recording.codec} ${recording.mbps} Mb/s` : ''}`;
+    },
+  },
+  profile: { name: 'Profile', set: ({ selection }) => selection.profile.name },
+  assist: {
+    name: 'View assist',
+    set: ({ numbers, selection }) =>
+      `on, ${printPull(numbers.pullStops)}${selection.camera.zebra.reads === 'lut' ? '; the zebra follows it' : ''}`,
+  },
+  iso: {
+    name: 'ISO and its ceiling',
+    set: ({ selection: { plan }, numbers }) =>
+      `${plan.iso}, auto off; if auto must be, ceiling ${numbers.iso.base * CEILING}`,
+  },
+  shutter: {
+    name: 'Shutter',
+    set: ({ selection: { plan, setup }, numbers }) =>
+      `${printShutter(plan.shutter)} at ${setup.fps} fps, 1/${(1 / numbers.seconds).toFixed(0)} s`,
+  },
+  zebra: {
+    name: 'Zebra',
+    set: ({ numbers, selection: { camera } }) =>
+      `card ${printZebra(numbers.card)}, warning ${printZebra(numbers.warning)}${camera.zebra.slots === 1 ? ', one after the other' : ''}`,
+  },
+  balance: {
+    name: 'White balance',
+    set: ({ selection: { plan } }) => `${printKelvin(plan.kelvin)}${printTint(plan.tint)}, auto off`,
+  },
+  exposure: {
+    name: 'Exposure',
+    set: ({ selection: { plan } }) =>
+      `${printFNumber(plan.iris)}, ND ${printNd(plan.ndStops)}, card at ${printStops(plan.placement)}`,
+  },
+  detail: {
+    name: 'Detail and noise reduction',
+    set: () => 'at their lowest; saturation and contrast left alone',
+  },
+  guides: { name: 'Frame guides', set: () => 'on, for the picture that is delivered' },
+} as const satisfies Record<string, Item>;
+
+export type ChecklistId = keyof typeof CHECKLIST;
+export const CHECKLIST_IDS = Object.keys(CHECKLIST) as ChecklistId[];

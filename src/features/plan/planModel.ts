@@ -1,0 +1,215 @@
+import { exactFNumber } from '#core/exposure/aperture.ts';
+import { luminanceFor } from '#core/exposure/meter.ts';
+import {
+  recommend,
+  schoolAnswers,
+  type Recommendation,
+  type SchoolAnswer,
+  type SchoolInput,
+} from '#core/exposure/schools.ts';
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
+import {
+  flickerSafe,
+  ndStacks,
+  recordedStops,
+  solveExposure,
+  type ExposureAnswer,
+  type Knobs,
+} from '#core/exposure/solver.ts';
+import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
+import type { Result } from '#core/result.ts';
+import type { FrameMeasurement } from '#core/verdict/index.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
+import { sensorFromFloor, type SensorModel } from '#core/sensor/noise.ts';
+import type { NdSetRecord } from '#store/records/bag.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
+import type { SetupRecord } from '#store/records/setup.ts';
+import type { Selection } from '#store/selection.ts';
+
+export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
+  surveyOf(setup.spots, subjects);
+
+/** The sensor as measured, or as its usable floor tells. */
+export const sensorOf = ({ noise, floorStops }: CameraRecord): SensorModel =>
+  noise ?? sensorFromFloor(floorStops);
+
+export const schoolInputOf = (
+  { camera, subjects, setup }: Selection,
+  numbers: SetCardNumbers,
+  survey: Survey,
+): SchoolInput => ({
+  survey,
+  profile: numbers.profile,
+  clipStops: numbers.clipStops,
+  floorStops: numbers.floorStops,
+  bitDepth: camera.coding.bitDepth,
+  sensor: sensorOf(camera),
+  subjects,
+  backOff: setup.backOff,
+  meterBias: camera.meter.bias,
+});
+
+/** Speed the sensor exposes at: with an exposure index its base, whatever the dial says. */
+const speedOf = (camera: CameraRecord, numbers: SetCardNumbers, iso: number) =>
+  camera.sensitivity === 'ei' ? numbers.iso.base : iso;
+
+/** Where a card of this luminance lands with the plan as it stands, stops over grey. */
+export const landsAt = ({ camera, plan, setup }: Selection, numbers: SetCardNumbers, grey: number): number =>
+  recordedStops(
+    grey,
+    {
+      iris: plan.iris,
+      shutter: plan.shutter,
+      iso: speedOf(camera, numbers, plan.iso),
+      nd: { stops: plan.ndStops, names: [], setIds: [] },
+    },
+    setup.fps,
+  );
+
+const shuttersOf = (camera: CameraRecord): Shutter[] =>
+  camera.shutters.map((v) =>
+    camera.shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
+  );
+
+/** Shutters that may be used when they are not locked: flicker-safe, not slower than the frame, slowest first. */
+const freeShutters = (camera: CameraRecord, setup: SetupRecord): readonly Shutter[] => {
+  const possible = shuttersOf(camera).filter(
+    (shutter) => shutterSeconds(shutter, setup.fps) <= 1 / setup.fps + 1e-9,
+  );
+  return flickerSafe(possible.length > 0 ? possible : shuttersOf(camera), setup.fps, setup.brief.mains);
+};
+
+const IRIS_REACH = 3;
+
+/** What may move, from the locks of the set-up and the lists of the camera. */
+export const knobsOf = (
+  { camera, setup, plan }: Selection,
+  numbers: SetCardNumbers,
+  sets: readonly NdSetRecord[],
+): Knobs => {
+  const { locks } = setup;
+  const irises =
+    camera.fixedIris !== undefined
+      ? [camera.fixedIris]
+      : camera.irises.length > 0
+        ? camera.irises
+        : [plan.iris];
+  const near = (f: number) =>
+    Math.abs(2 * Math.log2(exactFNumber(f) / exactFNumber(plan.iris))) <= IRIS_REACH;
+  const isos =
+    camera.sensitivity === 'ei'
+      ? [numbers.iso.base]
+      : camera.isos.filter((iso) => iso >= (camera.extendedUnder ?? 0));
+  return {
+    irises: locks.iris ? [plan.iris] : irises.filter(near),
+    shutters: locks.shutter ? [plan.shutter] : freeShutters(camera, setup),
+    isos: locks.iso ? [speedOf(camera, numbers, plan.iso)] : isos,
+    nd: ndStacks(sets),
+    lightMoves: !locks.light,
+  };
+};
+
+/** Settings that put the surveyed card at a placement; undefined where nothing absolute was read. */
+export const solvedAt = (
+  selection: Selection,
+  numbers: SetCardNumbers,
+  survey: Survey,
+  sets: readonly NdSetRecord[],
+  placement: number,
+): ExposureAnswer | undefined => {
+  if (survey.grey === undefined) return undefined;
+  const { camera, plan, setup } = selection;
+  return solveExposure(
+    survey.grey,
+    placement,
+    knobsOf(selection, numbers, sets),
+    { iris: plan.iris, baseIsos: camera.baseIsos },
+    setup.fps,
+  );
+};
+
+/** The answer as fields of the plan. */
+export const planFields = (
+  { camera }: Selection,
+  placement: number,
+  answer: ExposureAnswer | undefined,
+): Partial<PlanRecord> =>
+  answer === undefined
+    ? { placement }
+    : {
+        placement,
+        iris: answer.iris,
+        shutter: answer.shutter,
+        ndStops: answer.nd.stops,
+        ndSetId: answer.nd.setIds.length === 1 ? answer.nd.setIds[0] : undefined,
+        ...(camera.sensitivity === 'ei' ? {} : { iso: answer.iso }),
+      };
+
+export type SchoolRow = SchoolAnswer & { readonly answer?: ExposureAnswer };
+export type Schools = { readonly rows: readonly SchoolRow[]; readonly best: Recommendation };
+
+/** Every school on this scene with this camera, each with the settings that give it. */
+export const schoolsOf = (
+  selection: Selection,
+  numbers: SetCardNumbers,
+  survey: Survey,
+  sets: readonly NdSetRecord[],
+): Schools => {
+  const input = schoolInputOf(selection, numbers, survey);
+  const answers = schoolAnswers(input);
+  return {
+    rows: answers.map((row) => ({
+      ...row,
+      answer:
+        row.placement === undefined ? undefined : solvedAt(selection, numbers, survey, sets, row.placement),
+    })),
+    best: recommend(input, answers),
+  };
+};
+
+/** A new spot of a role, in the unit last used, with the settings at hand for units that need them. */
+export const newSpot = (id: string, { setup, plan }: Selection): Spot => ({
+  id,
+  name: `Spot ${setup.spots.length + 1}`,
+  role: setup.spots.some(({ role }) => role === 'card') ? 'keep' : 'card',
+  unit: setup.spots.at(-1)?.unit ?? 'luminance',
+  value: 40,
+  at: settingsOf(plan, setup),
+});
+
+/** Settings a reading by the camera is taken at: the plan's as they stand. */
+export const settingsOf = (plan: PlanRecord, setup: SetupRecord): NonNullable<Spot['at']> => ({
+  iso: plan.iso,
+  iris: plan.iris,
+  seconds: shutterSeconds(plan.shutter, setup.fps),
+  ndStops: plan.ndStops,
+});
+
+/** Patches marked on the frame in Judge as spots: their recorded stops at the plan's settings are luminance. */
+export const spotsOfFrame = (
+  selection: Selection,
+  numbers: SetCardNumbers,
+  measured: FrameMeasurement,
+): Spot[] => {
+  const { plan, subjects, camera } = selection;
+  const settings = {
+    fNumber: exactFNumber(plan.iris),
+    seconds: numbers.seconds,
+    iso: speedOf(camera, numbers, plan.iso),
+    ndStops: plan.ndStops,
+  };
+  return measured.patches.map(({ patch, luma }) => {
+    const stops = numbers.profile.stopsAt(codeToSignal(luma, measured.coding));
+    const who = subjects.find(({ id }) => id === patch.subjectId);
+    return {
+      id: `frame-${patch.id}`,
+      name: patch.kind === 'card' ? 'Card in the frame' : `${who?.name ?? 'Face'} in the frame`,
+      role: patch.kind,
+      unit: 'luminance',
+      value: Number(luminanceFor(settings, stops).toPrecision(4)),
+      ...(patch.subjectId === undefined ? {} : { subjectId: patch.subjectId }),
+    };
+  });
+};
