@@ -85,7 +85,9 @@ test('profile advice: nobody grades, the standard picture leads; a muted rule is
   await expect(first).toContainText('Nobody will grade: this picture is finished as it is.');
   await page.getByRole('button', { name: 'Will it be graded' }).click();
   await expect(page.locator('.advice').filter({ hasText: 'Nobody will grade' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Take standard' }).click();
+  const standard = page.locator('.advice').filter({ hasText: 'standard' });
+  await standard.locator('summary').click();
+  await standard.getByRole('button', { name: 'Take standard' }).click();
   await expect(cell(page, 'profile')).toHaveText('standard');
 });
 
@@ -98,4 +100,40 @@ test('white balance by school, and what water leaves', async ({ page }) => {
   await expect(page.getByText(/Red stands .* stops under green: under the floor/)).toBeVisible();
   await page.getByLabel('Depth, m').fill('1');
   await expect(page.getByText(/Red stands .* stops under green: a balance at depth/)).toBeVisible();
+});
+
+test('the day: sun of a typed place, set-ups reordered, every camera’s cards on a page and as PDF', async ({
+  page,
+}) => {
+  await visit(page, plan('furnace-mouth', '&camera=a-cam&part=day'));
+  await expect(page.getByText(/sunrise/)).toBeVisible();
+  await page.getByLabel('Latitude, north +').fill('80');
+  await page.getByLabel('Day', { exact: true }).fill('2026-06-21');
+  await expect(page.getByText('The sun does not set on this day')).toBeVisible();
+  await page.getByLabel('Latitude, north +').fill('95');
+  await expect(page.getByText('Latitude, north +: type -90 to 90; 80 stays.')).toBeVisible();
+
+  const rows = page.locator('.order-row .row-pick');
+  await expect(rows.first()).toContainText('Furnace mouth');
+  await page.getByRole('button', { name: 'Move Furnace mouth' }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(250);
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(250);
+  await page.keyboard.press('Space');
+  await expect(rows.first()).toContainText('Bench interview');
+  await page.reload();
+  await expect(rows.first()).toContainText('Bench interview');
+  await page.keyboard.press('Control+z');
+
+  await page.getByRole('radio', { name: 'Pocket cards' }).check();
+  await expect(page.locator('.day-card')).toHaveCount(4);
+  await expect(page.locator('.day-card h3').first()).toHaveText(/1 Bench interview/);
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('a-cam-salt-and-fire.pdf');
 });

@@ -10,7 +10,13 @@ import type { SubjectRecord } from './records/subject.ts';
 // Salt and Fire: three days at a glassworks on a cold island. All of it invented.
 
 const shoots: ShootRecord[] = [
-  { id: SHOOT, name: 'Salt and Fire', place: 'A glassworks on a cold island, three days', order: 1 },
+  {
+    id: SHOOT,
+    name: 'Salt and Fire',
+    place: 'A glassworks on a cold island, three days',
+    order: 1,
+    sun: { latitude: 61.2, longitude: 4.8, date: '2026-02-03', clock: 1 },
+  },
 ];
 
 /** The archetypes as records of the kit; ids are the table's. */

@@ -1,7 +1,7 @@
 'use client';
 
 /** Hands a file to the browser. */
-export const download = (name: string, content: string, type: string): void => {
+export const download = (name: string, content: string | Uint8Array<ArrayBuffer>, type: string): void => {
   const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = url;

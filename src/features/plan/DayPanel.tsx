@@ -13,6 +13,8 @@ import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { recordingAt } from './adviceModel.ts';
 import { Briefing } from './Briefing.tsx';
+import { OrderPanel } from './OrderPanel.tsx';
+import { SunPanel } from './SunPanel.tsx';
 
 const CARD_GB = 256;
 const COPIES = 2;
@@ -58,53 +60,57 @@ export const DayPanel = () => {
   );
   return (
     <div className="plan-columns">
-      <Panel
-        title="Media and grading"
-        note={`${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} copies; ${hours(grading)} to grade`}
-      >
-        <div className="table-scroll">
-          <table className="figures words">
-            <thead>
-              <tr>
-                <th scope="col">Set-up</th>
-                <th scope="col">Min</th>
-                <th scope="col">GB</th>
-                <th scope="col">Cards</th>
-                <th scope="col">Clips</th>
-                <th scope="col">Grading</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(({ setup: one, gb, grading: minutes, unknown }) => (
-                <tr key={one.id} className={one.id === setup.id ? 'taken' : undefined}>
-                  <th scope="row">{one.name}</th>
-                  <td className="num">{one.brief.minutes}</td>
-                  <td
-                    className="num"
-                    title={unknown.length > 0 ? `bit rate unknown: ${unknown.join(', ')}` : undefined}
-                  >
-                    {gb.toFixed(0)}
-                    {unknown.length > 0 && ' +?'}
-                  </td>
-                  <td className="num">{Math.ceil(gb / (CARD_GB * 0.9))}</td>
-                  <td className="num">{one.brief.clips}</td>
-                  <td className="num">{one.brief.graded ? hours(minutes) : 'none'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-        {recording && (
-          <p className="quiet mt-2 mb-0">
-            Cards of {CARD_GB} GB. {camera.name} at {setup.fps} fps: {recording.mbps} Mb/s,{' '}
-            {megabitsPerFrame(recording.mbps, setup.fps).toFixed(1)} Mb a frame; a {CARD_GB} GB card takes{' '}
-            {cardMinutes(recording.mbps, CARD_GB).toFixed(0)} min with a tenth free. Grading: one clip in
-            full, sisters copied at a fifth, half as much again for each further camera; minutes a clip by
-            profile are our own.
-          </p>
-        )}
-      </Panel>
       <div className="kit-side">
+        <SunPanel />
+        <Panel
+          title="Media and grading"
+          note={`${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} copies; ${hours(grading)} to grade`}
+        >
+          <div className="table-scroll">
+            <table className="figures words">
+              <thead>
+                <tr>
+                  <th scope="col">Set-up</th>
+                  <th scope="col">Min</th>
+                  <th scope="col">GB</th>
+                  <th scope="col">Cards</th>
+                  <th scope="col">Clips</th>
+                  <th scope="col">Grading</th>
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map(({ setup: one, gb, grading: minutes, unknown }) => (
+                  <tr key={one.id} className={one.id === setup.id ? 'taken' : undefined}>
+                    <th scope="row">{one.name}</th>
+                    <td className="num">{one.brief.minutes}</td>
+                    <td
+                      className="num"
+                      title={unknown.length > 0 ? `bit rate unknown: ${unknown.join(', ')}` : undefined}
+                    >
+                      {gb.toFixed(0)}
+                      {unknown.length > 0 && ' +?'}
+                    </td>
+                    <td className="num">{Math.ceil(gb / (CARD_GB * 0.9))}</td>
+                    <td className="num">{one.brief.clips}</td>
+                    <td className="num">{one.brief.graded ? hours(minutes) : 'none'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          {recording && (
+            <p className="quiet mt-2 mb-0">
+              Cards of {CARD_GB} GB. {camera.name} at {setup.fps} fps: {recording.mbps} Mb/s,{' '}
+              {megabitsPerFrame(recording.mbps, setup.fps).toFixed(1)} Mb a frame; a {CARD_GB} GB card takes{' '}
+              {cardMinutes(recording.mbps, CARD_GB).toFixed(0)} min with a tenth free. Grading: one clip in
+              full, sisters copied at a fifth, half as much again for each further camera; minutes a clip by
+              profile are our own.
+            </p>
+          )}
+        </Panel>
+      </div>
+      <div className="kit-side">
+        <OrderPanel />
         <Briefing />
         <Panel title="180 degrees" note={`on ${camera.name}’s own list`}>
           <table className="figures">

@@ -20,6 +20,7 @@ import type { Result } from '#core/result.ts';
 import { AdvicePanel } from './AdvicePanel.tsx';
 import { BalancePanel } from './BalancePanel.tsx';
 import { ChecklistPanel } from './ChecklistPanel.tsx';
+import { DayCardsView } from './DayCardsView.tsx';
 import { DayPanel } from './DayPanel.tsx';
 import { placementRows } from './placementRows.ts';
 import { schoolsOf, surveyOfSetup } from './planModel.ts';
@@ -210,8 +211,9 @@ const PARTS = {
     ),
   },
   balance: { name: 'White balance', View: BalancePanel },
-  day: { name: 'Media and time', View: DayPanel },
+  day: { name: 'Day and media', View: DayPanel },
   checklist: { name: 'Checklist', View: ChecklistPanel },
+  cards: { name: 'Pocket cards', View: DayCardsView },
 } as const satisfies Record<string, { name: string; View: ComponentType<{ survey: Result<Survey> }> }>;
 type PartId = keyof typeof PARTS;
 const PART_IDS = Object.keys(PARTS) as PartId[];

@@ -1,0 +1,64 @@
+'use client';
+
+import { Download, Printer } from 'lucide-react';
+import { useMemo } from 'react';
+import { SCALES } from '#core/signal/scale.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { download, slug } from '#ui/download.ts';
+import { dayCards } from './dayCards.ts';
+import { dayCardsPdf } from './dayCardsPdf.ts';
+
+/** The day of this camera on one sheet: printed, or as a PDF. */
+export const DayCardsView = () => {
+  const { selection, records } = useBench();
+  const { shoot, camera } = selection;
+  const cards = useMemo(() => dayCards(records, shoot.id, camera.id), [records, shoot.id, camera.id]);
+  const title = `${camera.name}, ${shoot.name}`;
+  const subtitle = `Zebra in ${SCALES[camera.zebra.scale].name}, on ${camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. ${camera.coding.bitDepth}-bit ${camera.coding.range}.`;
+  const savePdf = async () => {
+    const bytes = await dayCardsPdf(title, subtitle, cards);
+    download(`${slug(title)}.pdf`, new Uint8Array(bytes), 'application/pdf');
+  };
+  return (
+    <section className="panel sheet day-cards">
+      <header className="panel-head">
+        <h2>{title}</h2>
+        <span className="quiet">{subtitle}</span>
+        <div className="panel-tools">
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => window.print()}>
+            <Printer size={15} aria-hidden /> Print
+          </button>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void savePdf()}>
+            <Download size={15} aria-hidden /> PDF
+          </button>
+        </div>
+      </header>
+      <div className="day-grid">
+        {cards.map((card) => (
+          <article key={card.id} className="day-card">
+            <h3>
+              <span className="num">{card.place}</span> {card.name}
+            </h3>
+            <div className="pocket-zebras">
+              {card.zebras.map(([name, level]) => (
+                <p key={name}>
+                  <span>{name}</span>
+                  <strong>{level}</strong>
+                </p>
+              ))}
+            </div>
+            <dl>
+              {card.lines.map(([name, value]) => (
+                <div key={name}>
+                  <dt>{name}</dt>
+                  <dd>{value}</dd>
+                </div>
+              ))}
+            </dl>
+            {card.caution && <p className="day-caution">{card.caution}</p>}
+          </article>
+        ))}
+      </div>
+    </section>
+  );
+};

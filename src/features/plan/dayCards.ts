@@ -1,0 +1,59 @@
+import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
+import { printFNumber } from '#core/exposure/aperture.ts';
+import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { printShutter } from '#core/exposure/shutter.ts';
+import { printZebra } from '#core/exposure/zebra.ts';
+import { printStops } from '#core/units.ts';
+import type { BookRecords } from '#store/book.ts';
+import { resolveSelection, setupsOf } from '#store/selection.ts';
+import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
+
+/** One set-up of one camera, as it stands on paper. */
+export type DayCard = {
+  readonly id: string;
+  readonly place: number;
+  readonly name: string;
+  /** The levels, large. */
+  readonly zebras: readonly (readonly [string, string])[];
+  readonly lines: readonly (readonly [string, string])[];
+  readonly caution: string;
+};
+
+/** Most that stand on one page at arm's length: eight, two to a folded quarter. */
+export const CARDS_A_PAGE = 8;
+
+/** The day of one camera: every set-up it plays in, in order. */
+export const dayCards = (records: BookRecords, shootId: string, cameraId: string): DayCard[] =>
+  setupsOf(records, shootId).flatMap((setup, i): DayCard[] => {
+    if (!setup.cameraIds.includes(cameraId)) return [];
+    const selection = resolveSelection(records, { shoot: shootId, setup: setup.id, camera: cameraId });
+    if (!selection) return [];
+    const { plan, camera, profile, subjects } = selection;
+    const numbers = setCardNumbers(profile.data, camera, plan, subjects, setup.fps);
+    return [
+      {
+        id: setup.id,
+        place: i + 1,
+        name: setup.name,
+        zebras: [
+          ['Card', printZebra(numbers.card)],
+          ...numbers.skin.map(({ subject, zebra }) => [subject.name, printZebra(zebra)] as const),
+          ['Warning', printZebra(numbers.warning)],
+        ],
+        lines: [
+          ['Profile', profile.name],
+          ['ISO', String(plan.iso)],
+          ['White bal.', `${printKelvin(plan.kelvin)}${printTint(plan.tint)}`],
+          ['Shutter', printShutter(plan.shutter)],
+          ['Iris', printFNumber(plan.iris)],
+          ['ND', printNd(plan.ndStops)],
+          ['Placement', printStops(plan.placement)],
+          ['Monitor', printPull(numbers.pullStops)],
+        ],
+        caution:
+          setup.cautions.length === 0
+            ? ''
+            : `${setup.cautions.map((id) => CAUTIONS[id]).join(' ')} ${CAUTION_CLOSE}`,
+      },
+    ];
+  });
