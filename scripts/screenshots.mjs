@@ -37,6 +37,15 @@ const logTake = async (setup, camera, notes, circled) => {
 
 await visit(on('plan', 'furnace-mouth', 'a-cam'));
 await shoot('plan');
+for (const [name, setup, camera, part] of [
+  ['plan-profile', 'lantern-quay', 'a-cam', 'profile'],
+  ['plan-balance', 'slipway', 'small-cam', 'balance'],
+  ['plan-day', 'furnace-mouth', 'a-cam', 'day'],
+  ['plan-cards', 'furnace-mouth', 'a-cam', 'cards'],
+]) {
+  await visit(on('plan', setup, camera, `&part=${part}`));
+  await shoot(name);
+}
 await visit(on('judge', 'furnace-mouth', 'a-cam'), '[data-verdict="forecast"]');
 await shoot('judge');
 await visit(

@@ -32,6 +32,7 @@ const setup = (order: number, { spots: rows, brief, ...fields }: Fields): SetupR
   spots: spots(rows),
   brief: { ...PLAIN_BRIEF, ...brief },
   locks: PLAIN_LOCKS,
+  meterK: 12.5,
   backOff: 1 / 3,
   ticked: {},
   ...fields,

@@ -26,6 +26,7 @@ const emptySetup = (
   spots: [],
   brief: PLAIN_BRIEF,
   locks: PLAIN_LOCKS,
+  meterK: 12.5,
   backOff: 1 / 3,
   lightIds: [],
   ticked: {},

@@ -8,6 +8,7 @@ import type { ProfileData } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { download, slug } from '#ui/download.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -25,13 +26,13 @@ const Zebras = ({ data }: Shown) => {
   const { reads } = camera.zebra;
   return (
     <>
-      <div className="table-scroll">
+      <TableScroll label="Figures of the profile">
         <ZebraFigures
           tables={[{ name: PICTURES[reads], rows: sheet[reads] }]}
           subjects={subjects}
           taken={plan.placement}
         />
-      </div>
+      </TableScroll>
       <div className="figures-foot">
         <TrapLine data={data} />
         <p className="quiet">
@@ -48,7 +49,7 @@ const Readings = ({ data }: Shown) => {
   const rows = useMemo(() => readingRows(data, coding), [data, coding]);
   const inferred = rows.some(({ doubt }) => doubt !== undefined);
   return (
-    <div className="table-scroll">
+    <TableScroll label="Figures of the profile">
       <table className="figures">
         <thead>
           <tr>
@@ -78,7 +79,7 @@ const Readings = ({ data }: Shown) => {
           ))}
         </tbody>
       </table>
-    </div>
+    </TableScroll>
   );
 };
 

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
 import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
@@ -29,13 +30,13 @@ export const ZebraSheet = () => {
           </button>
         </div>
       </header>
-      <div className="table-scroll">
+      <TableScroll label="Zebra levels">
         <ZebraFigures
           tables={(['log', 'lut'] as const).map((id) => ({ name: PICTURES[id], rows: sheet[id] }))}
           subjects={subjects}
           taken={plan.placement}
         />
-      </div>
+      </TableScroll>
       <div className="figures-foot">
         <TrapLine data={data} />
         <p className="quiet">

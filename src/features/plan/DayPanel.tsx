@@ -10,6 +10,7 @@ import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
 import { planId } from '#store/records/plan.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { recordingAt } from './adviceModel.ts';
 import { Briefing } from './Briefing.tsx';
@@ -42,7 +43,10 @@ const costOf = (records: BookRecords, setup: Selection['setup']) => {
   return { gb, grading, unknown };
 };
 
-const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`;
+const hours = (minutes: number) => {
+  const whole = Math.round(minutes);
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60}`;
+};
 
 /** Media, time and shutter for the shoot: sums a client can be told. */
 export const DayPanel = () => {
@@ -66,7 +70,7 @@ export const DayPanel = () => {
           title="Media and grading"
           note={`${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} copies; ${hours(grading)} to grade`}
         >
-          <div className="table-scroll">
+          <TableScroll label="Media and grading">
             <table className="figures words">
               <thead>
                 <tr>
@@ -97,7 +101,7 @@ export const DayPanel = () => {
                 ))}
               </tbody>
             </table>
-          </div>
+          </TableScroll>
           {recording && (
             <p className="quiet mt-2 mb-0">
               Cards of {CARD_GB} GB. {camera.name} at {setup.fps} fps: {recording.mbps} Mb/s,{' '}

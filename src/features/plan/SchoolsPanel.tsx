@@ -6,11 +6,13 @@ import { printShutter } from '#core/exposure/shutter.ts';
 import type { ExposureAnswer } from '#core/exposure/solver.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { printPull } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { planFields, type SchoolRow, type Schools } from './planModel.ts';
 import { placementRow } from './placementRows.ts';
+import { useEditSetup } from './useSetup.ts';
 
 const settingsWords = (answer: ExposureAnswer) =>
   [
@@ -81,10 +83,38 @@ const SchoolLine = ({ row, recommended }: { row: SchoolRow; recommended: boolean
   );
 };
 
+/** Under clip, for as bright as it holds: the trade backs off a third to two thirds, the careful up to one stop. */
+const BACK_OFFS = [0, 1 / 3, 1 / 2, 2 / 3, 1] as const;
+
+const BackOff = () => {
+  const { selection } = useBench();
+  const editSetup = useEditSetup();
+  const { backOff } = selection.setup;
+  const nearest = BACK_OFFS.reduce((best, one) =>
+    Math.abs(one - backOff) < Math.abs(best - backOff) ? one : best,
+  );
+  return (
+    <label className="back-off">
+      <span className="quiet">backs off</span>
+      <select
+        className="form-select form-select-sm"
+        value={BACK_OFFS.indexOf(nearest)}
+        onChange={(event) => editSetup('Back-off', { backOff: BACK_OFFS[Number(event.target.value)] })}
+      >
+        {BACK_OFFS.map((stops, i) => (
+          <option key={stops} value={i}>
+            {stops === 1 / 2 ? '1/2' : printStops(stops).replace('+', '')} stop
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+};
+
 /** Every school of placement on this scene, with what each costs; taking one fills the card. */
 export const SchoolsPanel = ({ schools }: { schools: Schools }) => (
-  <Panel title="Placement, school by school" note={schools.best.why} className="schools">
-    <div className="table-scroll">
+  <Panel title="Placement, school by school" note={schools.best.why} className="schools" tools={<BackOff />}>
+    <TableScroll label="Placement, school by school">
       <table className="figures words">
         <thead>
           <tr>
@@ -105,7 +135,7 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => (
           ))}
         </tbody>
       </table>
-    </div>
+    </TableScroll>
     <p className="quiet figures-foot mb-0">
       Room: from the brightest kept tone to clip. Clean by: from the darkest kept tone to the usable floor.
       Noise: at grey after the pull, against placement 0. The choice is yours; a school is taken by its name.

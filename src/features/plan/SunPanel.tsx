@@ -111,7 +111,7 @@ export const SunPanel = () => {
   return (
     <Panel title="Sun" note={shoot.place}>
       <div className="anchor-form">
-        <div className="anchor-quarter">
+        <div className="anchor-half">
           <label htmlFor="sun-date">Day</label>
           <input
             id="sun-date"
@@ -122,7 +122,7 @@ export const SunPanel = () => {
           />
         </div>
         {FIELDS.map(([id, label]) => (
-          <div className="anchor-quarter" key={id}>
+          <div className="anchor-half" key={id}>
             <label htmlFor={`sun-${id}`}>{label}</label>
             <input
               id={`sun-${id}`}

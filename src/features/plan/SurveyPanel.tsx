@@ -233,7 +233,18 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
         )
       )}
       <p className="quiet small-print">
-        Spot readings by ISO 2720 with K = 12.5; lux on a matt surface of 18 %.
+        <label htmlFor="meter-k">Spot meter’s K (ISO 2720)</label>{' '}
+        <select
+          id="meter-k"
+          className="form-select form-select-sm meter-k"
+          value={selection.setup.meterK}
+          onChange={(event) => editSetup(`K ${event.target.value}`, { meterK: Number(event.target.value) })}
+        >
+          {[...new Set([12.5, 13.4, 14, selection.setup.meterK])].map((k) => (
+            <option key={k}>{k}</option>
+          ))}
+        </select>{' '}
+        Lux fall on a matt surface of 18 %: against C = 250 an incident meter differs by 0.2 stop.
       </p>
     </Panel>
   );

@@ -17,7 +17,7 @@ import {
   type ExposureAnswer,
   type Knobs,
 } from '#core/exposure/solver.ts';
-import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
+import { METER_CONSTANTS, surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
@@ -29,7 +29,7 @@ import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
 
 export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
-  surveyOf(setup.spots, subjects);
+  surveyOf(setup.spots, subjects, { ...METER_CONSTANTS, k: setup.meterK });
 
 /** The sensor as measured, or as its usable floor tells. */
 export const sensorOf = ({ noise, floorStops }: CameraRecord): SensorModel =>

@@ -80,6 +80,8 @@ export const setupSchema = z.object({
   spots: z.array(spotSchema).max(40).default([]),
   brief: briefSchema.default(PLAIN_BRIEF),
   locks: locksSchema.default(PLAIN_LOCKS),
+  /** Reflected-light constant of the hand meter (ISO 2720): 12.5 or 14 are usual. */
+  meterK: finite.min(5).max(30).default(12.5),
   /** Stops the brightest kept tone stays under clip. */
   backOff: finite
     .min(0)

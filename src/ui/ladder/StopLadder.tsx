@@ -2,7 +2,7 @@
 
 import { scaleLinear } from 'd3';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { surveyOf } from '#core/exposure/survey.ts';
+import { METER_CONSTANTS, surveyOf } from '#core/exposure/survey.ts';
 import { rampColour } from '#core/scopes/ramp.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
@@ -36,9 +36,10 @@ export const StopLadder = () => {
   const scaleId = camera.zebra.scale;
   const { compared } = bench;
   const scene = useMemo(() => {
-    const found = surveyOf(selection.setup.spots, selection.subjects);
+    const { spots, meterK } = selection.setup;
+    const found = surveyOf(spots, selection.subjects, { ...METER_CONSTANTS, k: meterK });
     return found.ok && found.value.spots.length > 0 ? found.value : undefined;
-  }, [selection.setup.spots, selection.subjects]);
+  }, [selection.setup, selection.subjects]);
 
   const y = useMemo(() => scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true), [height]);
   const rungs = useMemo(
