@@ -18,6 +18,9 @@ import { waveformPicture } from '#core/scopes/waveformPicture.ts';
 import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
+import { F_NUMBERS } from '#core/exposure/aperture.ts';
+import { ISO_SPEEDS } from '#core/exposure/iso.ts';
+import { ndStacks, solveExposure, type Knobs } from '#core/exposure/solver.ts';
 import { setCardNumbers, type CardCamera } from '#core/exposure/setCard.ts';
 import { zebraSheet } from '#core/exposure/zebraSheet.ts';
 
@@ -52,6 +55,19 @@ const anchors: readonly Anchor[] = [
   { id: 'white', reading: 61, step: 0.1 },
 ];
 const people = [{ id: 'a', name: 'A', skinOffset: 1.2 }];
+const freeKnobs: Knobs = {
+  irises: F_NUMBERS,
+  shutters: [24, 25, 50, 60, 100, 120, 250, 500, 1000, 2000].map((denominator) => ({
+    kind: 'time',
+    denominator,
+  })),
+  isos: ISO_SPEEDS,
+  nd: ndStacks([
+    { id: 's', name: 'squares', kind: 'fixed', unit: 'density', stops: [1, 2, 3, 4, 6] },
+    { id: 'v', name: 'variable', kind: 'variable', unit: 'stops', stops: [2, 5] },
+  ]),
+  lightMoves: false,
+};
 const profile = compileProfile(profileData);
 const stops = stopsByCode(profile, 1024, (code) => codeToSignal(code, frame));
 const luma = lumaPlane(frame, LUMA.bt709);
@@ -113,6 +129,7 @@ const tasks: Record<string, () => unknown> = {
     ),
   'zebra sheet, both pictures': () =>
     zebraSheet(profileData, camera, people, { iso: 800, warningMargin: 1 / 3 }),
+  'exposure solved, everything free': () => solveExposure(40, 1, freeKnobs, { iris: 4, baseIsos: [800] }, 25),
   'profile from three anchors, with its band': () =>
     profileFromAnchors(anchors, 'signalPercent', frame, 'bt2020'),
   'plain loop: luma, decode, stripe per pixel': naive,

@@ -49,7 +49,9 @@ export const ndStacks = (sets: readonly NdSet[]): NdStack[] => {
       }
     });
   }
-  return stacks.sort((a, b) => a.stops - b.stops || a.names.length - b.names.length);
+  const sorted = stacks.sort((a, b) => a.stops - b.stops || a.names.length - b.names.length);
+  // Of several ways to the same density the one with the fewest pieces stands.
+  return sorted.filter(({ stops }, i) => i === 0 || stops - sorted[i - 1].stops > 1e-6);
 };
 
 export type Exposure = {
@@ -99,32 +101,42 @@ export const solveExposure = (
   if (!(grey > 0)) throw new RangeError(`solveExposure: grey must be above 0, got ${grey}`);
   if ([irises, shutters, isos, nd].some((list) => list.length === 0))
     throw new RangeError('solveExposure: every list needs an entry');
-  const cost = (exposure: Exposure, residual: number) => {
-    const off = Math.abs(residual);
-    const iris = Math.abs(2 * Math.log2(exactFNumber(exposure.iris) / exactFNumber(wanted.iris)));
-    const iso = Math.min(...wanted.baseIsos.map((base) => Math.abs(Math.log2(exposure.iso / base))));
-    // A third of a stop off weighs as much as a stop of iris: the card comes first, then the depth of field.
-    return (
-      (off <= REACHED ? 0 : 3 * off) +
-      0.5 * off +
-      iris +
-      0.6 * iso +
-      0.15 * exposure.nd.names.length +
-      0.4 * shutters.indexOf(exposure.shutter)
-    );
-  };
+  // Everything is additive in stops, so that each list is turned to stops once.
+  const base = Math.log2(grey / luminanceFor({ fNumber: 1, seconds: 1, iso: 1, ndStops: 0 })) - placement;
+  const irisCosts = irises.map((iris) => ({
+    iris,
+    stops: -2 * Math.log2(exactFNumber(iris)),
+    price: Math.abs(2 * Math.log2(exactFNumber(iris) / exactFNumber(wanted.iris))),
+  }));
+  const shutterCosts = shutters.map((shutter, i) => ({
+    shutter,
+    stops: Math.log2(shutterSeconds(shutter, fps)),
+    price: 0.4 * i,
+  }));
+  const isoCosts = isos.map((iso) => ({
+    iso,
+    stops: Math.log2(iso),
+    price: 0.6 * Math.min(...wanted.baseIsos.map((one) => Math.abs(Math.log2(iso / one)))),
+  }));
   let best: Exposure | undefined;
   let bestOff = 0;
   let bestCost = Infinity;
-  for (const shutter of shutters)
-    for (const iris of irises)
-      for (const iso of isos)
+  for (const a of irisCosts)
+    for (const b of shutterCosts)
+      for (const c of isoCosts) {
+        const open = base + a.stops + b.stops + c.stops;
+        const price = a.price + b.price + c.price;
+        if (price >= bestCost) continue;
         for (const glass of nd) {
-          const exposure = { iris, shutter, iso, nd: glass };
-          const residual = recordedStops(grey, exposure, fps) - placement;
-          const price = cost(exposure, residual);
-          if (price < bestCost) [best, bestOff, bestCost] = [exposure, residual, price];
+          const residual = open - glass.stops;
+          const off = Math.abs(residual);
+          // A third of a stop off weighs as much as a stop of iris: the card comes first, then the depth of field.
+          const total = (off <= REACHED ? 0 : 3 * off) + 0.5 * off + price + 0.15 * glass.names.length;
+          if (total >= bestCost) continue;
+          best = { iris: a.iris, shutter: b.shutter, iso: c.iso, nd: glass };
+          [bestOff, bestCost] = [residual, total];
         }
+      }
   const found = best as Exposure;
   if (Math.abs(bestOff) <= REACHED) return { ...found, residual: bestOff, light: 0 };
   if (knobs.lightMoves) return { ...found, residual: 0, light: -bestOff };

@@ -56,6 +56,13 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
           />
         ))}
       </div>
+      {!locks.shutter && (
+        <p className="quiet">
+          {setup.brief.outside
+            ? 'Floating shutter: sharp frames to stabilise, motion blur added in post; the other school keeps 180 degrees and takes glass.'
+            : `Only shutters that do not flicker at ${setup.brief.mains} Hz.`}
+        </p>
+      )}
       {sets.length === 0 && (
         <p className="text-warn">No ND in the bag: only iris, shutter, ISO and light can give way.</p>
       )}

@@ -99,7 +99,11 @@ describe('planning', () => {
   it('a free shutter keeps to what does not flicker', () => {
     const yard = at('packing-yard', 'b-cam');
     const { setup } = yard.selection;
-    const free = { ...yard.selection, setup: { ...setup, locks: { ...setup.locks, shutter: false } } };
+    const lamps = { ...setup.brief, outside: false };
+    const free = {
+      ...yard.selection,
+      setup: { ...setup, brief: lamps, locks: { ...setup.locks, shutter: false } },
+    };
     const solved = solvedAt(free, yard.numbers, yard.survey, [], 1);
     expect(solved?.shutter.kind === 'time' && [25, 50, 100].includes(solved.shutter.denominator)).toBe(true);
   });

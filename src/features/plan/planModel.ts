@@ -73,12 +73,16 @@ const shuttersOf = (camera: CameraRecord): Shutter[] =>
     camera.shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
   );
 
-/** Shutters that may be used when they are not locked: flicker-safe, not slower than the frame, slowest first. */
+/**
+ * Shutters that may be used when they are not locked, not slower than the frame, slowest first: by day outside all of
+ * them (the floating shutter of stabilised small cameras), under lamps those that do not flicker.
+ */
 const freeShutters = (camera: CameraRecord, setup: SetupRecord): readonly Shutter[] => {
   const possible = shuttersOf(camera).filter(
     (shutter) => shutterSeconds(shutter, setup.fps) <= 1 / setup.fps + 1e-9,
   );
-  return flickerSafe(possible.length > 0 ? possible : shuttersOf(camera), setup.fps, setup.brief.mains);
+  const list = possible.length > 0 ? possible : shuttersOf(camera);
+  return setup.brief.outside ? list : flickerSafe(list, setup.fps, setup.brief.mains);
 };
 
 const IRIS_REACH = 3;
