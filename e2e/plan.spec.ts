@@ -57,6 +57,22 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
     await page.keyboard.press('Control+z');
     await page.keyboard.press('Control+z');
     await expect(page.locator('.schools .advised')).toHaveCount(1);
+    // The same crate on the camera's meter: +3 at the settings that call 32 cd/m2 correct, f/3.2 (3.17), 1/50, ISO 200.
+    await page.getByLabel('Unit of Crate').selectOption('on the meter');
+    await reading('Crate').fill('3');
+    await reading('Crate').press('Enter');
+    const crate = page.locator('.spot').nth(1);
+    for (const [label, text] of [
+      ['ISO', '200'],
+      ['f/', '3.2'],
+      ['1/', '50'],
+      ['ND stops', '0'],
+    ]) {
+      await crate.getByLabel(label, { exact: true }).fill(text);
+      await crate.getByLabel(label, { exact: true }).press('Enter');
+    }
+    // 12.5 x 10.08 / (0.02 x 200) = 31.5 cd/m2, three stops over it, against the card's 32.
+    await expect(crate).toContainText('+3.0');
   });
 
   await test.step('the checklist is ticked off and kept', async () => {

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect } from 'react';
 import { ARCHETYPE_IDS } from '#core/profile/index.ts';
 import type { BookRecords } from '#store/book.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -15,6 +16,8 @@ export const CompareWith = () => {
   const { selection, records, session, bench } = useBench();
   const all = inOrder(records.profiles);
   const { profile } = selection;
+  // Comparing is work of Kit: on other screens the ladder is the plan's alone.
+  useEffect(() => () => session.setCompared(undefined), [session]);
   return (
     <select
       className="form-select form-select-sm compare-with"

@@ -113,7 +113,13 @@ const BackOff = () => {
 
 /** Every school of placement on this scene, with what each costs; taking one fills the card. */
 export const SchoolsPanel = ({ schools }: { schools: Schools }) => (
-  <Panel title="Placement, school by school" note={schools.best.why} className="schools" tools={<BackOff />}>
+  <Panel title="Placement, school by school" className="schools" tools={<BackOff />}>
+    <p className="school-advice">
+      <strong>
+        {SCHOOLS[schools.best.id].name}, {printStops(schools.best.placement)}.
+      </strong>{' '}
+      {schools.best.why}
+    </p>
     <TableScroll label="Placement, school by school">
       <table className="figures words">
         <thead>

@@ -15,7 +15,7 @@ import {
 import type { Result } from '#core/result.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { printLight, THIN } from '#ui/format.ts';
+import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { landsAt, newSpot, settingsOf, spotsOfFrame } from './planModel.ts';
 import { useEditSetup } from './useSetup.ts';
@@ -25,6 +25,44 @@ const plain = (text: string) => Number(text.trim().replace(',', '.').replace('\u
 
 /** Who or what a spot is: a role, or a face by name. */
 const roleValue = ({ role, subjectId }: Spot) => (role === 'skin' && subjectId ? `skin ${subjectId}` : role);
+
+const AT_FIELDS = [
+  ['iso', 'ISO', (v: number) => v, (v: number) => v],
+  ['iris', 'f/', (v: number) => v, (v: number) => v],
+  ['seconds', '1/', (v: number) => Number((1 / v).toFixed(1)), (v: number) => 1 / v],
+  ['ndStops', 'ND stops', (v: number) => v, (v: number) => v],
+] as const;
+
+/** The settings a reading was taken at; the plan's when the spot was made, changed here. */
+const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
+  const [typed, setTyped] = useState<Partial<Record<string, string>>>({});
+  const { at } = spot;
+  if (!at) return null;
+  const keep = (id: keyof typeof at, back: (v: number) => number) => {
+    const value = plain(typed[id] ?? '');
+    setTyped({ ...typed, [id]: undefined });
+    if (value > 0 || (id === 'ndStops' && value === 0))
+      onChange({ ...spot, at: { ...at, [id]: back(value) } });
+  };
+  return (
+    <p className="spot-at">
+      <span className="quiet">read at</span>
+      {AT_FIELDS.filter(([id]) => id !== 'iris' || spot.unit === 'meter').map(([id, label, shown, back]) => (
+        <label key={id}>
+          <span className="quiet">{label}</span>
+          <input
+            className="form-control num"
+            inputMode="decimal"
+            value={typed[id] ?? String(shown(at[id]))}
+            onChange={(event) => setTyped({ ...typed, [id]: event.target.value })}
+            onBlur={() => typed[id] !== undefined && keep(id, back)}
+            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+          />
+        </label>
+      ))}
+    </p>
+  );
+};
 
 const SpotRow = ({
   spot,
@@ -122,13 +160,7 @@ const SpotRow = ({
       <button type="button" className="icon-button" aria-label={`Take ${spot.name} out`} onClick={onRemove}>
         <Trash2 size={15} aria-hidden />
       </button>
-      {spot.at && unit.settings && (
-        <p className="quiet spot-at">
-          read at ISO {spot.at.iso}, {spot.unit === 'meter' ? `f/${spot.at.iris}, ` : ''}1/
-          {(1 / spot.at.seconds).toFixed(0)}
-          {THIN}s{spot.at.ndStops > 0 ? `, ND ${printStops(spot.at.ndStops).replace('+', '')} stops` : ''}
-        </p>
-      )}
+      {spot.at && unit.settings && <ReadAt spot={spot} onChange={onChange} />}
     </li>
   );
 };

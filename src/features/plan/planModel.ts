@@ -33,7 +33,7 @@ export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
 
 /** The sensor as measured, or as its usable floor tells. */
 export const sensorOf = ({ noise, floorStops }: CameraRecord): SensorModel =>
-  noise ?? sensorFromFloor(floorStops);
+  noise ?? sensorFromFloor(Math.min(-0.5, floorStops));
 
 export const schoolInputOf = (
   { camera, subjects, setup }: Selection,
