@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { ARCHETYPE_IDS, ARCHETYPES, type ArchetypeId } from '../profile/index.ts';
+import { ARCHETYPE_IDS, ARCHETYPES, kindOf, type ArchetypeId } from '../profile/index.ts';
 import { sensorFromFloor } from '../sensor/noise.ts';
 import { advise, adviceInput, type AdviceScene } from './advise.ts';
-import { contrastPutBack, kindOf, RULE_IDS, ruleOf, type RuleId } from './rules.ts';
+import { contrastPutBack, RULE_IDS, ruleOf, type RuleId } from './rules.ts';
 
 const all = ARCHETYPE_IDS.map((id) => ({ id, name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 const scene = (part: Partial<AdviceScene> = {}): AdviceScene => ({

@@ -34,7 +34,7 @@ export const adviceInput = (id: string, data: ProfileData, scene: AdviceScene): 
   const codesPerStop =
     signalToCode(profile.signalAt(0.5), coding) - signalToCode(profile.signalAt(-0.5), coding);
   // Noise in light over the light itself is 1 / SNR; a stop is ln 2 of it.
-  const h = stopsToReflectance(0) / snrAt(sensor, 0, Math.max(0, scene.overBase));
+  const deviation = stopsToReflectance(0) / snrAt(sensor, 0, Math.max(0, scene.overBase));
   const slope = codesPerStop / (stopsToReflectance(0) * Math.LN2);
   return {
     ...rest,
@@ -42,7 +42,7 @@ export const adviceInput = (id: string, data: ProfileData, scene: AdviceScene): 
     bitDepth: coding.bitDepth,
     clipStops: profile.clipStops - clipLoss,
     codesPerStop,
-    noiseCodes: h * slope,
+    noiseCodes: deviation * slope,
     sisterShootsIt: sisters.includes(id),
   };
 };

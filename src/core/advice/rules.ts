@@ -1,5 +1,6 @@
-import type { Profile } from '../profile/index.ts';
-import { printStopsDecimal } from '../units.ts';
+import { kindOf, type Profile, type ProfileKind } from '../profile/index.ts';
+import { TRANSFERS } from '../transfer/index.ts';
+import { printStopsDecimal, stopsToReflectance } from '../units.ts';
 
 /** What is known of a set-up, a camera and one of its profiles. */
 export type AdviceInput = {
@@ -10,7 +11,7 @@ export type AdviceInput = {
   /** Clip and usable floor in the recording at the plan's ISO. */
   readonly clipStops: number;
   readonly floorStops: number;
-  /** Code values from grey to a stop over it. */
+  /** Code values of the stop around grey, half under and half over it. */
   readonly codesPerStop: number;
   /** Noise at grey, standard deviation in code values. */
   readonly noiseCodes: number;
@@ -25,18 +26,6 @@ export type AdviceInput = {
   readonly overBase: number;
   /** A sister camera in this set-up shoots this very profile. */
   readonly sisterShootsIt: boolean;
-};
-
-/** log: much room, needs grading. flat: between. hlg: a log-like picture that HDR screens show. finished: a picture. */
-export type ProfileKind = 'log' | 'flat' | 'hlg' | 'finished';
-
-const FINISHED_ROOM = 3.6;
-const LOG_ROOM = 5;
-
-export const kindOf = ({ curve, clipStops }: Pick<Profile, 'curve' | 'clipStops'>): ProfileKind => {
-  if (curve.kind === 'standard' && curve.transfer === 'hlg') return 'hlg';
-  if (clipStops <= FINISHED_ROOM) return 'finished';
-  return clipStops >= LOG_ROOM ? 'log' : 'flat';
 };
 
 /** How far from a finished picture a profile is: what grading has to put back. 0..1. */
@@ -54,14 +43,17 @@ type Rule = {
   readonly judge: (input: AdviceInput) => Said | undefined;
 };
 
+/** Signal of the stop around grey in a finished picture: BT.709's own. */
+const FINISHED_SLOPE =
+  TRANSFERS.bt709.encode(stopsToReflectance(0.5)) - TRANSFERS.bt709.encode(stopsToReflectance(-0.5));
+
 /** Contrast that grading puts back on a profile: a finished picture's slope at grey over the profile's. */
-const FINISHED_SLOPE = 0.16;
 export const contrastPutBack = ({ profile }: Pick<AdviceInput, 'profile'>): number =>
   Math.max(1, FINISHED_SLOPE / (profile.signalAt(0.5) - profile.signalAt(-0.5)));
 
-/** A luminance step of one percent and a half is just seen on a good display, stops. After Barten 1999, rounded. */
+/** A luminance step of one percent and a half is just seen on a good display, stops. From memory, rounded. */
 const SEEN_STEP = Math.log2(1.015);
-/** From this much noise on, steps are dithered; domain practice. Code values. */
+/** From this much noise on, steps are dithered; common practice. Code values. */
 const DITHER = 0.4;
 
 /** Rules of profile advice. A further one is a row; each is tested alone. */
@@ -102,7 +94,7 @@ export const ADVICE_RULES = {
     },
   },
   codes: {
-    name: 'Codes a stop against noise',
+    name: 'Codes a stop',
     weight: 2.5,
     judge: ({ codesPerStop }) => {
       const score = clamp(Math.log2(codesPerStop / 40));

@@ -31,7 +31,7 @@ export type BalanceInput = {
   readonly outside: boolean;
   /** The light keeps changing and nobody can stop. */
   readonly changing: boolean;
-  /** Kelvin of the sister cameras that is the most trusted. */
+  /** Light that the first camera of the set-up is balanced to, its own lean taken out; K. */
   readonly agreed?: number;
 };
 
@@ -63,7 +63,7 @@ export const BALANCE_SCHOOLS = {
   },
   agreed: {
     name: 'One number for all cameras',
-    says: 'The most trusted screen’s number on every body, each lean taken off.',
+    says: 'The first camera’s light on every body, each lean taken off.',
     neutral: ({ agreed, sources }) => agreed ?? sources[0]?.kelvin,
     leanOff: true,
   },
@@ -95,6 +95,10 @@ export type BalanceAnswer = {
 const onDial = (kelvin: number, step: number, [low, high]: readonly [number, number]) =>
   Math.min(high, Math.max(low, Math.round(kelvin / step) * step));
 
+/** How warm a neutral in this light comes out on a body dialled so, mired: warm +. */
+export const castOf = (source: Pick<Source, 'kelvin'>, dial: number, leanMired: number): number =>
+  miredShift(source.kelvin, dial) + leanMired;
+
 /** What each school dials and what it leaves on a neutral in every source. */
 export const balanceAnswers = (input: BalanceInput): BalanceAnswer[] =>
   BALANCE_SCHOOL_IDS.map((id) => {
@@ -108,7 +112,7 @@ export const balanceAnswers = (input: BalanceInput): BalanceAnswer[] =>
       dial,
       cast: input.sources.map((source) => ({
         source,
-        mired: miredShift(source.kelvin, dial) + input.leanMired,
+        mired: castOf(source, dial, input.leanMired),
       })),
     };
   });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { adaptation } from './adaptation.ts';
 import { xyToXyz } from './chromaticity.ts';
 import { GAMUTS, rgbToXyz } from './gamut.ts';
-import { dialFor, leanOf } from './lean.ts';
+import { dialFor, leanOf, neutralOf } from './lean.ts';
 import { apply, invert, multiply, type Triple } from './matrix.ts';
 import { whiteXy } from './temperature.ts';
 
@@ -50,5 +50,6 @@ describe('the lean of a body', () => {
     expect(dialFor(5600, 8, 10)).toBe(5360);
     expect(dialFor(5600, 8, 100)).toBe(5400);
     expect(dialFor(5600, 0, 100)).toBe(5600);
+    expect(neutralOf(dialFor(5600, 8, 1), 8)).toBeCloseTo(5600, -1);
   });
 });

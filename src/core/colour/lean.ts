@@ -23,6 +23,9 @@ export const leanOf = (card: Triple, gamut: GamutSpec, light: Temperature): Lean
   return { mired: 1e6 / found.kelvin - 1e6 / light.kelvin, duv: found.duv - light.duv };
 };
 
+/** The light a body with this lean renders neutral when it is dialled so: the other way round. K. */
+export const neutralOf = (dial: number, leanMired: number): number => 1e6 / (1e6 / dial - leanMired);
+
 /**
  * The Kelvin to dial so that a leaning body renders `kelvin` neutral, rounded to its step: a warm body is told that the
  * light is warmer.

@@ -76,6 +76,8 @@ describe('media and time', () => {
     expect(gradingMinutes('log', 11, 1)).toBeCloseTo(12, 9);
     expect(gradingMinutes('log', 11, 2)).toBeCloseTo(18, 9);
     expect(gradingMinutes('finished', 11, 1)).toBeLessThan(2);
+    expect(gradingMinutes('log', 11, 2, 8)).toBeCloseTo(36, 9);
+    expect(gradingMinutes('flat', 1, 1, 8)).toBeCloseTo(5, 9);
   });
 });
 

@@ -12,17 +12,25 @@ export const megabitsPerFrame = (mbps: number, fps: number): number => mbps / fp
 export const bitsPerPixel = (mbps: number, fps: number, width: number, height: number): number =>
   (mbps * 1e6) / (fps * width * height);
 
-/** Minutes of correction one clip takes, by kind of profile. Common practice is a wide span; these are our own. */
+/** Minutes of correction one clip takes, by kind of profile, where log takes four. The proportions are our own. */
 export const GRADING_MINUTES = { log: 4, flat: 2.5, finished: 0.5 } as const;
 export type GradingKind = keyof typeof GRADING_MINUTES;
 
 /** Matching a further camera costs so much more for each clip. Our own. */
 const MATCH_FACTOR = 0.5;
 
-/** Minutes of correction for a set-up: one representative clip in full, sister clips copied at a fifth of it. */
-export const gradingMinutes = (kind: GradingKind, clips: number, cameras: number): number => {
+/**
+ * Minutes of correction for a set-up: one representative clip in full, sister clips copied at a fifth of it.
+ * `logMinutes` is what a clip of log takes this team; milder profiles take their share of it.
+ */
+export const gradingMinutes = (
+  kind: GradingKind,
+  clips: number,
+  cameras: number,
+  logMinutes: number = GRADING_MINUTES.log,
+): number => {
   if (clips <= 0) return 0;
-  const perClip = GRADING_MINUTES[kind];
+  const perClip = (GRADING_MINUTES[kind] / GRADING_MINUTES.log) * logMinutes;
   const sisters = (clips - 1) * perClip * 0.2;
   return (perClip + sisters) * (1 + MATCH_FACTOR * Math.max(0, cameras - 1));
 };

@@ -18,24 +18,16 @@ export type SunDay = {
 /** Latitude and longitude in degrees, north and east +. */
 export type Place = { readonly latitude: number; readonly longitude: number };
 
+/** Ours, the library's, in words. */
 const EVENTS = [
-  ['dawn', 'first light'],
-  ['sunrise', 'sunrise'],
-  ['goldenHourEnd', 'golden hour ends'],
-  ['solarNoon', 'noon'],
-  ['goldenHour', 'golden hour'],
-  ['sunset', 'sunset'],
-  ['dusk', 'last light'],
+  ['dawn', 'dawn', 'first light'],
+  ['sunrise', 'sunrise', 'sunrise'],
+  ['goldenEnd', 'goldenHourEnd', 'golden hour ends'],
+  ['noon', 'solarNoon', 'noon'],
+  ['golden', 'goldenHour', 'golden hour'],
+  ['sunset', 'sunset', 'sunset'],
+  ['dusk', 'dusk', 'last light'],
 ] as const;
-const IDS = {
-  dawn: 'dawn',
-  sunrise: 'sunrise',
-  goldenHourEnd: 'goldenEnd',
-  solarNoon: 'noon',
-  goldenHour: 'golden',
-  sunset: 'sunset',
-  dusk: 'dusk',
-} as const;
 
 /**
  * The sun's times of a day at a place, by suncalc (sun times good to about a minute away from the poles). `date` as
@@ -50,9 +42,9 @@ export const sunDay = (date: string, { latitude, longitude }: Place): Result<Sun
   if (Number.isNaN(noon.getTime())) return failure('date', 'Date: pick a day.');
   // The day is the place's own: its solar noon falls on the date there.
   const times = getTimes(new Date(noon.getTime() - (longitude / 360) * 86_400_000), latitude, longitude);
-  const events = EVENTS.flatMap(([key, name]): SunEvent[] => {
+  const events = EVENTS.flatMap(([id, key, name]): SunEvent[] => {
     const at = times[key];
-    return at instanceof Date && !Number.isNaN(at.getTime()) ? [{ id: IDS[key], name, at }] : [];
+    return at instanceof Date && !Number.isNaN(at.getTime()) ? [{ id, name, at }] : [];
   });
   const polar = times.alwaysUp ? 'alwaysUp' : times.alwaysDown ? 'alwaysDown' : undefined;
   const says =

@@ -1,4 +1,4 @@
-import type { Profile } from '../profile/index.ts';
+import { kindOf, type Profile } from '../profile/index.ts';
 import { snrAt, type SensorModel } from '../sensor/noise.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import type { Survey, SurveySubject } from './survey.ts';
@@ -30,10 +30,8 @@ type School = {
 
 /** Common practice: more than this where there is skin, and hues shift. */
 export const MOST_WITH_SKIN = 2.5;
-/** A profile with this much over grey is a log one. Our own choice. */
-const LOG_ROOM = 5;
 
-const isLog = ({ profile }: SchoolInput) => profile.clipStops >= LOG_ROOM;
+const isLog = ({ profile }: SchoolInput) => kindOf(profile) === 'log';
 const hasSkin = ({ survey, subjects }: SchoolInput) =>
   subjects.length > 0 || survey.spots.some(({ spot }) => spot.role === 'skin');
 const lightsOver = ({ survey, clipStops }: SchoolInput, placement: number) =>
@@ -59,7 +57,14 @@ const brightest = ({ survey }: SchoolInput) =>
 
 /** Common practice, by bit depth and room: 8-bit log +1 to +2, 10-bit log 0 to +1, a finished picture at 0. */
 const fixedFor = (input: SchoolInput): Placed => {
-  if (!isLog(input)) return { placement: 0, why: 'A finished picture is placed at 0.' };
+  if (!isLog(input))
+    return {
+      placement: 0,
+      why:
+        kindOf(input.profile) === 'finished'
+          ? 'A finished picture is placed at 0.'
+          : 'Too little room over grey to spend any: placed at 0.',
+    };
   return input.bitDepth <= 8
     ? { placement: 4 / 3, why: '8-bit log, +1 to +2: cleans the shadows.' }
     : { placement: 2 / 3, why: '10-bit log, 0 to +1: a little cleaner, little room spent.' };
@@ -110,11 +115,11 @@ export const SCHOOLS = {
         return { why: 'Nobody is in front of the camera: measure a face beside the card first.' };
       const name = faces[0]?.spot.name ?? subject.name;
       const offset = faces[0]?.stops ?? subject.skinOffset;
-      // Where a display picture has the key side: the face itself is put there, whatever grey does.
+      // The placement is the fixed school's; what differs is that the face is measured, not a card.
       const { placement } = fixedFor(input);
       return {
         placement,
-        why: `${name} lies ${printStopsDecimal(offset)} from grey; the zebra goes on ${printStopsDecimal(placement + offset)}.`,
+        why: `The fixed number, set by the face: ${name} lies ${printStopsDecimal(offset)} from grey, the zebra goes on ${printStopsDecimal(placement + offset)}.`,
       };
     },
   },
@@ -201,7 +206,7 @@ export const recommend = (input: SchoolInput, answers: readonly SchoolAnswer[]):
     return {
       id: 'card',
       placement: 0,
-      why: `A finished picture: grey where it belongs, no pull to remember.${letGo}`,
+      why: `${kindOf(input.profile) === 'finished' ? 'A finished picture' : 'Little room over grey'}: the card where it belongs, no pull to remember.${letGo}`,
     };
   if (fixed?.placement !== undefined && fixed.roomAbove >= input.backOff - 1e-9)
     return {

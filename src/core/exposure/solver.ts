@@ -1,4 +1,4 @@
-import { printStops, printStopsLength } from '../units.ts';
+import { printStopsLength } from '../units.ts';
 import { exactFNumber } from './aperture.ts';
 import { luminanceFor } from './meter.ts';
 import { ndChoices, type NdSet } from './nd.ts';
@@ -168,7 +168,3 @@ export const flickerSafe = (
   const safe = shutters.filter((shutter) => isFlickerSafe(shutterSeconds(shutter, fps), mainsHz));
   return safe.length > 0 ? safe : shutters;
 };
-
-/** In words, for a line: `f/4, 180°, ISO 800, ND 0.9`. */
-export const printPlacementAnswer = ({ residual, light, short }: ExposureAnswer): string =>
-  short ?? (light !== 0 ? `light ${printStops(light)}` : `residual ${printStops(residual)}`);

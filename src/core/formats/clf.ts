@@ -62,7 +62,7 @@ export const parseClf = (text: string): Result<SampledCurve> => {
     if (!made.ok) return made;
     operators.push(made.value);
   }
-  if (!operators.some(({ knots }) => knots) && operators.length === 0)
+  if (operators.length === 0)
     return failure('file', 'No 1D part in it: a profile needs a LUT1D, Log, Exponent or Range.');
   const x = operators[0].knots ?? Array.from({ length: UNIFORM }, (_, i) => i / (UNIFORM - 1));
   return success({

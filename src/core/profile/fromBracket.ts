@@ -17,7 +17,7 @@ export type BracketReading = {
   readonly deviation?: number;
 };
 
-/** How exactly a card is known that was read off a frame: the shutter's own error, about a fiftieth of a stop. */
+/** How exactly a card is known that was read off a frame: the shutter's own error, about an eightieth of a stop. */
 const FRAME_SIGMA = 0.001;
 
 const MIN_READINGS = 5;

@@ -15,6 +15,7 @@ export {
 } from './fromFormula.ts';
 export { guessDirection, profileFromCurve, type CurveMeaning } from './fromCurve.ts';
 export { profileFromTable, type TableColumns } from './fromTable.ts';
+export { kindOf, type ProfileKind } from './kind.ts';
 export { narrowestReading, type Narrowing } from './narrowing.ts';
 export type { ProfileSolution } from './solution.ts';
 export { solveLog, type LogSolution } from './solveLog.ts';

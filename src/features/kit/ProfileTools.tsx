@@ -12,17 +12,25 @@ type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Con
 
 /** What is done with a whole profile: duplicate, share, take one in, take it off the kit. */
 export const ProfileTools = () => {
-  const { selection, records, book, editPlan } = useBench();
-  const { profile, camera } = selection;
+  const { selection, records, book } = useBench();
+  const { profile, camera, plan } = selection;
   const file = useRef<HTMLInputElement>(null);
   const [waiting, setWaiting] = useState<Waiting>();
   const [said, setSaid] = useState<{ readonly text: string; readonly bad?: boolean }>();
 
   const add = async (incoming: ProfileRecord) => {
     const id = crypto.randomUUID();
-    if (!(await book.edit(addProfile(book.getState().profiles, incoming, camera, id)))) return;
+    const stored = records.plans.get(plan.id);
+    const kit = book.getState().profiles;
+    const added = addProfile(kit, incoming, camera, id);
+    const onPlan = {
+      table: 'plans' as const,
+      id: plan.id,
+      before: stored,
+      after: { ...plan, profileId: id },
+    };
+    if (!(await book.edit({ ...added, changes: [...added.changes, onPlan] }))) return;
     const name = book.getState().profiles.get(id)?.name ?? incoming.name;
-    editPlan(`Profile ${name}`, { profileId: id });
     setSaid({ text: `${name} is in the kit and on ${camera.name}.` });
   };
   const takeIn = async (text: string) => {

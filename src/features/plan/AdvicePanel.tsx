@@ -54,6 +54,7 @@ export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
             )}
           </details>
         ))}
+        <p className="quiet small-print">Weights are our own. Bits a pixel count a 3840 × 2160 picture.</p>
       </Panel>
       <div className="kit-side">
         <Briefing />

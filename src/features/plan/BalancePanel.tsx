@@ -3,11 +3,14 @@
 import {
   BALANCE_SCHOOLS,
   balanceAnswers,
+  castOf,
   closingGels,
   miredShift,
   printCast,
   SEEN_MIRED,
 } from '#core/colour/balance.ts';
+import { neutralOf } from '#core/colour/lean.ts';
+import { planId } from '#store/records/plan.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -88,6 +91,8 @@ export const BalancePanel = () => {
   const editSetup = useEditSetup();
   const { camera, setup, plan } = selection;
   const sources = setup.lightIds.flatMap((id) => records.lights.get(id) ?? []);
+  const first = records.cameras.get(setup.cameraIds[0]);
+  const firstPlan = first && records.plans.get(planId(setup.id, first.id));
   const answers = balanceAnswers({
     sources,
     kelvinStep: camera.kelvinStep,
@@ -95,7 +100,7 @@ export const BalancePanel = () => {
     leanMired: camera.lean?.mired ?? 0,
     outside: setup.brief.outside,
     changing: setup.brief.changing,
-    agreed: undefined,
+    agreed: first && firstPlan && neutralOf(firstPlan.kelvin, first.lean?.mired ?? 0),
   });
   const closing = closingGels(sources, [...records.gels.values()]);
   const flip = (id: string, name: string) =>
@@ -142,10 +147,7 @@ export const BalancePanel = () => {
                       {printStopsDecimal(miredShift(source.kelvin, sources[0].kelvin), 0)}
                     </td>
                     <td className="num">
-                      {printStopsDecimal(
-                        miredShift(source.kelvin, plan.kelvin) + (camera.lean?.mired ?? 0),
-                        0,
-                      )}
+                      {printStopsDecimal(castOf(source, plan.kelvin, camera.lean?.mired ?? 0), 0)}
                     </td>
                   </tr>
                 ))}

@@ -2,9 +2,9 @@
 
 import { useMemo } from 'react';
 import { cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from '#core/day/media.ts';
-import { kindOf } from '#core/advice/rules.ts';
+import { kindOf } from '#core/profile/index.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
-import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
+import { printShutter } from '#core/exposure/shutter.ts';
 import { camerasOf, setupsOf } from '#store/selection.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
@@ -14,6 +14,7 @@ import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { recordingAt } from './adviceModel.ts';
 import { Briefing } from './Briefing.tsx';
+import { shuttersOf } from './planModel.ts';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
 
@@ -38,6 +39,7 @@ const costOf = (records: BookRecords, setup: Selection['setup']) => {
         kind === 'log' ? 'log' : kind === 'finished' ? 'finished' : 'flat',
         setup.brief.clips,
         cameras.length,
+        setup.brief.minutesPerClip,
       )
     : 0;
   return { gb, grading, unknown };
@@ -59,9 +61,6 @@ export const DayPanel = () => {
   const total = rows.reduce((sum, { gb }) => sum + gb, 0);
   const grading = rows.reduce((sum, row) => sum + row.grading, 0);
   const recording = recordingAt(camera, setup.fps);
-  const list = camera.shutters.map((v): Shutter =>
-    camera.shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
-  );
   return (
     <div className="plan-columns">
       <div className="kit-side">
@@ -128,7 +127,7 @@ export const DayPanel = () => {
               </tr>
             </thead>
             <tbody>
-              {shutterTable(list).map((row) => (
+              {shutterTable(shuttersOf(camera)).map((row) => (
                 <tr key={row.fps} className={row.fps === setup.fps ? 'taken' : undefined}>
                   <th scope="row">{row.fps}</th>
                   <td className="num">{row.exact.toFixed(0)}</td>

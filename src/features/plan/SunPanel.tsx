@@ -6,6 +6,7 @@ import { sunDay, type SunDay } from '#core/day/sun.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { typed } from '#ui/typed.ts';
 
 type Sun = NonNullable<ShootRecord['sun']>;
 
@@ -82,7 +83,7 @@ const Strip = ({ day, sun }: { day: SunDay; sun: Sun }) => {
 export const SunPanel = () => {
   const { selection, book } = useBench();
   const { shoot } = selection;
-  const [typed, setTyped] = useState<Partial<Record<keyof Sun, string>>>({});
+  const [texts, setTexts] = useState<Partial<Record<keyof Sun, string>>>({});
   const sun = shoot.sun ?? {
     latitude: 0,
     longitude: 0,
@@ -90,14 +91,13 @@ export const SunPanel = () => {
     clock: 0,
   };
   const wrong = FIELDS.find(([id, , low, high]) => {
-    const text = typed[id];
-    const value = Number(text?.replace(',', '.').replace('\u2212', '-'));
-    return text !== undefined && !(text.trim() !== '' && value >= low && value <= high);
+    const text = texts[id];
+    return text !== undefined && !(typed(text) >= low && typed(text) <= high);
   });
   const set = (id: keyof Sun, text: string) => {
-    setTyped({ ...typed, [id]: text });
+    setTexts({ ...texts, [id]: text });
     const field = FIELDS.find(([one]) => one === id);
-    const value = id === 'date' ? text : Number(text.replace(',', '.').replace('\u2212', '-'));
+    const value = id === 'date' ? text : typed(text);
     if (text.trim() === '' || (field && !((value as number) >= field[2] && (value as number) <= field[3])))
       return;
     void book.edit({
@@ -117,7 +117,7 @@ export const SunPanel = () => {
             id="sun-date"
             type="date"
             className="form-control"
-            value={typed.date ?? sun.date}
+            value={texts.date ?? sun.date}
             onChange={(event) => set('date', event.target.value)}
           />
         </div>
@@ -128,7 +128,7 @@ export const SunPanel = () => {
               id={`sun-${id}`}
               className={`form-control num${wrong?.[0] === id ? ' is-invalid' : ''}`}
               inputMode="decimal"
-              value={typed[id] ?? String(sun[id])}
+              value={texts[id] ?? String(sun[id])}
               onChange={(event) => set(id, event.target.value)}
             />
           </div>

@@ -17,11 +17,11 @@ import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { typed } from '#ui/typed.ts';
 import { landsAt, newSpot, settingsOf, spotsOfFrame } from './planModel.ts';
 import { useEditSetup } from './useSetup.ts';
 
 const ROLE_IDS = Object.keys(SPOT_ROLES) as SpotRole[];
-const plain = (text: string) => Number(text.trim().replace(',', '.').replace('\u2212', '-'));
 
 /** Who or what a spot is: a role, or a face by name. */
 const roleValue = ({ role, subjectId }: Spot) => (role === 'skin' && subjectId ? `skin ${subjectId}` : role);
@@ -35,12 +35,12 @@ const AT_FIELDS = [
 
 /** The settings a reading was taken at; the plan's when the spot was made, changed here. */
 const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
-  const [typed, setTyped] = useState<Partial<Record<string, string>>>({});
+  const [texts, setTexts] = useState<Partial<Record<string, string>>>({});
   const { at } = spot;
   if (!at) return null;
   const keep = (id: keyof typeof at, back: (v: number) => number) => {
-    const value = plain(typed[id] ?? '');
-    setTyped({ ...typed, [id]: undefined });
+    const value = typed(texts[id] ?? '');
+    setTexts({ ...texts, [id]: undefined });
     if (value > 0 || (id === 'ndStops' && value === 0))
       onChange({ ...spot, at: { ...at, [id]: back(value) } });
   };
@@ -53,9 +53,9 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
           <input
             className="form-control num"
             inputMode="decimal"
-            value={typed[id] ?? String(shown(at[id]))}
-            onChange={(event) => setTyped({ ...typed, [id]: event.target.value })}
-            onBlur={() => typed[id] !== undefined && keep(id, back)}
+            value={texts[id] ?? String(shown(at[id]))}
+            onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
+            onBlur={() => texts[id] !== undefined && keep(id, back)}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />
         </label>
@@ -82,8 +82,8 @@ const SpotRow = ({
   const unit = SPOT_UNITS[spot.unit];
   const keepValue = () => {
     if (value === undefined) return;
-    const typed = plain(value);
-    if (value.trim() !== '' && typed !== spot.value) onChange({ ...spot, value: typed });
+    const next = typed(value);
+    if (Number.isFinite(next) && next !== spot.value) onChange({ ...spot, value: next });
     setValue(undefined);
   };
   const keepName = () => {
@@ -97,7 +97,7 @@ const SpotRow = ({
   };
   const setUnit = (next: SpotUnit) =>
     onChange({ ...spot, unit: next, at: SPOT_UNITS[next].settings ? settingsOf(plan, setup) : undefined });
-  const wrong = value !== undefined && !Number.isFinite(plain(value));
+  const wrong = value !== undefined && !Number.isFinite(typed(value));
   const enter = (event: { key: string; currentTarget: HTMLInputElement }) => {
     if (event.key === 'Enter') event.currentTarget.blur();
   };

@@ -68,7 +68,8 @@ export const landsAt = ({ camera, plan, setup }: Selection, numbers: SetCardNumb
     setup.fps,
   );
 
-const shuttersOf = (camera: CameraRecord): Shutter[] =>
+/** A camera's own shutters. */
+export const shuttersOf = (camera: CameraRecord): Shutter[] =>
   camera.shutters.map((v) =>
     camera.shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
   );

@@ -1,3 +1,4 @@
+import { miredShift } from '#core/colour/balance.ts';
 import { ND_UNITS, type NdUnit } from '#core/exposure/nd.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { parseStops, printStops, printStopsDecimal, printStopsExact } from '#core/units.ts';
@@ -123,14 +124,12 @@ const ndSets: BagKind<'ndSets'> = {
       ? success({ id, name: texts.name, kind: texts.kind, unit, stops, lean: lean.value })
       : lean;
   },
-  line: ({ kind, unit, stops, lean }) =>
-    `${kind === 'fixed' ? stops.map(ND_UNITS[unit].print).join(', ') : `turns ${printStopsExact(stops[0])} to ${printStopsExact(stops[1])} stops`}; ${leanWords(lean)}`.replace(
-      /\+(?=\d[^ ]* (to|stops))/g,
-      '',
-    ),
+  line: ({ kind, unit, stops, lean }) => {
+    const span = stops.map((value) => printStopsExact(value).replace('+', '')).join(' to ');
+    const values = kind === 'fixed' ? stops.map(ND_UNITS[unit].print).join(', ') : `turns ${span} stops`;
+    return `${values}; ${leanWords(lean)}`;
+  },
 };
-
-const miredBetween = (kelvin: number, other: number) => 1e6 / kelvin - 1e6 / other;
 
 const lights: BagKind<'lights'> = {
   table: 'lights',
@@ -155,7 +154,7 @@ const lights: BagKind<'lights'> = {
     return parts.ok ? success({ id, name: texts.name, ...parts.value }) : parts;
   },
   line: ({ kelvin, tint }, { plan }) =>
-    `${kelvin} K, ${(1e6 / kelvin).toFixed(0)} mired${tint === 0 ? '' : `, tint ${signed(tint)}`}; ${signed(Math.round(miredBetween(kelvin, plan.kelvin)))} mired off the dial`,
+    `${kelvin} K, ${(1e6 / kelvin).toFixed(0)} mired${tint === 0 ? '' : `, tint ${signed(tint)}`}; ${signed(Math.round(miredShift(kelvin, plan.kelvin)))} mired off the dial`,
 };
 
 const gels: BagKind<'gels'> = {

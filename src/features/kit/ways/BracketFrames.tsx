@@ -13,6 +13,9 @@ const PREVIEW = 356;
 /** The brightest frame that is likely not clipped: the middle of the bracket. */
 const shownOf = (frames: readonly BracketFrame[]) => frames[Math.floor(frames.length / 2)];
 
+/** A frame without what was read at another mark. */
+const unread = ({ name, bytes, stops, range }: BracketFrame): BracketFrame => ({ name, bytes, stops, range });
+
 const Picture = ({
   frame,
   coding,
@@ -29,6 +32,8 @@ const Picture = ({
   const [drawn, setDrawn] = useState<CardMark>();
   useEffect(() => {
     let gone = false;
+    // A frame that does not open is named when it is read; its preview stays black.
+    const nothing = () => undefined;
     void previewOf(frame, coding.range, 2 * PREVIEW).then((pixels) => {
       if (gone || !pixels || !canvas.current) return;
       canvas.current.width = pixels.width;
@@ -36,7 +41,7 @@ const Picture = ({
       canvas.current
         .getContext('2d')
         ?.putImageData(new ImageData(pixels.rgba, pixels.width, pixels.height), 0, 0);
-    });
+    }, nothing);
     return () => {
       gone = true;
     };
@@ -65,6 +70,10 @@ const Picture = ({
           width: Math.abs(x - from[0]),
           height: Math.abs(y - from[1]),
         });
+      }}
+      onPointerCancel={() => {
+        setFrom(undefined);
+        setDrawn(undefined);
       }}
       onPointerUp={() => {
         if (drawn && drawn.width > 0.01 && drawn.height > 0.01) onMark(drawn);
@@ -115,7 +124,7 @@ export const BracketFrames = ({
   const setMark = (key: keyof CardMark, text: string) => {
     const share = Number(text) / 100;
     if (Number.isFinite(share) && share >= 0 && share <= 1)
-      onChange({ ...fields, mark: { ...fields.mark, [key]: share } });
+      onChange({ ...fields, mark: { ...fields.mark, [key]: share }, frames: frames.map(unread) });
   };
   const shown = shownOf(frames);
   return (
@@ -134,6 +143,7 @@ export const BracketFrames = ({
             min={0}
             max={100}
             step={1}
+            disabled={busy}
             value={Math.round(100 * fields.mark[key])}
             onChange={(event) => setMark(key, event.target.value)}
           />
@@ -175,6 +185,7 @@ export const BracketFrames = ({
                 <input
                   className="form-control num"
                   aria-label={`Stops of ${frame.name}`}
+                  disabled={busy}
                   value={frame.stops}
                   onChange={(event) =>
                     onChange({

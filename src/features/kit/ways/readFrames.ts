@@ -17,19 +17,28 @@ export const readFrames = async (
 ): Promise<BracketFrame[] | undefined> => {
   const read: BracketFrame[] = [];
   for (const frame of frames) {
-    const bytes = await frame.bytes.arrayBuffer();
-    const outcome = await bracketWorker().call(
-      'reading',
-      { bytes, range: frame.range ?? range, mark },
-      { transfer: [bytes], signal },
-    );
-    if (outcome.state === 'cancelled') return undefined;
-    const { output } = outcome;
-    read.push(
-      output.ok
-        ? { ...frame, reading: output.value, refused: undefined }
-        : { ...frame, reading: undefined, refused: output.reason },
-    );
+    try {
+      const bytes = await frame.bytes.arrayBuffer();
+      const outcome = await bracketWorker().call(
+        'reading',
+        { bytes, range: frame.range ?? range, mark },
+        { transfer: [bytes], signal },
+      );
+      if (outcome.state === 'cancelled') return undefined;
+      const { output } = outcome;
+      read.push(
+        output.ok
+          ? { ...frame, reading: output.value, refused: undefined }
+          : { ...frame, reading: undefined, refused: output.reason },
+      );
+    } catch (error) {
+      const detail = error instanceof Error ? error.message : String(error);
+      read.push({
+        ...frame,
+        reading: undefined,
+        refused: `it could not be read (${detail}): drop it again.`,
+      });
+    }
   }
   return read;
 };

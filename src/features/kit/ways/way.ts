@@ -23,8 +23,4 @@ export type Way<F> = {
   readonly Fields: ComponentType<WayProps<F>>;
 };
 
-/** A typed number; NaN when it is none. Decimal comma and true minus are read. */
-export const typed = (text: string): number => {
-  const plain = text.trim().replace(',', '.').replace('\u2212', '-');
-  return plain === '' ? Number.NaN : Number(plain);
-};
+export { typed } from '#ui/typed.ts';
