@@ -263,5 +263,7 @@ test('glass, extended ISO and lean reach the card', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(cell(page, 'nd')).toHaveText('2.7');
   await page.locator('.cell[data-cell="kelvin"]').click();
-  await expect(page.locator('.cell-popover')).toContainText('B-cam leans 9 mired warm: dial 5300');
+  await expect(page.getByRole('dialog', { name: 'White bal.' })).toContainText(
+    'B-cam leans 9 mired warm: dial 5300',
+  );
 });

@@ -39,7 +39,8 @@ await visit(on('plan', 'furnace-mouth', 'a-cam'));
 await shoot('plan');
 for (const [name, setup, camera, part] of [
   ['plan-profile', 'lantern-quay', 'a-cam', 'profile'],
-  ['plan-balance', 'slipway', 'small-cam', 'balance'],
+  ['plan-balance', 'furnace-mouth', 'a-cam', 'balance'],
+  ['plan-water', 'slipway', 'small-cam', 'balance'],
   ['plan-day', 'furnace-mouth', 'a-cam', 'day'],
   ['plan-cards', 'furnace-mouth', 'a-cam', 'cards'],
 ]) {

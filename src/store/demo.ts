@@ -15,7 +15,7 @@ const shoots: ShootRecord[] = [
     name: 'Salt and Fire',
     place: 'A glassworks on a cold island, three days',
     order: 1,
-    sun: { latitude: 61.2, longitude: 4.8, date: '2026-02-03', clock: 1 },
+    sun: { latitude: 61.2, longitude: 4.8, date: '2026-04-14', clock: 2 },
   },
 ];
 

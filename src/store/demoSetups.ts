@@ -18,7 +18,10 @@ const spots = (rows: readonly SpotRow[]): Spots =>
     ...(subjectId === undefined ? {} : { subjectId }),
   }));
 
-type Fields = Pick<SetupRecord, 'name' | 'light' | 'cameraIds' | 'subjectIds' | 'cautions' | 'lightIds'> & {
+type Fields = Pick<
+  SetupRecord,
+  'name' | 'light' | 'cameraIds' | 'subjectIds' | 'cautions' | 'lightIds' | 'when'
+> & {
   readonly id: string;
   readonly brief?: Partial<Brief>;
   readonly spots: readonly SpotRow[];
@@ -33,6 +36,7 @@ const setup = (order: number, { spots: rows, brief, ...fields }: Fields): SetupR
   brief: { ...PLAIN_BRIEF, ...brief },
   locks: PLAIN_LOCKS,
   meterK: 12.5,
+  meterC: 250,
   backOff: 1 / 3,
   ticked: {},
   ...fields,
@@ -41,6 +45,7 @@ const setup = (order: number, { spots: rows, brief, ...fields }: Fields): SetupR
 export const demoSetups: readonly SetupRecord[] = [
   setup(1, {
     id: 'furnace-mouth',
+    when: { day: 1, hour: 9 },
     name: 'Furnace mouth',
     light: 'Dark shop, glowing gather, a door to cold daylight.',
     cameraIds: ['a-cam', 'b-cam'],
@@ -58,6 +63,7 @@ export const demoSetups: readonly SetupRecord[] = [
   }),
   setup(2, {
     id: 'bench-interview',
+    when: { day: 1, hour: 14 },
     name: 'Bench interview',
     light: 'Window as key, grey card between two people.',
     cameraIds: ['a-cam', 'b-cam'],
@@ -75,6 +81,7 @@ export const demoSetups: readonly SetupRecord[] = [
   }),
   setup(3, {
     id: 'packing-yard',
+    when: { day: 2, hour: 13 },
     name: 'Packing yard at noon',
     light: 'Hard sun, white crates, deep shade under the roof.',
     cameraIds: ['b-cam', 'a-cam'],
@@ -92,6 +99,7 @@ export const demoSetups: readonly SetupRecord[] = [
   }),
   setup(4, {
     id: 'dunes',
+    when: { day: 3, hour: 6.25 },
     name: 'Dunes at first light',
     light: 'From the air, low sun, long shadows.',
     cameraIds: ['air-cam'],
@@ -108,6 +116,7 @@ export const demoSetups: readonly SetupRecord[] = [
   }),
   setup(5, {
     id: 'slipway',
+    when: { day: 3, hour: 10 },
     name: 'Slipway under water',
     light: '8 to 14 m, glass floats on the bottom.',
     cameraIds: ['small-cam'],
@@ -124,6 +133,7 @@ export const demoSetups: readonly SetupRecord[] = [
   }),
   setup(6, {
     id: 'open-evening',
+    when: { day: 3, hour: 17 },
     name: 'Open evening',
     light: 'A talk in the hall, live, two fixed cameras.',
     cameraIds: ['hall-1', 'hall-2'],
@@ -141,6 +151,7 @@ export const demoSetups: readonly SetupRecord[] = [
   }),
   setup(7, {
     id: 'lantern-quay',
+    when: { day: 3, hour: 22.5 },
     name: 'Lantern quay at night',
     light: 'Lamps in frame, second base ISO, HDR wanted too.',
     cameraIds: ['a-cam', 'air-cam'],

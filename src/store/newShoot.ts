@@ -27,6 +27,7 @@ const emptySetup = (
   brief: PLAIN_BRIEF,
   locks: PLAIN_LOCKS,
   meterK: 12.5,
+  meterC: 250,
   backOff: 1 / 3,
   lightIds: [],
   ticked: {},

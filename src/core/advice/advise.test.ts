@@ -16,12 +16,14 @@ const scene = (part: Partial<AdviceScene> = {}): AdviceScene => ({
   minutesPerClip: 5,
   live: false,
   changing: false,
+  splitMired: 0,
+  chroma: '4:2:2',
   hdr: false,
   overBase: 0,
   bitsPerPixel: 0.5,
   ...part,
 });
-const eight = { coding: { bitDepth: 8, range: 'legal' } } as const;
+const eight = { coding: { bitDepth: 8, range: 'legal' }, chroma: '4:2:0' } as const;
 const winner = (part: Partial<AdviceScene> = {}, muted: readonly RuleId[] = []) =>
   advise(all, scene(part), muted)[0].profile.id;
 const said = (rule: RuleId, profile: ArchetypeId, part: Partial<AdviceScene> = {}) =>
@@ -78,6 +80,8 @@ describe('each rule alone, both ways', () => {
     ['grading', 'standard', { graded: false }, 'wideLog', { graded: false }],
     ['range', 'wideLog', { keep: [-5, 5.5] }, 'standard', { keep: [-5, 5.5] }],
     ['codes', 'standard', {}, 'wideLog', eight],
+    ['chroma', 'wideLog', {}, 'wideLog', eight],
+    ['changing', 'standard', { splitMired: 120 }, 'wideLog', { splitMired: 120 }],
     [
       'banding',
       'wideLog',
@@ -106,6 +110,15 @@ describe('each rule alone, both ways', () => {
     expect(said('bitRate', 'wideLog', { bitsPerPixel: undefined })).toBeUndefined();
     expect(said('time', 'wideLog', { minutesPerClip: 10 })).toBeUndefined();
     expect(said('lowLight', 'wideLog', { overBase: 1 })).toBeUndefined();
+    expect(said('changing', 'wideLog', { splitMired: 30 })).toBeUndefined();
+    expect(said('chroma', 'wideLog', { chroma: '4:2:0' })).toBeUndefined();
+  });
+
+  it('coarse codes weigh half where noise is wider than a step', () => {
+    const clean = { ...eight, sensor: { electronsAtGrey: 40_000, readElectrons: 2 } };
+    const noisy = { ...eight, sensor: { electronsAtGrey: 100, readElectrons: 4 } };
+    const score = (part: Partial<AdviceScene>) => said('codes', 'wideLog', part)?.score ?? 0;
+    expect(score(noisy)).toBeCloseTo(score(clean) / 2, 9);
   });
 
   // domain.md 5: an 8-bit wide log has about 18 to 20 codes a stop, a 10-bit one 70 to 80.

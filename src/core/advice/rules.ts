@@ -6,6 +6,8 @@ import { printStopsDecimal, stopsToReflectance } from '../units.ts';
 export type AdviceInput = {
   readonly profile: Profile;
   readonly bitDepth: number;
+  /** How the recording thins out colour. */
+  readonly chroma: '4:2:0' | '4:2:2' | '4:4:4';
   /** What must be kept, stops over grey; undefined where nothing was surveyed. */
   readonly keep?: readonly [number, number];
   /** Clip and usable floor in the recording at the plan's ISO. */
@@ -21,6 +23,8 @@ export type AdviceInput = {
   readonly minutesPerClip: number;
   readonly live: boolean;
   readonly changing: boolean;
+  /** Widest split between the sources that play, mired; 0 for one light. */
+  readonly splitMired: number;
   readonly hdr: boolean;
   /** Stops of ISO over the nearest base. */
   readonly overBase: number;
@@ -55,6 +59,8 @@ export const contrastPutBack = ({ profile }: Pick<AdviceInput, 'profile'>): numb
 const SEEN_STEP = Math.log2(1.015);
 /** From this much noise on, steps are dithered; common practice. Code values. */
 const DITHER = 0.4;
+/** Sources further apart than this are mixed light: about half a daylight-to-tungsten filter. Our own. */
+const MIXED_MIRED = 60;
 
 /** Rules of profile advice. A further one is a row; each is tested alone. */
 export const ADVICE_RULES = {
@@ -94,11 +100,40 @@ export const ADVICE_RULES = {
     },
   },
   codes: {
-    name: 'Codes a stop',
+    name: 'Codes a stop against noise',
     weight: 2.5,
-    judge: ({ codesPerStop }) => {
+    judge: ({ codesPerStop, noiseCodes }) => {
       const score = clamp(Math.log2(codesPerStop / 40));
-      return { score: Math.min(0.3, score), sentence: `${codesPerStop.toFixed(0)} codes a stop at grey.` };
+      // Coarse steps hurt less where noise is wider than a step: it, not the codes, sets what can be told apart.
+      const held = score < 0 && noiseCodes >= 1 ? score / 2 : score;
+      const against =
+        noiseCodes >= 1
+          ? `noise of ${noiseCodes.toFixed(1)} is wider than a step`
+          : `noise of ${noiseCodes.toFixed(1)} is finer than a step`;
+      return {
+        score: Math.min(0.3, held),
+        sentence: `${codesPerStop.toFixed(0)} codes a stop at grey; ${against}.`,
+      };
+    },
+  },
+  chroma: {
+    name: 'Bit depth and chroma',
+    weight: 1,
+    judge: (input) => {
+      const { bitDepth, chroma } = input;
+      const thin = bitDepth <= 8 && chroma === '4:2:0';
+      const full = bitDepth >= 10 && chroma !== '4:2:0';
+      if (!thin && !full) return undefined;
+      const what = `${bitDepth}-bit ${chroma}`;
+      return thin
+        ? {
+            score: 0.3 - rawness(input),
+            sentence:
+              rawness(input) < 0.5
+                ? `${what}: little to push, and this asks for little.`
+                : `${what}: colour is thin, and putting contrast back stretches it.`,
+          }
+        : { score: 0.3 * rawness(input), sentence: `${what}: colour stands grading.` };
     },
   },
   banding: {
@@ -159,13 +194,20 @@ export const ADVICE_RULES = {
   changing: {
     name: 'Fast-changing or mixed light',
     weight: 1.5,
-    judge: (input) =>
-      input.changing
+    judge: (input) => {
+      const score = 0.4 - 0.8 * rawness(input);
+      if (input.changing)
+        return {
+          score,
+          sentence: 'Light changes while shooting: a milder profile forgives what is missed.',
+        };
+      return input.splitMired > MIXED_MIRED
         ? {
-            score: 0.4 - 0.8 * rawness(input),
-            sentence: 'Light changes while shooting: a milder profile forgives what is missed.',
+            score: score / 2,
+            sentence: `Mixed light, ${input.splitMired.toFixed(0)} mired apart: the wider the curve, the more of the split is left to grading.`,
           }
-        : undefined,
+        : undefined;
+    },
   },
   lowLight: {
     name: 'Low light',

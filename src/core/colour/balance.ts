@@ -18,6 +18,12 @@ export type GelOption = {
 /** Difference of two temperatures on the mired scale, of `a` from `b`: warm + (10^6/K). */
 export const miredShift = (a: number, b: number): number => 1e6 / a - 1e6 / b;
 
+/** Distance between the warmest and the coolest of the lights that play, mired; 0 for one light or none. */
+export const splitOf = (sources: readonly Pick<Source, 'kelvin'>[]): number => {
+  const mired = sources.map(({ kelvin }) => 1e6 / kelvin);
+  return mired.length === 0 ? 0 : Math.max(...mired) - Math.min(...mired);
+};
+
 /** A split under this is hardly seen: about 5 to 10 mired is just seen. Common practice. */
 export const SEEN_MIRED = 8;
 

@@ -7,7 +7,7 @@ import { ISO_SPEEDS } from './iso.ts';
 import { luminanceFor } from './meter.ts';
 import { MOST_WITH_SKIN, recommend, SCHOOL_IDS, schoolAnswers, type SchoolInput } from './schools.ts';
 import { flickerSafe, ndNeeded, ndStacks, recordedStops, solveExposure, type Knobs } from './solver.ts';
-import { luxOfGrey, SPOT_UNIT_IDS, SPOT_UNITS, surveyOf, type Spot } from './survey.ts';
+import { incidentAgainstSpot, luxOfGrey, SPOT_UNIT_IDS, SPOT_UNITS, surveyOf, type Spot } from './survey.ts';
 import type { Shutter } from './shutter.ts';
 
 const HALF: Shutter = { kind: 'angle', degrees: 180 };
@@ -67,11 +67,32 @@ describe('units of a reading', () => {
   it('constants are changed by name', () => {
     const k14 = surveyed([spot({ role: 'card', unit: 'ev', value: 10 })], [], { k: 14, c: 250 });
     expect(k14.grey).toBeCloseTo(14 * 10.24, 9);
+    const c340 = surveyed([spot({ role: 'card', unit: 'incident', value: 10 })], [], { k: 12.5, c: 340 });
+    expect(c340.grey).toBeCloseTo((340 * 10.24 * 0.18) / Math.PI, 9);
+  });
+
+  it('a surface under known light has its own reflectance: white 90 % is 2.3 stops over the card', () => {
+    const found = surveyed(
+      [
+        spot({ id: 'card', role: 'card', unit: 'lux', value: 1000 }),
+        spot({ id: 'white', unit: 'lux', value: 1000, reflectance: 0.9 }),
+      ],
+      [],
+    );
+    expect(found.spots[1].stops).toBeCloseTo(Math.log2(5), 9);
+  });
+
+  // ISO 2720: K = 12.5 and C = 250 agree on a reflector of pi K / C = 15.7 %.
+  it('an incident meter opens up 0.2 stop against a spot meter on the card', () => {
+    expect(incidentAgainstSpot({ k: 12.5, c: 250 })).toBeCloseTo(Math.log2(0.157 / 0.18), 2);
+    expect(incidentAgainstSpot({ k: 12.5, c: (Math.PI * 12.5) / 0.18 })).toBeCloseTo(0, 12);
   });
 
   it('impossible readings get one sentence, naming the spot', () => {
     for (const [part, reason] of [
       [{ unit: 'lux', value: 0 }, /0 lux is no light/],
+      [{ unit: 'lux', value: 100, reflectance: 0 }, /between 0 and 100/],
+      [{ unit: 'incident', value: 9, reflectance: 1.2 }, /between 0 and 100/],
       [{ unit: 'luminance', value: -3 }, /above 0/],
       [{ unit: 'fNumber', value: 0, at }, /f-number must be above 0/],
       [{ unit: 'fNumber', value: 4 }, /ISO, iris and shutter/],

@@ -20,7 +20,7 @@ export const SPOT_ROLES = {
 } as const;
 export type SpotRole = keyof typeof SPOT_ROLES;
 
-export type SpotUnit = 'stops' | 'ev' | 'luminance' | 'lux' | 'fNumber' | 'meter';
+export type SpotUnit = 'stops' | 'ev' | 'luminance' | 'lux' | 'incident' | 'fNumber' | 'meter';
 
 /** A reading of one place, in the unit it was taken in. */
 export type Spot = {
@@ -29,7 +29,7 @@ export type Spot = {
   readonly role: SpotRole;
   readonly unit: SpotUnit;
   readonly value: number;
-  /** Of the surface, 0..1; lux only. Without it 0.18. */
+  /** Of the surface, 0..1; illuminance only. Without it 0.18. */
   readonly reflectance?: number;
   /** Settings the reading was taken at; meter and f-number only. */
   readonly at?: {
@@ -47,6 +47,8 @@ type UnitDefinition = {
   readonly short: string;
   /** Needs the settings it was taken at. */
   readonly settings: boolean;
+  /** Light falling on the spot: its surface has a reflectance. */
+  readonly falling: boolean;
   /** Luminance in cd/m2; undefined for a reading in stops from the card. */
   readonly luminance: (spot: Spot, constants: MeterConstants) => number | undefined;
   readonly wrong: (spot: Spot) => string | undefined;
@@ -55,6 +57,13 @@ type UnitDefinition = {
 const above0 = (what: string, such: string) => (spot: Spot) =>
   spot.value > 0 ? undefined : `${what} must be above 0, such as ${such}`;
 const finite = (spot: Spot) => (Number.isFinite(spot.value) ? undefined : 'type a number');
+
+/** A matt surface: L = E rho / pi. */
+const matt = (lux: number, { reflectance = MIDDLE_GREY }: Spot) => (lux * reflectance) / Math.PI;
+const wrongReflectance = ({ reflectance }: Spot) =>
+  reflectance === undefined || (reflectance > 0 && reflectance <= 1)
+    ? undefined
+    : 'reflectance lies between 0 and 100 %';
 
 /** Luminance a meter calls correct at these settings: L = K N^2 / (t S), raised by glass before the lens. */
 const meteredAt = ({ at }: Spot, k: number): number => {
@@ -68,6 +77,7 @@ export const SPOT_UNITS = {
     name: 'stops from the card',
     short: 'stops',
     settings: false,
+    falling: false,
     luminance: () => undefined,
     wrong: finite,
   },
@@ -75,6 +85,7 @@ export const SPOT_UNITS = {
     name: 'spot EV at ISO 100',
     short: 'EV',
     settings: false,
+    falling: false,
     // N^2 / t = 2^EV at ISO 100, so L = K 2^EV / 100 (ISO 2720).
     luminance: ({ value }, { k }) => (k * 2 ** value) / 100,
     wrong: finite,
@@ -83,6 +94,7 @@ export const SPOT_UNITS = {
     name: 'luminance, cd/m²',
     short: 'cd/m²',
     settings: false,
+    falling: false,
     luminance: ({ value }) => value,
     wrong: above0('Luminance', '40'),
   },
@@ -90,19 +102,25 @@ export const SPOT_UNITS = {
     name: 'illuminance, lux',
     short: 'lx',
     settings: false,
-    // A matt surface: L = E rho / pi.
-    luminance: ({ value, reflectance = MIDDLE_GREY }) => (value * reflectance) / Math.PI,
+    falling: true,
+    luminance: (spot) => matt(spot.value, spot),
     wrong: (spot) =>
-      !(spot.value > 0)
-        ? '0 lux is no light: nothing can be exposed by it'
-        : spot.reflectance !== undefined && !(spot.reflectance > 0 && spot.reflectance <= 1)
-          ? 'reflectance lies between 0 and 100 %'
-          : undefined,
+      spot.value > 0 ? wrongReflectance(spot) : '0 lux is no light: nothing can be exposed by it',
+  },
+  incident: {
+    name: 'incident EV at ISO 100',
+    short: 'EV falling',
+    settings: false,
+    falling: true,
+    // N^2 / t = 2^EV at ISO 100, so E = C 2^EV / 100 (ISO 2720).
+    luminance: (spot, { c }) => matt((c * 2 ** spot.value) / 100, spot),
+    wrong: (spot) => finite(spot) ?? wrongReflectance(spot),
   },
   fNumber: {
     name: 'spot f-number at ISO and time',
     short: 'f/',
     settings: true,
+    falling: false,
     luminance: (spot, { k }) =>
       spot.at ? meteredAt({ ...spot, at: { ...spot.at, iris: spot.value } }, k) : undefined,
     wrong: above0('The f-number', '5.6'),
@@ -111,6 +129,7 @@ export const SPOT_UNITS = {
     name: 'the camera’s meter, stops',
     short: 'on the meter',
     settings: true,
+    falling: false,
     luminance: (spot, { k }) => meteredAt(spot, k) * 2 ** spot.value,
     wrong: finite,
   },
@@ -215,3 +234,10 @@ export const surveyOf = (
 
 /** Incident light that an 18 % card of this luminance stands in: L = E rho / pi. */
 export const luxOfGrey = (grey: number): number => (grey * Math.PI) / MIDDLE_GREY;
+
+/**
+ * Exposure value an incident meter sets less that of a spot meter on an 18 % card: log2(pi K / (0.18 C)). With K = 12.5
+ * and C = 250 it opens up by 0.2 stop (ISO 2720: the two agree on a reflector of 15.7 %).
+ */
+export const incidentAgainstSpot = ({ k, c }: MeterConstants): number =>
+  Math.log2((Math.PI * k) / (MIDDLE_GREY * c));

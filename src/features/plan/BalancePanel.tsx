@@ -8,13 +8,18 @@ import {
   miredShift,
   printCast,
   SEEN_MIRED,
+  type Source,
 } from '#core/colour/balance.ts';
+import { castEffect } from '#core/colour/castEffect.ts';
 import { neutralOf } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printKelvin, THIN } from '#ui/format.ts';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
+import { reminders } from './dayModel.ts';
+import { MiredScale } from './MiredScale.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
@@ -85,6 +90,28 @@ const Water = () => {
   );
 };
 
+/** One light as the camera renders it: its cast, and what that does to a neutral and to skin. */
+const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
+  const { camera, plan } = useBench().selection;
+  const cast = castOf(source, plan.kelvin, camera.lean?.mired ?? 0);
+  const light = { kelvin: 1e6 / (1e6 / plan.kelvin + cast), duv: source.tint / 1000 };
+  const effect = castEffect(light, { kelvin: plan.kelvin, duv: -plan.tint / 1000 });
+  return (
+    <tr>
+      <th scope="row">{source.name}</th>
+      <td className="num">{printStopsDecimal(source.tint, 0)}</td>
+      <td className="num">{printStopsDecimal(miredShift(source.kelvin, first.kelvin), 0)}</td>
+      <td className="num">{printStopsDecimal(cast, 0)}</td>
+      <td className="num">
+        {printStopsDecimal(effect.red)}, {printStopsDecimal(effect.blue)}
+      </td>
+      <td className="num">
+        {printStopsDecimal(effect.skinTurn, 0)}°, ×{effect.skinChroma.toFixed(1)}
+      </td>
+    </tr>
+  );
+};
+
 /** Sources of the set-up on the mired scale, what each school dials, and the gels that close the split. */
 export const BalancePanel = () => {
   const { selection, records, editPlan } = useBench();
@@ -126,33 +153,34 @@ export const BalancePanel = () => {
           {sources.length === 0 && (
             <p className="quiet mb-0">Pick the light on the skin first, then what else is in frame.</p>
           )}
+          {sources.length > 0 && <MiredScale sources={sources} dial={plan.kelvin} />}
           {sources.length > 0 && (
-            <table className="figures words">
-              <thead>
-                <tr>
-                  <th scope="col">Light</th>
-                  <th scope="col">K</th>
-                  <th scope="col">Mired</th>
-                  <th scope="col">From the first</th>
-                  <th scope="col">Cast at {printKelvin(plan.kelvin)}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {sources.map((source) => (
-                  <tr key={source.id}>
-                    <th scope="row">{source.name}</th>
-                    <td className="num">{source.kelvin}</td>
-                    <td className="num">{(1e6 / source.kelvin).toFixed(0)}</td>
-                    <td className="num">
-                      {printStopsDecimal(miredShift(source.kelvin, sources[0].kelvin), 0)}
-                    </td>
-                    <td className="num">
-                      {printStopsDecimal(castOf(source, plan.kelvin, camera.lean?.mired ?? 0), 0)}
-                    </td>
+            <TableScroll label="What the camera makes of each light">
+              <table className="figures words">
+                <thead>
+                  <tr>
+                    <th scope="col">At {printKelvin(plan.kelvin)}</th>
+                    <th scope="col">Tint</th>
+                    <th scope="col">Split</th>
+                    <th scope="col">Cast</th>
+                    <th scope="col">Red, blue</th>
+                    <th scope="col">Skin</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {sources.map((source) => (
+                    <SourceRow key={source.id} source={source} first={sources[0]} />
+                  ))}
+                </tbody>
+              </table>
+            </TableScroll>
+          )}
+          {sources.length > 0 && (
+            <p className="quiet small-print">
+              Split: mired from the first light, warm +. Cast: what a neutral there shows, the body’s lean in
+              it; red and blue: of that neutral against its green, stops. Skin: degrees its hue turns (towards
+              yellow +) from the skin line of BT.709, and how many times its colour.
+            </p>
           )}
           {closing.map(({ source, gel, before, after }) => (
             <p key={source.id} className="mt-2 mb-0">
@@ -162,11 +190,11 @@ export const BalancePanel = () => {
               {Math.abs(after) <= SEEN_MIRED ? ', hardly seen' : ''}; it costs {gel.lossStops} stop.
             </p>
           ))}
-          {setup.brief.changing && (
-            <p className="text-warn mt-2 mb-0">
-              The light changes: balance again when it does, between shots, never within one.
+          {reminders(setup, selection.shoot.sun).map((text) => (
+            <p key={text} className="text-warn mt-2 mb-0">
+              {text}
             </p>
-          )}
+          ))}
         </Panel>
         <Water />
       </div>
@@ -184,7 +212,13 @@ export const BalancePanel = () => {
               onClick={() => dial !== undefined && editPlan(`White balance ${dial} K`, { kelvin: dial })}
             >
               <strong>{BALANCE_SCHOOLS[id].name}</strong>{' '}
-              <span className="num">{dial === undefined ? 'does not fit here' : printKelvin(dial)}</span>
+              <span className="num">
+                {dial !== undefined
+                  ? printKelvin(dial)
+                  : id === 'card'
+                    ? 'as the card reads'
+                    : 'does not fit here'}
+              </span>
             </button>
             <p className="quiet mb-0">
               {BALANCE_SCHOOLS[id].says}{' '}

@@ -1,7 +1,7 @@
 'use client';
 
-import { useMemo } from 'react';
-import { cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from '#core/day/media.ts';
+import { Fragment, useMemo } from 'react';
+import { bitsPerPixel, cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from '#core/day/media.ts';
 import { kindOf } from '#core/profile/index.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
@@ -12,7 +12,9 @@ import { planId } from '#store/records/plan.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { recordingAt } from './adviceModel.ts';
+import { PIXELS, recordingAt } from './adviceModel.ts';
+import { daysOf } from './dayModel.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
 import { shuttersOf } from './planModel.ts';
 import { OrderPanel } from './OrderPanel.tsx';
@@ -50,6 +52,69 @@ const hours = (minutes: number) => {
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60}`;
 };
 
+type Cost = ReturnType<typeof costOf> & { readonly setup: Selection['setup'] };
+
+const sum = (rows: readonly Cost[], of: (row: Cost) => number) =>
+  rows.reduce((total, row) => total + of(row), 0);
+
+/** Cards a set-up fills, a tenth kept free on each. */
+const cardsFor = (gb: number) => Math.ceil(gb / (CARD_GB * 0.9));
+
+const CostRow = ({ row: { setup, gb, grading, unknown }, taken }: { row: Cost; taken: boolean }) => (
+  <tr className={taken ? 'taken' : undefined}>
+    <th scope="row">{setup.name}</th>
+    <td className="num">{setup.brief.minutes}</td>
+    <td className="num" title={unknown.length > 0 ? `bit rate unknown: ${unknown.join(', ')}` : undefined}>
+      {gb.toFixed(0)}
+      {unknown.length > 0 && ' +?'}
+    </td>
+    <td className="num">{cardsFor(gb)}</td>
+    <td className="num">{setup.brief.clips}</td>
+    <td className="num">{setup.brief.graded ? hours(grading) : 'none'}</td>
+  </tr>
+);
+
+/** Frame rates people slow down from. */
+const SLOW = [24, 25, 30, 50, 60, 100, 120] as const;
+
+/** What each frame rate leaves a frame: slow motion is compared by the pixel, not by Mb/s. */
+const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
+  const rows = SLOW.flatMap((rate) => {
+    const recording = recordingAt(camera, rate);
+    return recording ? [{ rate, recording }] : [];
+  });
+  if (rows.length === 0) return null;
+  return (
+    <Panel title="Bits a pixel" note={`${camera.name}, slow motion by the frame, not by Mb/s`}>
+      <table className="figures words">
+        <thead>
+          <tr>
+            <th scope="col">fps</th>
+            <th scope="col">Codec</th>
+            <th scope="col">Mb/s</th>
+            <th scope="col">Mb a frame</th>
+            <th scope="col">Bits a pixel</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ rate, recording: { codec, mbps } }) => (
+            <tr key={rate} className={rate === fps ? 'taken' : undefined}>
+              <th scope="row">{rate}</th>
+              <td>{codec}</td>
+              <td className="num">{mbps}</td>
+              <td className="num">{megabitsPerFrame(mbps, rate).toFixed(1)}</td>
+              <td className="num">{bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height).toFixed(2)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="quiet small-print">
+        Of a {PIXELS.width} × {PIXELS.height} picture; as fast as the camera’s list reaches.
+      </p>
+    </Panel>
+  );
+};
+
 /** Media, time and shutter for the shoot: sums a client can be told. */
 export const DayPanel = () => {
   const { selection, records } = useBench();
@@ -58,6 +123,7 @@ export const DayPanel = () => {
     () => setupsOf(records, shoot.id).map((one) => ({ setup: one, ...costOf(records, one) })),
     [records, shoot.id],
   );
+  const days = useMemo(() => daysOf(records, shoot.id), [records, shoot.id]);
   const total = rows.reduce((sum, { gb }) => sum + gb, 0);
   const grading = rows.reduce((sum, row) => sum + row.grading, 0);
   const recording = recordingAt(camera, setup.fps);
@@ -82,22 +148,26 @@ export const DayPanel = () => {
                 </tr>
               </thead>
               <tbody>
-                {rows.map(({ setup: one, gb, grading: minutes, unknown }) => (
-                  <tr key={one.id} className={one.id === setup.id ? 'taken' : undefined}>
-                    <th scope="row">{one.name}</th>
-                    <td className="num">{one.brief.minutes}</td>
-                    <td
-                      className="num"
-                      title={unknown.length > 0 ? `bit rate unknown: ${unknown.join(', ')}` : undefined}
-                    >
-                      {gb.toFixed(0)}
-                      {unknown.length > 0 && ' +?'}
-                    </td>
-                    <td className="num">{Math.ceil(gb / (CARD_GB * 0.9))}</td>
-                    <td className="num">{one.brief.clips}</td>
-                    <td className="num">{one.brief.graded ? hours(minutes) : 'none'}</td>
-                  </tr>
-                ))}
+                {days.map(({ day, setups }) => {
+                  const own = rows.filter((row) => setups.some(({ id }) => id === row.setup.id));
+                  return (
+                    <Fragment key={day}>
+                      {own.map((row) => (
+                        <CostRow key={row.setup.id} row={row} taken={row.setup.id === setup.id} />
+                      ))}
+                      {days.length > 1 && (
+                        <tr className="sum">
+                          <th scope="row">Day {day}</th>
+                          <td className="num">{sum(own, (row) => row.setup.brief.minutes)}</td>
+                          <td className="num">{sum(own, ({ gb }) => gb).toFixed(0)}</td>
+                          <td className="num">{sum(own, ({ gb }) => cardsFor(gb))}</td>
+                          <td className="num">{sum(own, (row) => row.setup.brief.clips)}</td>
+                          <td className="num">{hours(sum(own, (row) => row.grading))}</td>
+                        </tr>
+                      )}
+                    </Fragment>
+                  );
+                })}
               </tbody>
             </table>
           </TableScroll>
@@ -115,6 +185,7 @@ export const DayPanel = () => {
       <div className="kit-side">
         <OrderPanel />
         <Briefing />
+        <SlowMotion camera={camera} fps={setup.fps} />
         <Panel title="180 degrees" note={`on ${camera.name}’s own list`}>
           <table className="figures">
             <thead>

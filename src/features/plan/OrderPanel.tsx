@@ -19,6 +19,7 @@ import {
 import { GripVertical } from 'lucide-react';
 import type { SetupRecord } from '#store/records/setup.ts';
 import { setupsOf } from '#store/selection.ts';
+import { reordered } from './dayModel.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 
@@ -72,17 +73,10 @@ export const OrderPanel = () => {
     if (!over || active.id === over.id) return;
     const ids = setups.map(({ id }) => id);
     const moved = arrayMove(setups, ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
-    void book.edit({
-      label: 'Order of the day',
-      changes: moved.flatMap((before, i) =>
-        before.order === i + 1
-          ? []
-          : [{ table: 'setups' as const, id: before.id, before, after: { ...before, order: i + 1 } }],
-      ),
-    });
+    void book.edit({ label: 'Order of the day', changes: reordered(setups, moved) });
   };
   return (
-    <Panel title="Order of the day" note="drag by the handle, or space and arrows on it">
+    <Panel title="Order of the day" note="each takes the hour its new place had">
       <DndContext id="order" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={setups.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol className="order-list">

@@ -5,16 +5,16 @@ import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import type { Locks } from '#store/records/setup.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { planFields, solvedAt } from './planModel.ts';
+import { ISO_RULES, isoCeiling, planFields, solvedAt } from './planModel.ts';
 import { useEditSetup } from './useSetup.ts';
 
 const LOCKS = [
   ['iris', 'Iris', 'set by depth of field'],
   ['shutter', 'Shutter', 'set by motion and flicker'],
-  ['iso', 'ISO', 'stays where it is'],
   ['light', 'Light', 'cannot be changed'],
 ] as const;
 
@@ -22,7 +22,7 @@ const LOCKS = [
 export const SolverPanel = ({ survey }: { survey: Survey }) => {
   const { selection, numbers, records, editPlan } = useBench();
   const editSetup = useEditSetup();
-  const { plan, setup } = selection;
+  const { plan, setup, camera } = selection;
   const { locks } = setup;
   const sets = [...records.ndSets.values()];
   const answer = solvedAt(selection, numbers, survey, sets, plan.placement);
@@ -55,6 +55,26 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
             }
           />
         ))}
+      </div>
+      <div className="choices">
+        <select
+          className="form-select form-select-sm iso-rule"
+          aria-label="What ISO may do"
+          title={ISO_RULES[locks.iso].says}
+          value={locks.iso}
+          onChange={(event) => {
+            const iso = event.target.value as Locks['iso'];
+            editSetup(ISO_RULES[iso].name, { locks: { ...locks, iso } });
+          }}
+        >
+          {(Object.keys(ISO_RULES) as Locks['iso'][]).map((id) => (
+            <option key={id} value={id}>
+              {ISO_RULES[id].name}
+              {id === 'ceiling' && ` of ${isoCeiling(camera)}`}
+            </option>
+          ))}
+        </select>
+        {camera.sensitivity === 'ei' && <span className="quiet">EI: the sensor stays at its base</span>}
       </div>
       {!locks.shutter && (
         <p className="quiet">

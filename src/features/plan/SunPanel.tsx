@@ -1,14 +1,20 @@
 'use client';
 
-import { scaleLinear } from 'd3';
-import { useState } from 'react';
-import { sunDay, type SunDay } from '#core/day/sun.ts';
-import type { ShootRecord } from '#store/records/shoot.ts';
+import { useMemo, useState } from 'react';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { typed } from '#ui/typed.ts';
-
-type Sun = NonNullable<ShootRecord['sun']>;
+import {
+  clockHours,
+  dateOfDay,
+  daysOf,
+  printHours,
+  reminders,
+  sunOfDay,
+  whenOf,
+  type Sun,
+} from './dayModel.ts';
+import { DayStrip } from './DayStrip.tsx';
 
 const FIELDS = [
   ['latitude', 'Latitude, north +', -90, 90],
@@ -16,73 +22,11 @@ const FIELDS = [
   ['clock', 'Clock, h from UTC', -12, 14],
 ] as const;
 
-const HOUR = 3_600_000;
-const WIDTH = 900;
-const x = scaleLinear([0, 24], [4, WIDTH - 4]);
-
-/** Hours on the clock of the place, 0..24 of its own day. */
-const hoursOf = (at: Date, { date, clock }: Sun) =>
-  (at.getTime() - Date.parse(`${date}T00:00:00Z`)) / HOUR + clock;
-const printHours = (hours: number) => {
-  const minutes = Math.round((((hours % 24) + 24) % 24) * 60);
-  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
-};
-
-/** The day as a strip: dark, twilight, golden, day. */
-const Strip = ({ day, sun }: { day: SunDay; sun: Sun }) => {
-  const at = (id: string) => {
-    const event = day.events.find((one) => one.id === id);
-    return event && hoursOf(event.at, sun);
-  };
-  const spans = (
-    [
-      ['dawn', 'sunrise', 'twilight'],
-      ['sunrise', 'goldenEnd', 'gold'],
-      ['goldenEnd', 'golden', 'daylight'],
-      ['golden', 'sunset', 'gold'],
-      ['sunset', 'dusk', 'twilight'],
-    ] as const
-  ).flatMap(([from, to, kind]) => {
-    const [a, b] = [at(from), at(to)];
-    return a === undefined || b === undefined
-      ? []
-      : [{ kind, from: Math.max(0, a), to: Math.min(24, b), key: from }];
-  });
-  return (
-    <svg
-      className="day-strip"
-      viewBox={`0 0 ${WIDTH} 64`}
-      role="img"
-      aria-label={day.events
-        .map(({ name, at: when }) => `${name} ${printHours(hoursOf(when, sun))}`)
-        .join(', ')}
-    >
-      <rect
-        className={day.polar === 'alwaysUp' ? 'daylight' : 'night'}
-        x={x(0)}
-        width={x(24) - x(0)}
-        y={8}
-        height={24}
-      />
-      {spans.map(({ kind, from, to, key }) => (
-        <rect key={key} className={kind} x={x(from)} width={Math.max(0, x(to) - x(from))} y={8} height={24} />
-      ))}
-      {[0, 3, 6, 9, 12, 15, 18, 21, 24].map((hour) => (
-        <g key={hour} className="grid">
-          <line x1={x(hour)} x2={x(hour)} y1={32} y2={38} />
-          <text x={x(hour)} y={52} textAnchor={hour === 0 ? 'start' : hour === 24 ? 'end' : 'middle'}>
-            {hour}
-          </text>
-        </g>
-      ))}
-    </svg>
-  );
-};
-
 /** Sun times of a typed place and day; kept with the shoot. */
 export const SunPanel = () => {
-  const { selection, book } = useBench();
-  const { shoot } = selection;
+  const { selection, book, records } = useBench();
+  const { shoot, setup } = selection;
+  const days = useMemo(() => daysOf(records, shoot.id), [records, shoot.id]);
   const [texts, setTexts] = useState<Partial<Record<keyof Sun, string>>>({});
   const sun = shoot.sun ?? {
     latitude: 0,
@@ -107,9 +51,11 @@ export const SunPanel = () => {
       ],
     });
   };
-  const day = shoot.sun ? sunDay(sun.date, sun) : undefined;
+  const today = whenOf(setup).day;
+  const found = shoot.sun && sunOfDay(sun, today);
+  const clock = { date: dateOfDay(sun, today), clock: sun.clock };
   return (
-    <Panel title="Sun" note={shoot.place}>
+    <Panel title="The days on the clock" note={shoot.place}>
       <div className="anchor-form">
         <div className="anchor-half">
           <label htmlFor="sun-date">Day</label>
@@ -139,21 +85,38 @@ export const SunPanel = () => {
           {wrong[1]}: type {wrong[2]} to {wrong[3]}; {sun[wrong[0]]} stays.
         </p>
       )}
-      {day?.ok && (
+      {days.map((one) => (
+        <div key={one.day}>
+          <p className="day-name">
+            Day {one.day} <span className="quiet">{shoot.sun ? dateOfDay(sun, one.day) : ''}</span>
+          </p>
+          <DayStrip of={one} sun={shoot.sun} />
+        </div>
+      ))}
+      <p className="quiet small-print">
+        Drag a set-up along its day, or arrow keys by a quarter of an hour and from day to day. Length: three
+        times what it records.
+      </p>
+      {found?.ok && (
         <>
-          <Strip day={day.value} sun={sun} />
           <p className="sun-times">
-            {day.value.events.map(({ id, name, at }) => (
+            <span>Day {today}</span>
+            {found.value.events.map(({ id, name, at }) => (
               <span key={id}>
-                {name} <strong className="num">{printHours(hoursOf(at, sun))}</strong>
+                {name} <strong className="num">{printHours(clockHours(at, clock))}</strong>
               </span>
             ))}
           </p>
-          {day.value.says && <p className="text-warn mb-0">{day.value.says}</p>}
+          {found.value.says && <p className="text-warn mb-0">{found.value.says}</p>}
         </>
       )}
-      {day && !day.ok && <p className="field-error">{day.reason}</p>}
-      {!day && <p className="quiet mb-0">Type the place, and the day’s light stands here.</p>}
+      {found && !found.ok && <p className="field-error">{found.reason}</p>}
+      {!found && <p className="quiet mb-0">Type the place, and the day’s light stands here.</p>}
+      {reminders(setup, shoot.sun).map((text) => (
+        <p key={text} className="text-warn mb-0">
+          {setup.name}: {text}
+        </p>
+      ))}
     </Panel>
   );
 };

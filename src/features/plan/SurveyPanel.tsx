@@ -3,6 +3,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import {
+  incidentAgainstSpot,
   luxOfGrey,
   SPOT_ROLES,
   SPOT_UNIT_IDS,
@@ -13,7 +14,7 @@ import {
   type Survey,
 } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
+import { MIDDLE_GREY, printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -60,6 +61,34 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
           />
         </label>
       ))}
+    </p>
+  );
+};
+
+/** What the light falls on: lux become luminance by it. */
+const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
+  const [text, setText] = useState<string>();
+  const keep = () => {
+    const percent = typed(text ?? '');
+    if (percent > 0 && percent <= 100) onChange({ ...spot, reflectance: percent / 100 });
+    setText(undefined);
+  };
+  const wrong = text !== undefined && !(typed(text) > 0 && typed(text) <= 100);
+  return (
+    <p className="spot-at">
+      <label>
+        <span className="quiet">on a matt surface of</span>
+        <input
+          className={`form-control num${wrong ? ' is-invalid' : ''}`}
+          inputMode="decimal"
+          aria-label={`Reflectance of ${spot.name}, percent`}
+          value={text ?? String(Number((100 * (spot.reflectance ?? MIDDLE_GREY)).toFixed(1)))}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={() => text !== undefined && keep()}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <span className="quiet">{wrong ? '%: type 1 to 100' : '%'}</span>
+      </label>
     </p>
   );
 };
@@ -161,6 +190,7 @@ const SpotRow = ({
         <Trash2 size={15} aria-hidden />
       </button>
       {spot.at && unit.settings && <ReadAt spot={spot} onChange={onChange} />}
+      {unit.falling && <Surface spot={spot} onChange={onChange} />}
     </li>
   );
 };
@@ -189,12 +219,42 @@ const Lands = ({ survey }: { survey: Survey }) => {
   );
 };
 
+/** A meter constant, one of the usual ones. */
+const Constant = ({
+  id,
+  name,
+  value,
+  options,
+}: {
+  id: string;
+  name: 'K' | 'C';
+  value: number;
+  options: readonly number[];
+}) => {
+  const editSetup = useEditSetup();
+  return (
+    <select
+      id={id}
+      className="form-select form-select-sm meter-k"
+      value={value}
+      onChange={(event) =>
+        editSetup(`${name} ${event.target.value}`, { [`meter${name}`]: Number(event.target.value) })
+      }
+    >
+      {[...new Set([...options, value])].map((one) => (
+        <option key={one}>{one}</option>
+      ))}
+    </select>
+  );
+};
+
 /** The light on the set, spot by spot, on one scale. */
 export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
   const { selection, numbers, bench } = useBench();
   const editSetup = useEditSetup();
   const { spots } = selection.setup;
   const measured = bench.measurement;
+  const against = incidentAgainstSpot({ k: selection.setup.meterK, c: selection.setup.meterC });
   const change = (label: string, next: readonly Spot[]) => editSetup(label, { spots: [...next] });
   const fromFrame = () => {
     if (!measured) return;
@@ -265,18 +325,12 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
         )
       )}
       <p className="quiet small-print">
-        <label htmlFor="meter-k">Spot meter’s K (ISO 2720)</label>{' '}
-        <select
-          id="meter-k"
-          className="form-select form-select-sm meter-k"
-          value={selection.setup.meterK}
-          onChange={(event) => editSetup(`K ${event.target.value}`, { meterK: Number(event.target.value) })}
-        >
-          {[...new Set([12.5, 13.4, 14, selection.setup.meterK])].map((k) => (
-            <option key={k}>{k}</option>
-          ))}
-        </select>{' '}
-        Lux fall on a matt surface of 18 %: against C = 250 an incident meter differs by 0.2 stop.
+        <label htmlFor="meter-k">Spot meter’s K</label>{' '}
+        <Constant id="meter-k" name="K" value={selection.setup.meterK} options={[12.5, 13.4, 14]} />{' '}
+        <label htmlFor="meter-c">incident meter’s C</label>{' '}
+        <Constant id="meter-c" name="C" value={selection.setup.meterC} options={[250, 320, 340]} /> (ISO
+        2720): on an 18 % card the incident one {against > 0 ? 'closes down' : 'opens up'}{' '}
+        <span className="num">{Math.abs(against).toFixed(2)}</span> stop against the spot.
       </p>
     </Panel>
   );

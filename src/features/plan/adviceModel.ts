@@ -1,5 +1,6 @@
 import { advise, type Advice, type AdviceScene } from '#core/advice/advise.ts';
 import type { RuleId } from '#core/advice/rules.ts';
+import { splitOf } from '#core/colour/balance.ts';
 import { bitsPerPixel } from '#core/day/media.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import type { Survey } from '#core/exposure/survey.ts';
@@ -11,7 +12,7 @@ import type { Selection } from '#store/selection.ts';
 import { sensorOf } from './planModel.ts';
 
 /** Recording size taken for bits a pixel, until a camera says its own. */
-const PIXELS = { width: 3840, height: 2160 };
+export const PIXELS = { width: 3840, height: 2160 };
 
 /** What the camera records at a frame rate: the first line that reaches it. */
 export const recordingAt = ({ recordings }: CameraRecord, fps: number) =>
@@ -46,6 +47,8 @@ export const adviceOf = (
     minutesPerClip,
     live,
     changing,
+    splitMired: splitOf(setup.lightIds.flatMap((id) => records.lights.get(id) ?? [])),
+    chroma: camera.chroma,
     hdr,
   };
   return advise(

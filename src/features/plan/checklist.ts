@@ -5,14 +5,12 @@ import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
+import { isoCeiling } from './planModel.ts';
 import { recordingAt } from './adviceModel.ts';
 
 export type ChecklistInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
 
 type Item = { readonly name: string; readonly set: (input: ChecklistInput) => string };
-
-/** An auto-ISO ceiling before run-and-gun work: two stops over base. Common practice. */
-const CEILING = 4;
 
 /** The order people set a camera in, with this camera's values. A further step is a row. */
 export const CHECKLIST = {
@@ -31,8 +29,8 @@ export const CHECKLIST = {
   },
   iso: {
     name: 'ISO and its ceiling',
-    set: ({ selection: { plan }, numbers }) =>
-      `${plan.iso}, auto off; if auto must be, ceiling ${numbers.iso.base * CEILING}`,
+    set: ({ selection: { plan, camera } }) =>
+      `${plan.iso}, auto off; if auto must be, ceiling ${isoCeiling(camera)}`,
   },
   shutter: {
     name: 'Shutter',

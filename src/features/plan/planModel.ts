@@ -17,7 +17,7 @@ import {
   type ExposureAnswer,
   type Knobs,
 } from '#core/exposure/solver.ts';
-import { METER_CONSTANTS, surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
+import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
@@ -29,7 +29,7 @@ import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
 
 export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
-  surveyOf(setup.spots, subjects, { ...METER_CONSTANTS, k: setup.meterK });
+  surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
 
 /** The sensor as measured, or as its usable floor tells. */
 export const sensorOf = ({ noise, floorStops }: CameraRecord): SensorModel =>
@@ -88,6 +88,36 @@ const freeShutters = (camera: CameraRecord, setup: SetupRecord): readonly Shutte
 
 const IRIS_REACH = 3;
 
+/** An auto-ISO ceiling before run-and-gun work: two stops over the first base. Common practice. */
+export const isoCeiling = ({ baseIsos }: Pick<CameraRecord, 'baseIsos'>): number => 4 * Math.min(...baseIsos);
+
+/** What ISO may do while settings are solved. A further way is a row. */
+export const ISO_RULES = {
+  stays: { name: 'ISO stays', says: 'Locked to what the card says.', allows: (iso, { set }) => iso === set },
+  base: {
+    name: 'ISO at a base',
+    says: 'A base of this camera: full headroom, least noise.',
+    allows: (iso, { camera }) => camera.baseIsos.includes(iso),
+  },
+  ceiling: {
+    name: 'ISO to a ceiling',
+    says: 'From the base up to two stops over it.',
+    allows: (iso, { camera }) => iso >= Math.min(...camera.baseIsos) && iso <= isoCeiling(camera),
+  },
+  free: {
+    name: 'ISO free',
+    says: 'Anything that is not an extended low.',
+    allows: (iso, { camera }) => iso >= (camera.extendedUnder ?? 0),
+  },
+} as const satisfies Record<
+  SetupRecord['locks']['iso'],
+  {
+    name: string;
+    says: string;
+    allows: (iso: number, at: { camera: CameraRecord; set: number }) => boolean;
+  }
+>;
+
 /** What may move, from the locks of the set-up and the lists of the camera. */
 export const knobsOf = (
   { camera, setup, plan }: Selection,
@@ -103,14 +133,15 @@ export const knobsOf = (
         : [plan.iris];
   const near = (f: number) =>
     Math.abs(2 * Math.log2(exactFNumber(f) / exactFNumber(plan.iris))) <= IRIS_REACH;
+  const set = speedOf(camera, numbers, plan.iso);
   const isos =
     camera.sensitivity === 'ei'
-      ? [numbers.iso.base]
-      : camera.isos.filter((iso) => iso >= (camera.extendedUnder ?? 0));
+      ? []
+      : camera.isos.filter((iso) => ISO_RULES[locks.iso].allows(iso, { camera, set }));
   return {
     irises: locks.iris ? [plan.iris] : irises.filter(near),
     shutters: locks.shutter ? [plan.shutter] : freeShutters(camera, setup),
-    isos: locks.iso ? [speedOf(camera, numbers, plan.iso)] : isos,
+    isos: isos.length > 0 ? isos : [set],
     nd: ndStacks(sets),
     lightMoves: !locks.light,
   };

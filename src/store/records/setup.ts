@@ -61,11 +61,13 @@ export const PLAIN_BRIEF: Brief = {
 /** What stays where it is while the exposure is solved. */
 const locksSchema = z.object({
   iris: z.boolean(),
-  iso: z.boolean(),
+  /** It stays, goes to a base, moves up to a ceiling, or anywhere. */
+  iso: z.enum(['stays', 'base', 'ceiling', 'free']),
   shutter: z.boolean(),
   light: z.boolean(),
 });
-export const PLAIN_LOCKS = { iris: true, iso: true, shutter: true, light: true };
+export type Locks = z.infer<typeof locksSchema>;
+export const PLAIN_LOCKS: Locks = { iris: true, iso: 'stays', shutter: true, light: true };
 
 export const setupSchema = z.object({
   id: idSchema,
@@ -82,6 +84,8 @@ export const setupSchema = z.object({
   locks: locksSchema.default(PLAIN_LOCKS),
   /** Reflected-light constant of the hand meter (ISO 2720): 12.5 or 14 are usual. */
   meterK: finite.min(5).max(30).default(12.5),
+  /** Incident-light constant (ISO 2720): 250 for a flat receptor, 320 to 340 for a dome. */
+  meterC: finite.min(200).max(500).default(250),
   /** Stops the brightest kept tone stays under clip. */
   backOff: finite
     .min(0)
@@ -91,6 +95,8 @@ export const setupSchema = z.object({
   lightIds: z.array(idSchema).max(8).default([]),
   /** Metres. */
   water: z.object({ depth: finite.min(0).max(200), distance: finite.min(0).max(50) }).optional(),
+  /** Day of the shoot and hour on the clock it starts at. */
+  when: z.object({ day: z.number().int().min(1).max(99), hour: finite.min(0).max(24) }).optional(),
   /** Checklist items ticked off, by camera. */
   ticked: z.record(idSchema, z.array(z.string().max(40)).max(40)).default({}),
 });

@@ -2,7 +2,7 @@
 
 import { scaleLinear } from 'd3';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { METER_CONSTANTS, surveyOf } from '#core/exposure/survey.ts';
+import { surveyOf } from '#core/exposure/survey.ts';
 import { rampColour } from '#core/scopes/ramp.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
@@ -36,8 +36,8 @@ export const StopLadder = () => {
   const scaleId = camera.zebra.scale;
   const { compared } = bench;
   const scene = useMemo(() => {
-    const { spots, meterK } = selection.setup;
-    const found = surveyOf(spots, selection.subjects, { ...METER_CONSTANTS, k: meterK });
+    const { spots, meterK, meterC } = selection.setup;
+    const found = surveyOf(spots, selection.subjects, { k: meterK, c: meterC });
     return found.ok && found.value.spots.length > 0 ? found.value : undefined;
   }, [selection.setup, selection.subjects]);
 

@@ -81,7 +81,7 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
         </span>
         <span className="cell-value">{cell.print(input)}</span>
       </button>
-      <Overlay target={target} show={open} placement="bottom" rootClose onHide={close}>
+      <Overlay target={target} show={open} placement="bottom" rootClose transition={false} onHide={close}>
         <Popover
           className="cell-popover"
           role="dialog"
