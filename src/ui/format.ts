@@ -20,11 +20,11 @@ export const printPull = (pullStops: number): string =>
       ? `pull ${printStops(-pullStops)}`
       : `push ${printStops(-pullStops)}`;
 
-/** Three figures are as much as light needs: `312`, `1.2 k`, `98 k`. */
+/** Three figures are as much as light needs: `0.50`, `312`, `1230`, `98 000`. */
 export const printLight = (value: number): string => {
-  if (value >= 10_000) return `${Math.round(value / 1000)}${THIN}k`;
-  if (value >= 1000) return `${(value / 1000).toFixed(1)}${THIN}k`;
-  return value >= 10 ? value.toFixed(0) : value.toPrecision(2);
+  if (value < 10) return value.toPrecision(2);
+  const rounded = Number(value.toPrecision(3)).toFixed(0);
+  return rounded.length > 4 ? rounded.replace(/\B(?=(\d{3})+$)/g, THIN) : rounded;
 };
 
 /** Time of day and date as the log shows them, in the reader's own zone. */

@@ -29,8 +29,8 @@ describe('words', () => {
     expect([printPull(1), printPull(0), printPull(-1 / 3)]).toEqual(['pull −1', 'no pull', 'push +1/3']);
     expect([printLight(250), printLight(64_000), printLight(1234), printLight(0.5)]).toEqual([
       '250',
-      '64\u2009k',
-      '1.2\u2009k',
+      '64\u2009000',
+      '1230',
       '0.50',
     ]);
     expect([slug('Furnace mouth, A-cam'), slug('…')]).toEqual(['furnace-mouth-a-cam', 'untitled']);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { castEffect } from './castEffect.ts';
+import { castEffect, printNeutral, printSkin } from './castEffect.ts';
 
 const at = (kelvin: number, duv = 0) => ({ kelvin, duv });
 
@@ -22,6 +22,13 @@ describe('what a cast does', () => {
     expect(Math.abs(warm.skinTurn)).toBeLessThan(15);
     expect(castEffect(at(5600), at(4700)).skinChroma).toBeLessThan(1);
     expect(cold.skinTurn).toBeLessThan(-30);
+  });
+
+  it('is told in stops, degrees and times, and in words where skin is no longer skin', () => {
+    expect(printNeutral(castEffect(at(4300), at(4300)))).toBe('0.0 0.0');
+    expect(printNeutral(castEffect(at(1600), at(5600)))).toMatch(/^\+\d\.\d under −6$/);
+    expect(printSkin(castEffect(at(5000), at(5600)))).toMatch(/^[+−]?\d+° ×1\.\d$/);
+    expect(printSkin(castEffect(at(5600), at(2800)))).toBe('goes cold');
   });
 
   it('equal mired steps do about the same, 10 mired is a small thing', () => {

@@ -1,4 +1,5 @@
 import { LUMA } from '../signal/luma.ts';
+import { printStopsDecimal } from '../units.ts';
 import { bt709 } from '../transfer/bt709.ts';
 import { adaptation } from './adaptation.ts';
 import { GAMUTS, rgbToXyz } from './gamut.ts';
@@ -18,7 +19,7 @@ export type CastEffect = {
 };
 
 /** A skin tone on the +I axis, 123 degrees in the U, V plane of BT.709: signal and distance from neutral. Our own. */
-const SKIN = { luma: 0.6, chroma: 0.12, degrees: 123 } as const;
+const SKIN = { luma: 0.6, chroma: 0.16, degrees: 123 } as const;
 
 // U and V are B' - Y' and R' - Y' scaled by 0.492 and 0.877, as they were defined for composite video.
 const U_SCALE = 0.492;
@@ -56,3 +57,18 @@ export const castEffect = (light: Temperature, balanced: Temperature): CastEffec
     skinChroma: is.chroma / was.chroma,
   };
 };
+
+/** Red and blue as they are told; blue that a warm lamp hardly has ends at six stops. */
+const DEEPEST = -6;
+export const printNeutral = ({ red, blue }: CastEffect): string =>
+  [red, blue]
+    .map((v) => (v < DEEPEST ? `under ${printStopsDecimal(DEEPEST, 0)}` : printStopsDecimal(v)))
+    .join(' ');
+
+/** Past this the hue is no longer that of skin, degrees. Our own. */
+const LOST_TURN = 45;
+/** `+4° ×1.8`, or in words where it is no longer the colour of skin. */
+export const printSkin = ({ skinTurn, skinChroma }: CastEffect): string =>
+  Math.abs(skinTurn) > LOST_TURN
+    ? 'goes cold'
+    : `${printStopsDecimal(skinTurn, 0)}° ×${skinChroma.toFixed(1)}`;

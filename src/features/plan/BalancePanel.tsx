@@ -10,7 +10,7 @@ import {
   SEEN_MIRED,
   type Source,
 } from '#core/colour/balance.ts';
-import { castEffect } from '#core/colour/castEffect.ts';
+import { castEffect, printNeutral, printSkin } from '#core/colour/castEffect.ts';
 import { neutralOf } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
@@ -102,12 +102,8 @@ const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
       <td className="num">{printStopsDecimal(source.tint, 0)}</td>
       <td className="num">{printStopsDecimal(miredShift(source.kelvin, first.kelvin), 0)}</td>
       <td className="num">{printStopsDecimal(cast, 0)}</td>
-      <td className="num">
-        {printStopsDecimal(effect.red)}, {printStopsDecimal(effect.blue)}
-      </td>
-      <td className="num">
-        {printStopsDecimal(effect.skinTurn, 0)}°, ×{effect.skinChroma.toFixed(1)}
-      </td>
+      <td className="num">{printNeutral(effect)}</td>
+      <td className="num">{printSkin(effect)}</td>
     </tr>
   );
 };
@@ -156,7 +152,7 @@ export const BalancePanel = () => {
           {sources.length > 0 && <MiredScale sources={sources} dial={plan.kelvin} />}
           {sources.length > 0 && (
             <TableScroll label="What the camera makes of each light">
-              <table className="figures words">
+              <table className="figures words tight">
                 <thead>
                   <tr>
                     <th scope="col">At {printKelvin(plan.kelvin)}</th>

@@ -5,7 +5,7 @@ import { spreadLabels } from '#ui/ladder/ladderModel.ts';
 const WIDTH = 440;
 /** 10 000 K to about 1540 K. */
 const ENDS = [100, 650] as const;
-const TICKS = [10_000, 6500, 4300, 3200, 2400, 1900, 1600];
+const TICKS = [10_000, 5600, 4300, 3200, 2400, 1900, 1600];
 const x = scaleLinear(ENDS, [10, WIDTH - 10]).clamp(true);
 const BAR = { y: 34, height: 12 } as const;
 const LINE = 17;

@@ -5,6 +5,7 @@ import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { fitting } from '#store/records/bag.ts';
 import type { Locks } from '#store/records/setup.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -24,7 +25,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
   const editSetup = useEditSetup();
   const { plan, setup, camera } = selection;
   const { locks } = setup;
-  const sets = [...records.ndSets.values()];
+  const sets = fitting([...records.ndSets.values()], camera);
   const answer = solvedAt(selection, numbers, survey, sets, plan.placement);
   const need =
     survey.grey === undefined

@@ -96,6 +96,15 @@ describe('planning', () => {
     expect(planFields(selection, 1 / 3, undefined)).toEqual({ placement: 1 / 3 });
   });
 
+  it('glass that fits one camera is offered to no other', () => {
+    const air = sets.filter(({ fits }) => fits);
+    expect(air.map(({ fits }) => fits)).toEqual(['Air cam']);
+    const brighter = { ...survey, grey: (survey.grey ?? 0) * 2 ** 4 };
+    expect(solvedAt(selection, numbers, brighter, air, 1)?.short).toMatch(/too much light/);
+    const dunes = at('dunes', 'air-cam');
+    expect(solvedAt(dunes.selection, dunes.numbers, dunes.survey, air, 0)?.nd.setIds).toContain('nd-air');
+  });
+
   it('a free shutter keeps to what does not flicker', () => {
     const yard = at('packing-yard', 'b-cam');
     const { setup } = yard.selection;

@@ -22,7 +22,7 @@ import type { Result } from '#core/result.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { sensorFromFloor, type SensorModel } from '#core/sensor/noise.ts';
-import type { NdSetRecord } from '#store/records/bag.ts';
+import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
@@ -142,7 +142,7 @@ export const knobsOf = (
     irises: locks.iris ? [plan.iris] : irises.filter(near),
     shutters: locks.shutter ? [plan.shutter] : freeShutters(camera, setup),
     isos: isos.length > 0 ? isos : [set],
-    nd: ndStacks(sets),
+    nd: ndStacks(fitting(sets, camera)),
     lightMoves: !locks.light,
   };
 };

@@ -5,7 +5,7 @@ import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import { ndChoices } from '#core/exposure/nd.ts';
 import { printStops, printStopsLength } from '#core/units.ts';
-import type { NdSetRecord } from '#store/records/bag.ts';
+import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { BookRecords } from '#store/book.ts';
 import { printKelvin, printNd, printPull, printTint } from '../format.ts';
@@ -188,7 +188,8 @@ export const CELLS: readonly Cell[] = [
     owns: ['ndStops', 'ndSetId'],
     editor: {
       kind: 'pick',
-      choices: ({ selection }, records) => ndList(selection.plan, [...records.ndSets.values()]),
+      choices: ({ selection }, records) =>
+        ndList(selection.plan, fitting([...records.ndSets.values()], selection.camera)),
       current: ndKey,
       fields: (value) => {
         const [set, stops] = value.split('|');

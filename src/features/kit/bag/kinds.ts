@@ -99,13 +99,15 @@ const ndSets: BagKind<'ndSets'> = {
       options: Object.entries(ND_UNITS).map(([id, { name }]) => [id, name]),
     },
     { id: 'values', label: 'Values, or least and most', empty: '', hint: '0.3 0.6 0.9' },
+    { id: 'fits', label: 'Only for', empty: '', hint: 'a camera’s name; empty for all' },
     ...leanFields,
   ],
-  textsOf: ({ name, kind, unit, stops, lean }) => ({
+  textsOf: ({ name, kind, unit, stops, lean, fits }) => ({
     name,
     kind,
     unit,
     values: stops.map((s) => Number(ND_UNITS[unit].fromStops(s).toFixed(2))).join(' '),
+    fits: fits ?? '',
     mired: String(lean.mired),
     tint: String(lean.tint),
   }),
@@ -120,14 +122,14 @@ const ndSets: BagKind<'ndSets'> = {
     if (texts.kind === 'variable' && !(stops.length === 2 && stops[1] > stops[0]))
       return failure('values', 'Values: a filter that turns has a least and a most, such as 2 5.');
     const lean = all({ mired: miredOf(texts, 300), tint: tintOf(texts) });
-    return lean.ok
-      ? success({ id, name: texts.name, kind: texts.kind, unit, stops, lean: lean.value })
-      : lean;
+    if (!lean.ok) return lean;
+    const fits = texts.fits.trim() || undefined;
+    return success({ id, name: texts.name, kind: texts.kind, unit, stops, lean: lean.value, fits });
   },
-  line: ({ kind, unit, stops, lean }) => {
+  line: ({ kind, unit, stops, lean, fits }) => {
     const span = stops.map((value) => printStopsExact(value).replace('+', '')).join(' to ');
     const values = kind === 'fixed' ? stops.map(ND_UNITS[unit].print).join(', ') : `turns ${span} stops`;
-    return `${values}; ${leanWords(lean)}`;
+    return `${values}; ${leanWords(lean)}${fits ? `; only for ${fits}` : ''}`;
   },
 };
 
