@@ -1,0 +1,366 @@
+import type { Material, Thing } from './material.ts';
+import { Caster } from './cast.ts';
+import { lensOf } from './lens.ts';
+import { NOT_AIMED, type Lamp, type Model } from './model.ts';
+import {
+  blank,
+  blankSample,
+  resetSample,
+  settle,
+  write,
+  type Sample,
+  type Traced,
+  type Window,
+} from './samples.ts';
+import { makeRay, NEAR, type Ray, type Solid, type Vec } from './shapes.ts';
+
+const DEPTH = 6;
+const ABSORBS = 1e-3;
+const GLEAMS = 3;
+/** Depth of the sky, m. */
+const FAR = 1000;
+/** Half the sun's width where it is seen or mirrored, radians: wider than it is, so that gleams are found. */
+const DISC = 0.012;
+
+/** Traces rows of the model. Same seed, same light. */
+export class Tracer extends Caster {
+  private state = 1;
+  private readonly ray: Ray = makeRay();
+  private readonly shadow: Ray = makeRay();
+  private readonly local: Vec = [0, 0, 0];
+  private readonly n: Vec = [0, 0, 0];
+  private readonly p: Vec = [0, 0, 0];
+  private readonly dir: Vec = [0, 0, 0];
+  private readonly albedo: Vec = [0, 0, 0];
+  private readonly from: Vec = [0, 0, 0];
+  private readonly sunHere: Vec = [1, 1, 1];
+  /** Number of the path in its pixel. */
+  private turn = 0;
+  private readonly model: Model;
+
+  constructor(model: Model) {
+    super(model);
+    this.model = model;
+  }
+
+  private random(): number {
+    let s = this.state;
+    s ^= s << 13;
+    s ^= s >>> 17;
+    s ^= s << 5;
+    this.state = s;
+    return (s >>> 0) / 4294967296;
+  }
+
+  /** A direction about `n`, cosine-weighted. */
+  private scatter(n: Vec): void {
+    const a = 2 * Math.PI * this.random();
+    const z = 2 * this.random() - 1;
+    const s = Math.sqrt(Math.max(0, 1 - z * z));
+    const d = this.dir;
+    d[0] = n[0] + 0.9999 * s * Math.cos(a);
+    d[1] = n[1] + 0.9999 * s * Math.sin(a);
+    d[2] = n[2] + 0.9999 * z;
+    const k = 1 / Math.sqrt(d[0] * d[0] + d[1] * d[1] + d[2] * d[2]);
+    d[0] *= k;
+    d[1] *= k;
+    d[2] *= k;
+  }
+
+  /** Mirror direction, spread by roughness. */
+  private mirror(r: Ray, n: Vec, rough: number): void {
+    const k = 2 * (r.dx * n[0] + r.dy * n[1] + r.dz * n[2]);
+    this.scatter(n);
+    const d = this.dir;
+    const w = rough * rough;
+    d[0] = (1 - w) * (r.dx - k * n[0]) + w * d[0];
+    d[1] = (1 - w) * (r.dy - k * n[1]) + w * d[1];
+    d[2] = (1 - w) * (r.dz - k * n[2]) + w * d[2];
+    const l = 1 / Math.sqrt(d[0] * d[0] + d[1] * d[1] + d[2] * d[2]);
+    d[0] *= l;
+    d[1] *= l;
+    d[2] *= l;
+  }
+
+  /** Sun and lamps, aimed at; adds to out[group] what a white diffuser here would send on, times `w`. */
+  private aim(p: Vec, n: Vec, w: Vec, out: readonly Float64Array[], every: boolean): void {
+    const { sun, lamps } = this.model;
+    const s = this.shadow;
+    s.ox = p[0] + n[0] * 5e-4;
+    s.oy = p[1] + n[1] * 5e-4;
+    s.oz = p[2] + n[2] * 5e-4;
+    if (sun) {
+      const { direction: d, spread } = sun;
+      s.dx = d[0] + spread * (2 * this.random() - 1);
+      s.dy = d[1] + spread * (2 * this.random() - 1);
+      s.dz = d[2] + spread * (2 * this.random() - 1);
+      const k = 1 / Math.sqrt(s.dx * s.dx + s.dy * s.dy + s.dz * s.dz);
+      s.dx *= k;
+      s.dy *= k;
+      s.dz *= k;
+      const cos = n[0] * s.dx + n[1] * s.dy + n[2] * s.dz;
+      if (cos > 0 && !this.cast(s, Infinity, true)) {
+        const here = this.sunHere;
+        here[0] = here[1] = here[2] = 1;
+        sun.at?.(p[0], p[1], p[2], here);
+        for (let c = 0; c < 3; c += 1) out[sun.group][c] += w[c] * sun.light[c] * cos * here[c];
+      }
+    }
+    if (lamps.length === 0) return;
+    // Where the eye looks every lamp is aimed at, further on one of them.
+    if (every) for (const lamp of lamps) this.aimAt(lamp, 1, p, n, w, out);
+    else {
+      const pick = Math.min(lamps.length - 1, Math.floor(this.random() * lamps.length));
+      this.aimAt(lamps[pick], lamps.length, p, n, w, out);
+    }
+  }
+
+  private aimAt(lamp: Lamp, scale: number, p: Vec, n: Vec, w: Vec, out: readonly Float64Array[]): void {
+    const s = this.shadow;
+    s.ox = p[0] + n[0] * 5e-4;
+    s.oy = p[1] + n[1] * 5e-4;
+    s.oz = p[2] + n[2] * 5e-4;
+    const { solid, emit, group } = lamp;
+    const [hx, hy, hz] = solid.shape.half;
+    const flat = hz === 0;
+    const { m, at } = solid;
+    let x = 0;
+    let y = 0;
+    let z = 0;
+    let area = 4 * hx * hy;
+    if (flat) {
+      x = hx * (2 * this.random() - 1);
+      y = hy * (2 * this.random() - 1);
+    } else {
+      const a = 2 * Math.PI * this.random();
+      z = 2 * this.random() - 1;
+      const q = Math.sqrt(1 - z * z);
+      x = hx * q * Math.cos(a);
+      y = hy * q * Math.sin(a);
+      z *= hz;
+      // Of the ball, the half that faces here.
+      const out0 = m[0] * x + m[1] * y + m[2] * z;
+      const out1 = m[3] * x + m[4] * y + m[5] * z;
+      const out2 = m[6] * x + m[7] * y + m[8] * z;
+      if (out0 * (s.ox - at[0]) + out1 * (s.oy - at[1]) + out2 * (s.oz - at[2]) < 0) {
+        x = -x;
+        y = -y;
+        z = -z;
+      }
+      area = 2 * Math.PI * hx * hy;
+    }
+    const tx = at[0] + m[0] * x + m[1] * y + m[2] * z - s.ox;
+    const ty = at[1] + m[3] * x + m[4] * y + m[5] * z - s.oy;
+    const tz = at[2] + m[6] * x + m[7] * y + m[8] * z - s.oz;
+    const d2 = tx * tx + ty * ty + tz * tz;
+    const far = Math.sqrt(d2);
+    s.dx = tx / far;
+    s.dy = ty / far;
+    s.dz = tz / far;
+    const cos = n[0] * s.dx + n[1] * s.dy + n[2] * s.dz;
+    const k0 = flat ? 1 : 1 / hx;
+    const lx = k0 * (flat ? m[2] : m[0] * x + m[1] * y + m[2] * z);
+    const ly = k0 * (flat ? m[5] : m[3] * x + m[4] * y + m[5] * z);
+    const lz = k0 * (flat ? m[8] : m[6] * x + m[7] * y + m[8] * z);
+    const cosLamp = -(lx * s.dx + ly * s.dy + lz * s.dz);
+    if (cos <= 0 || cosLamp <= 0 || this.cast(s, far - 1e-3, true)) return;
+    // A diffuser sends on E / pi; E = L cos cos' A / d2.
+    const k = (scale * cos * cosLamp * area) / (Math.PI * Math.max(d2, 1e-3));
+    for (let c = 0; c < 3; c += 1) out[group][c] += k * w[c] * emit[c];
+  }
+
+  /** Light that comes from where nothing stands; the sun's disc only where it was not aimed at. */
+  private beyond(w: Vec, direct: boolean, target: readonly Float64Array[]): void {
+    const { sky, skyGroup, sun } = this.model;
+    const { dx, dy, dz } = this.ray;
+    if (sky) {
+      const from = this.from;
+      sky(dx, dy, dz, from);
+      for (let c = 0; c < 3; c += 1) target[skyGroup][c] += w[c] * from[c];
+    }
+    if (!sun || !direct) return;
+    const [x, y, z] = sun.direction;
+    if (dx * x + dy * y + dz * z < Math.cos(DISC)) return;
+    for (let c = 0; c < 3; c += 1) target[sun.group][c] += (w[c] * sun.light[c]) / (DISC * DISC);
+  }
+
+  /**
+   * One path from the camera. Light on the first matt surface is kept without its reflectance in `light`; what glows, and
+   * all that comes by way of a mirror, goes to `glow`.
+   */
+  private path(sample: Sample): void {
+    const { model, ray, n, p, albedo } = this;
+    const w: Vec = sample.weight;
+    w[0] = w[1] = w[2] = 1;
+    let first = true;
+    let direct = true;
+    let target = sample.glow;
+    sample.mirrored = false;
+    sample.gleamed = false;
+    for (let bounce = 0; bounce < DEPTH; bounce += 1) {
+      const met = this.cast(ray, Infinity, false);
+      if (bounce === 0) sample.depth += met ? this.hitAt : FAR;
+      if (!met) {
+        this.beyond(w, direct, target);
+        return;
+      }
+      const i = this.hitIndex;
+      const solid = model.solids[i];
+      const material = model.materials[i];
+      p[0] = ray.ox + this.hitAt * ray.dx;
+      p[1] = ray.oy + this.hitAt * ray.dy;
+      p[2] = ray.oz + this.hitAt * ray.dz;
+      if (material.emit) {
+        if (direct || material.albedo === NOT_AIMED)
+          for (let c = 0; c < 3; c += 1) target[model.groupOf[i]][c] += w[c] * material.emit[c];
+        return;
+      }
+      solid.toLocal(p[0], p[1], p[2], this.local);
+      if (typeof material.albedo === 'function')
+        material.albedo(this.local[0], this.local[1], this.local[2], albedo);
+      else {
+        albedo[0] = material.albedo[0];
+        albedo[1] = material.albedo[1];
+        albedo[2] = material.albedo[2];
+      }
+      solid.normal(this.local, n);
+      let cos = -(ray.dx * n[0] + ray.dy * n[1] + ray.dz * n[2]);
+      const leaving = cos < 0;
+      if (leaving) {
+        n[0] = -n[0];
+        n[1] = -n[1];
+        n[2] = -n[2];
+        cos = -cos;
+      }
+      if (bounce === 0) for (let c = 0; c < 3; c += 1) sample.normalSum[c] += n[c];
+      if (this.gleams(material, cos, leaving, first, w)) {
+        direct = true;
+        if (first) sample.mirrored = true;
+        if (first && material.shine) sample.gleamed = true;
+        const d = this.dir;
+        ray.ox = p[0] + d[0] * NEAR * 3;
+        ray.oy = p[1] + d[1] * NEAR * 3;
+        ray.oz = p[2] + d[2] * NEAR * 3;
+        ray.dx = d[0];
+        ray.dy = d[1];
+        ray.dz = d[2];
+        continue;
+      }
+      if (first && !sample.mirrored) {
+        for (let c = 0; c < 3; c += 1) sample.albedoSum[c] += albedo[c];
+        sample.matt += 1;
+        target = sample.light;
+      } else for (let c = 0; c < 3; c += 1) w[c] *= albedo[c];
+      this.aim(p, n, w, target, first);
+      first = false;
+      if (bounce > 1) {
+        const keep = Math.min(0.95, Math.max(w[0], w[1], w[2]));
+        if (keep < ABSORBS || this.random() > keep) return;
+        for (let c = 0; c < 3; c += 1) w[c] /= keep;
+      }
+      this.scatter(n);
+      direct = false;
+      const d = this.dir;
+      ray.ox = p[0] + n[0] * 5e-4;
+      ray.oy = p[1] + n[1] * 5e-4;
+      ray.oz = p[2] + n[2] * 5e-4;
+      ray.dx = d[0];
+      ray.dy = d[1];
+      ray.dz = d[2];
+    }
+  }
+
+  /** Whether the path goes on as in a mirror or through glass; `dir` and weight are set then. */
+  private gleams(material: Material, cos: number, leaving: boolean, first: boolean, w: Vec): boolean {
+    const { glass, metal, shine } = material;
+    if (glass !== undefined) {
+      this.through(this.n, cos, leaving, glass, this.albedo, w);
+      return true;
+    }
+    if (metal !== undefined) {
+      this.mirror(this.ray, this.n, metal);
+      for (let c = 0; c < 3; c += 1) w[c] *= this.albedo[c];
+      return true;
+    }
+    if (!shine) return false;
+    const share = fresnel(shine.f0, cos);
+    // A first gleam is looked for by every third path, more often than it weighs: it is what the eye sees.
+    const odds = first ? 1 / GLEAMS : share;
+    const chosen = first ? this.turn % GLEAMS === 0 : this.random() < odds;
+    const k = chosen ? share / odds : (1 - share) / (1 - odds);
+    for (let c = 0; c < 3; c += 1) w[c] *= k;
+    if (chosen) this.mirror(this.ray, this.n, shine.rough);
+    return chosen;
+  }
+
+  /** On through glass or off it, by Fresnel and Snell. */
+  private through(n: Vec, cos: number, leaving: boolean, ior: number, tint: Vec, w: Vec): void {
+    const { ray, dir } = this;
+    const eta = leaving ? ior : 1 / ior;
+    const k = 1 - eta * eta * (1 - cos * cos);
+    const f0 = ((ior - 1) / (ior + 1)) ** 2;
+    if (k < 0 || this.random() < fresnel(f0, leaving ? Math.sqrt(Math.max(0, k)) : cos)) {
+      this.mirror(ray, n, 0);
+      return;
+    }
+    const m = eta * cos - Math.sqrt(k);
+    dir[0] = eta * ray.dx + m * n[0];
+    dir[1] = eta * ray.dy + m * n[1];
+    dir[2] = eta * ray.dz + m * n[2];
+    if (!leaving) for (let c = 0; c < 3; c += 1) w[c] *= tint[c];
+  }
+
+  /** Traces a rectangle of the picture at `samples` a pixel. */
+  trace(size: { width: number; height: number }, rect: Window, samples: number, seed: number): Traced {
+    const { model } = this;
+    const out = blank(rect, model);
+    const lens = lensOf(model.camera, size);
+    const sample = blankSample(model.groups);
+    for (let y = 0; y < rect.height; y += 1) {
+      for (let x = 0; x < rect.width; x += 1) {
+        const at = y * rect.width + x;
+        const [px, py] = [rect.x + x, rect.y + y];
+        this.state = mixed(px, py, seed);
+        resetSample(sample);
+        for (let s = 0; s < samples; s += 1) {
+          const [dx, dy] = [(s + this.random()) / samples, (((s * 0.618034) % 1) + this.random()) % 1];
+          lens(px + dx, py + dy, this.ray);
+          this.turn = s;
+          this.path(sample);
+          settle(sample);
+        }
+        write(out, at, sample, samples, rect.width * rect.height);
+        lens(px + 0.5, py + 0.5, this.ray);
+        out.mask[at] = this.thingAt(out.things as Thing[]) + 1;
+      }
+    }
+    return out;
+  }
+
+  private thingAt(things: Thing[]): number {
+    const { ray, model } = this;
+    if (!this.cast(ray, Infinity, false)) return -1;
+    const naming = model.namings[this.hitIndex];
+    if (!naming) return -1;
+    model.solids[this.hitIndex].toLocal(
+      ray.ox + this.hitAt * ray.dx,
+      ray.oy + this.hitAt * ray.dy,
+      ray.oz + this.hitAt * ray.dz,
+      this.local,
+    );
+    const thing = typeof naming === 'function' ? naming(...this.local) : naming;
+    if (!thing) return -1;
+    const known = things.findIndex(({ name, kind }) => name === thing.name && kind === thing.kind);
+    return known >= 0 ? known : things.push(thing) - 1;
+  }
+}
+
+/** A start for a pixel's numbers that has nothing to do with its neighbours'; never 0. */
+const mixed = (x: number, y: number, seed: number): number => {
+  let h = Math.imul(x, 0x9e3779b1) ^ Math.imul(y + 1, 0x85ebca77) ^ Math.imul(seed + 1, 0xc2b2ae3d);
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+  return (h ^ (h >>> 16)) | 1;
+};
+
+const fresnel = (f0: number, cos: number): number => f0 + (1 - f0) * (1 - cos) ** 5;

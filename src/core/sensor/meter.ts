@@ -1,0 +1,59 @@
+import { luminanceFor, type ExposureSettings } from '../exposure/meter.ts';
+import { luminance } from '../scene/light.ts';
+import type { SceneLight } from '../scene/scene.ts';
+
+/** How the meter weighs the picture; u, v in 0..1 across and down, the spot's middle given. A further one is a row. */
+export const METER_MODES = {
+  spot: {
+    name: 'spot',
+    weigh: (u, v, x, y) => (Math.hypot(u - x, (v - y) * 0.5625) < 0.02 ? 1 : 0),
+  },
+  centre: {
+    name: 'centre',
+    weigh: (u, v) => Math.exp(-((u - 0.5) ** 2 + (v - 0.5) ** 2 * 0.32) / 0.03),
+  },
+  whole: { name: 'whole frame', weigh: () => 1 },
+} as const satisfies Record<
+  string,
+  { name: string; weigh: (u: number, v: number, x: number, y: number) => number }
+>;
+export type MeterMode = keyof typeof METER_MODES;
+export const METER_MODE_IDS = Object.keys(METER_MODES) as MeterMode[];
+
+export type Spotting = { readonly mode: MeterMode; readonly x: number; readonly y: number };
+
+/** Every so many pixels across and down is read: a meter has few cells. */
+const CELL = 3;
+
+/** Mean luminance of what the meter looks at, cd/m2, no pixel brighter than the sensor can tell (`most`). */
+export const meteredLuminance = (
+  { width, height, rgb }: SceneLight,
+  { mode, x, y }: Spotting,
+  most = Infinity,
+): number => {
+  const pixels = width * height;
+  const { weigh } = METER_MODES[mode];
+  let sum = 0;
+  let weight = 0;
+  for (let row = 1; row < height; row += CELL)
+    for (let column = 1; column < width; column += CELL) {
+      const w = weigh(column / width, row / height, x, y);
+      if (w === 0) continue;
+      const i = row * width + column;
+      const light = luminance(rgb[i], rgb[i + pixels], rgb[i + 2 * pixels]);
+      sum += w * Math.min(most, light);
+      weight += w;
+    }
+  return weight === 0 ? 0 : sum / weight;
+};
+
+/** What the camera's meter shows: stops over what its settings call correct, its bias on top. */
+export const meterShows = (
+  light: SceneLight,
+  settings: ExposureSettings,
+  spotting: Spotting,
+  { bias, clipStops }: { readonly bias: number; readonly clipStops: number },
+): number => {
+  const grey = luminanceFor(settings);
+  return Math.log2(Math.max(1e-9, meteredLuminance(light, spotting, grey * 2 ** clipStops)) / grey) + bias;
+};
