@@ -1,13 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ARCHETYPES } from '#core/profile/index.ts';
 import { stopsDistribution } from '#core/scopes/distribution.ts';
 import { demoCameras } from '#store/demoCameras.ts';
 import { demoRecords } from '#store/demo.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { cardNumbersOf } from './bench/benchModel.ts';
 import { halfStops } from './bench/logTake.ts';
-import { demoPatches } from './bench/session.ts';
 import { slug } from './download.ts';
 import { printKelvin, printLight, printNd, printPull } from './format.ts';
 import { ladderMarks, ladderRungs, nudged, spreadLabels } from './ladder/ladderModel.ts';
@@ -139,11 +137,5 @@ describe('what a take keeps', () => {
     const kept = halfStops(distribution);
     expect(kept).toHaveLength(40);
     expect(kept.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 3);
-  });
-  it('demo patches lie on card and faces', () => {
-    const patches = demoPatches('bench');
-    expect(patches.map(({ id }) => id)).toEqual(['card', 'skin-ana', 'skin-ola']);
-    expect(patches.every(({ rect }) => rect.width > 10 && rect.height > 10)).toBe(true);
-    expect(ARCHETYPES.wideLog.clipStops).toBe(6);
   });
 });

@@ -1,6 +1,7 @@
 import { treeOf, type Tree } from './bvh.ts';
 import type { Model } from './model.ts';
-import type { Ray, Solid } from './shapes.ts';
+import type { Ray, Solid, Vec } from './shapes.ts';
+import type { Thing } from './material.ts';
 
 /** Finds what a ray meets. The last find is kept in `hitAt` and `hitIndex`. */
 export class Caster {
@@ -11,8 +12,11 @@ export class Caster {
   /** 1 where light to a lamp passes: lamps themselves, glass. */
   private readonly clear: Uint8Array;
 
-  constructor({ solids, materials }: Pick<Model, 'solids' | 'materials'>) {
+  private readonly namings: Model['namings'];
+
+  constructor({ solids, materials, namings }: Pick<Model, 'solids' | 'materials' | 'namings'>) {
     this.solids = solids;
+    this.namings = namings;
     this.tree = treeOf(solids);
     this.clear = Uint8Array.from(materials, ({ emit, glass }) =>
       emit !== undefined || glass !== undefined ? 1 : 0,
@@ -73,5 +77,23 @@ export class Caster {
     this.hitAt = best;
     this.hitIndex = index;
     return index >= 0;
+  }
+
+  /** Number of the thing a ray meets, from 0; -1 where it meets none with a name. New ones are put at the end. */
+  protected thingAt(ray: Ray, things: Thing[]): number {
+    if (!this.cast(ray, Infinity, false)) return -1;
+    const local: Vec = [0, 0, 0];
+    const naming = this.namings[this.hitIndex];
+    if (!naming) return -1;
+    this.solids[this.hitIndex].toLocal(
+      ray.ox + this.hitAt * ray.dx,
+      ray.oy + this.hitAt * ray.dy,
+      ray.oz + this.hitAt * ray.dz,
+      local,
+    );
+    const thing = typeof naming === 'function' ? naming(...local) : naming;
+    if (!thing) return -1;
+    const known = things.findIndex(({ name, kind }) => name === thing.name && kind === thing.kind);
+    return known >= 0 ? known : things.push(thing) - 1;
   }
 }

@@ -1,4 +1,5 @@
 import type { Material, Thing } from './material.ts';
+import { fresnel, mixed } from './chance.ts';
 import { Caster } from './cast.ts';
 import { lensOf } from './lens.ts';
 import { NOT_AIMED, type Lamp, type Model } from './model.ts';
@@ -12,7 +13,7 @@ import {
   type Traced,
   type Window,
 } from './samples.ts';
-import { makeRay, NEAR, type Ray, type Solid, type Vec } from './shapes.ts';
+import { makeRay, NEAR, type Ray, type Vec } from './shapes.ts';
 
 const DEPTH = 6;
 const ABSORBS = 1e-3;
@@ -331,36 +332,9 @@ export class Tracer extends Caster {
         }
         write(out, at, sample, samples, rect.width * rect.height);
         lens(px + 0.5, py + 0.5, this.ray);
-        out.mask[at] = this.thingAt(out.things as Thing[]) + 1;
+        out.mask[at] = this.thingAt(this.ray, out.things as Thing[]) + 1;
       }
     }
     return out;
   }
-
-  private thingAt(things: Thing[]): number {
-    const { ray, model } = this;
-    if (!this.cast(ray, Infinity, false)) return -1;
-    const naming = model.namings[this.hitIndex];
-    if (!naming) return -1;
-    model.solids[this.hitIndex].toLocal(
-      ray.ox + this.hitAt * ray.dx,
-      ray.oy + this.hitAt * ray.dy,
-      ray.oz + this.hitAt * ray.dz,
-      this.local,
-    );
-    const thing = typeof naming === 'function' ? naming(...this.local) : naming;
-    if (!thing) return -1;
-    const known = things.findIndex(({ name, kind }) => name === thing.name && kind === thing.kind);
-    return known >= 0 ? known : things.push(thing) - 1;
-  }
 }
-
-/** A start for a pixel's numbers that has nothing to do with its neighbours'; never 0. */
-const mixed = (x: number, y: number, seed: number): number => {
-  let h = Math.imul(x, 0x9e3779b1) ^ Math.imul(y + 1, 0x85ebca77) ^ Math.imul(seed + 1, 0xc2b2ae3d);
-  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
-  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
-  return (h ^ (h >>> 16)) | 1;
-};
-
-const fresnel = (f0: number, cos: number): number => f0 + (1 - f0) * (1 - cos) ** 5;

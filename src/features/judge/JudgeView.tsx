@@ -1,29 +1,27 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { DEMO_FRAME_IDS, DEMO_FRAMES } from '#core/scene/demoFrames.ts';
+import { sceneFor, stageScene } from '#core/scene/stage.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
+import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
+import { useStage } from '#ui/stage/useStage.ts';
 import { PicturePane } from './PicturePane.tsx';
 import { VerdictPane } from './VerdictPane.tsx';
 import { WaveformPane } from './WaveformPane.tsx';
 
-/** The demo frame of a set-up and camera is on the bench from the start, unless a file of the user's is. */
-const useDemoFrame = () => {
+/** The scene of a set-up and camera is on the stage from the start, unless a file of the user's is on the bench. */
+const useSceneOfSetup = () => {
   const { selection, bench, session } = useBench();
-  const wanted = DEMO_FRAME_IDS.find(
-    (id) =>
-      DEMO_FRAMES[id].setupId === selection.setup.id && DEMO_FRAMES[id].cameraId === selection.camera.id,
-  );
-  const own = bench.frame !== undefined && bench.frame.demo === undefined;
-  const fits =
-    bench.frame?.demo !== undefined &&
-    DEMO_FRAMES[bench.frame.demo].setupId === selection.setup.id &&
-    DEMO_FRAMES[bench.frame.demo].cameraId === selection.camera.id;
+  const { frame, stage } = bench;
+  const wanted = sceneFor(selection.setup.id, selection.camera.id);
+  const own = frame !== undefined && frame.scene === undefined;
+  const fits = stage !== undefined && stageScene(stage.sceneId).setupId === selection.setup.id && (wanted === undefined || stage.sceneId === wanted || stageScene(stage.sceneId).cameraIds === undefined); // prettier-ignore
   const idle = bench.busy === undefined;
   const failed = bench.failure !== undefined;
   useEffect(() => {
     if (own || fits || !idle || failed) return;
-    if (wanted) void session.openDemo(wanted);
+    if (wanted) void session.openScene(wanted, FIRST_LOOK[wanted]);
     else if (session.getState().frame) session.closeFrame();
   }, [session, wanted, own, fits, idle, failed]);
 };
@@ -32,12 +30,16 @@ const useDemoFrame = () => {
 export const JudgeView = () => {
   const { verdicts } = useBench();
   const [picked, setPicked] = useState<string>();
-  useDemoFrame();
+  useSceneOfSetup();
+  const camera = useStage();
   return (
     <div className="judge">
       <h1 className="visually-hidden">Judge</h1>
       <PicturePane highlight={verdicts.find(({ id }) => id === picked)?.place} />
-      <VerdictPane picked={picked} onPick={setPicked} />
+      <div className="judge-side">
+        <VerdictPane picked={picked} onPick={setPicked} />
+        <CameraPanel {...camera} />
+      </div>
       <WaveformPane />
     </div>
   );

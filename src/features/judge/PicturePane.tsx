@@ -4,7 +4,8 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Rect } from '#core/frame/frame.ts';
 import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
-import { DEMO_FRAME_IDS, DEMO_FRAMES } from '#core/scene/demoFrames.ts';
+import { STAGE_SCENE_IDS, STAGE_SCENES, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
 import { VIEWS } from '#core/scopes/picture.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
@@ -21,28 +22,37 @@ import { cardBands } from './zebraBands.ts';
 
 const views = VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name, says: VIEWS[id].says }));
 
-const DemoList = () => {
-  const { session, select } = useBench();
-  const open = (id: (typeof DEMO_FRAME_IDS)[number]) => {
-    const { setupId, cameraId } = DEMO_FRAMES[id];
-    select({ shoot: 'salt-and-fire', setup: setupId, camera: cameraId });
-    void session.openDemo(id);
+const WEDGE = 'wedge';
+
+/** Scenes to stand before, and the wedge that checks the bench. */
+const SceneList = () => {
+  const { session, select, records, bench } = useBench();
+  const open = (id: StageSceneId | typeof WEDGE) => {
+    if (id === WEDGE) {
+      void session.openWedge();
+      return;
+    }
+    const { setupId, cameraIds } = stageScene(id);
+    const setup = records.setups.get(setupId);
+    if (setup) select({ shoot: setup.shootId, setup: setupId, camera: cameraIds?.[0] });
+    void session.openScene(id, FIRST_LOOK[id]);
   };
   return (
     <select
       className="form-select form-select-sm demo-pick"
-      aria-label="Open a demo frame"
-      value=""
-      onChange={(event) => open(event.target.value as (typeof DEMO_FRAME_IDS)[number])}
+      aria-label="Stand before a scene"
+      value={bench.stage?.sceneId ?? ''}
+      onChange={(event) => open(event.target.value as StageSceneId | typeof WEDGE)}
     >
       <option value="" disabled>
-        Demos
+        Scenes
       </option>
-      {DEMO_FRAME_IDS.map((id) => (
+      {STAGE_SCENE_IDS.map((id) => (
         <option key={id} value={id}>
-          {DEMO_FRAMES[id].name}
+          {STAGE_SCENES[id].name}
         </option>
       ))}
+      <option value={WEDGE}>Step wedge, −8 to +7</option>
     </select>
   );
 };
@@ -266,7 +276,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
         >
           Open
         </button>
-        <DemoList />
+        <SceneList />
         {frame && (
           <>
             <Segmented

@@ -1,15 +1,16 @@
 import { createStore } from 'zustand/vanilla';
-import { DEMO_FRAMES, DEMO_SIZE, type DemoFrameId } from '#core/scene/demoFrames.ts';
-import { TEST_PICTURES } from '#core/scene/testPictures.ts';
+import { sceneFiles, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import type { SceneTruth } from '#core/scene/truth.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { SampleReading } from '#core/frame/codes.ts';
 import type { Failure } from '#core/result.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { Range } from '#core/signal/scale.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
-import type { FrameInfo, JudgeJobs } from '#workers/judge/protocol.ts';
+import type { ExposeInput, FrameInfo, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { Progress } from '#workers/rpc/protocol.ts';
+import { patchesOfTruth, PLAIN_AUTOMATICS, type Automatics, type Knobs } from '../stage/stageModel.ts';
 
 /** The frame on the bench; its pixels stay in the worker. */
 export type OpenFrame = {
@@ -17,7 +18,27 @@ export type OpenFrame = {
   readonly info: FrameInfo;
   /** Counts openings, so that a new frame of the same name is told from the old one. */
   readonly serial: number;
-  readonly demo?: DemoFrameId;
+  /** The scene it was exposed from by the simulated camera. */
+  readonly scene?: StageSceneId;
+};
+
+/** The simulated camera before a scene. */
+export type StageState = {
+  readonly sceneId: StageSceneId;
+  readonly truth: SceneTruth;
+  /** Knobs turned away from the card. */
+  readonly turned: Partial<Knobs>;
+  readonly auto: Automatics;
+  readonly running: boolean;
+  /** What the meter shows on the last picture, stops, and what automatic balance takes for white, K. */
+  readonly shows?: number;
+  readonly seen?: number;
+  /** Pictures shown and left out since it runs. */
+  readonly shown: number;
+  readonly dropped: number;
+  /** What automatics have come to. */
+  readonly autoIso?: number;
+  readonly autoKelvin?: number;
 };
 
 export type SessionState = {
@@ -26,6 +47,7 @@ export type SessionState = {
   readonly failure?: Failure & { readonly name: string };
   readonly patches: readonly Patch[];
   readonly measurement?: FrameMeasurement;
+  readonly stage?: StageState;
   /** A profile being solved in Kit: ladder and card show it while it is there. */
   readonly draft?: { readonly name: string; readonly data: ProfileData };
   /** A second profile, drawn beside the one in use on chart and ladder. */
@@ -71,7 +93,7 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     }
   };
 
-  const openBytes = (name: string, bytes: () => Promise<ArrayBuffer>, range: Range, demo?: DemoFrameId) =>
+  const openBytes = (name: string, bytes: () => Promise<ArrayBuffer>, range: Range) =>
     take(
       name,
       async (signal, onProgress) => {
@@ -81,27 +103,97 @@ export const createSession = (judge: Client<JudgeJobs>) => {
       (info) => {
         serial += 1;
         return {
-          frame: { name, info, serial, demo },
+          frame: { name, info, serial },
           measurement: undefined,
-          patches: demo ? demoPatches(demo) : [],
+          stage: undefined,
+          patches: [],
         };
       },
     );
 
+  /** Puts a scene on the stage; the picture comes with the first shot. What was there stays when it does not open. */
+  const openScene = async (sceneId: StageSceneId, turned: Partial<Knobs> = {}): Promise<void> => {
+    const { name } = stageScene(sceneId);
+    opening?.abort();
+    const mine = new AbortController();
+    opening = mine;
+    store.setState({ busy: { phase: 'Opening the scene', fraction: 0, name } });
+    try {
+      const files = sceneFiles(sceneId);
+      const [truth, mask, walk, ...light] = await Promise.all([
+        fetchBytes(files.truth),
+        fetchBytes(files.mask),
+        files.walk === undefined ? undefined : fetchBytes(files.walk),
+        ...files.light.map(fetchBytes),
+      ]);
+      const outcome = await judge.call(
+        'scene',
+        { truth: new TextDecoder().decode(truth), mask, walk, light: light as ArrayBuffer[] },
+        { signal: mine.signal },
+      );
+      if (outcome.state === 'cancelled' || mine.signal.aborted) return;
+      if (!outcome.output.ok) {
+        fail(name, outcome.output);
+        return;
+      }
+      store.setState({
+        busy: undefined,
+        failure: undefined,
+        stage: {
+          sceneId,
+          truth: outcome.output.value,
+          turned,
+          auto: PLAIN_AUTOMATICS,
+          running: false,
+          shown: 0,
+          dropped: 0,
+        },
+      });
+    } catch (error) {
+      if (mine.signal.aborted) return;
+      const reason = error instanceof Error ? error.message : String(error);
+      fail(name, {
+        ok: false,
+        where: 'scene',
+        reason: `The scene could not be opened (${reason}): try again.`,
+      });
+    }
+  };
+
+  /** One picture through the simulated camera. A setting that is out of range is named; the last picture stays. */
+  const shoot = async (input: ExposeInput): Promise<void> => {
+    const { stage, frame } = store.getState();
+    if (!stage) return;
+    const outcome = await judge.call('expose', input, { latest: 'expose' });
+    const now = store.getState().stage;
+    if (outcome.state === 'cancelled' || now?.sceneId !== stage.sceneId) return;
+    const { name } = stageScene(stage.sceneId);
+    if (!outcome.output.ok) {
+      fail(name, outcome.output);
+      return;
+    }
+    const { info, shows, seen } = outcome.output.value;
+    serial += 1;
+    const same =
+      frame?.scene === stage.sceneId && frame.info.width === info.width && frame.info.height === info.height;
+    store.setState(({ patches }) => ({
+      failure: undefined,
+      frame: { name, info, serial, scene: stage.sceneId },
+      patches: same ? patches : patchesOfTruth(stage.truth, info),
+      stage: { ...now, shows, seen, shown: now.shown + 1 },
+    }));
+  };
+
   return Object.assign(store, {
     judge,
     openFile: (file: File, range: Range) => openBytes(file.name, () => file.arrayBuffer(), range),
-    openDemo: (id: DemoFrameId) =>
-      openBytes(
-        DEMO_FRAMES[id].file,
-        async () => {
-          const answer = await fetch(`/demo/${DEMO_FRAMES[id].file}`);
-          if (!answer.ok) throw new Error(`the demo frame answers ${answer.status}`);
-          return answer.arrayBuffer();
-        },
-        DEMO_FRAMES[id].coding.range,
-        id,
-      ),
+    /** The step wedge that checks the bench itself. */
+    openWedge: () => openBytes('step-wedge.png', () => fetchBytes('/demo/step-wedge.png'), 'legal'),
+    openScene,
+    shoot,
+    /** Changes what the simulated camera is set to or does by itself. */
+    setStage: (fields: Partial<Omit<StageState, 'sceneId' | 'truth'>>) =>
+      store.setState(({ stage }) => (stage ? { stage: { ...stage, ...fields } } : {})),
     /** The same file, read as another range or sample layout. */
     reread: (range: Range, reading?: SampleReading) => {
       const { frame } = store.getState();
@@ -120,7 +212,8 @@ export const createSession = (judge: Client<JudgeJobs>) => {
       store.setState({ busy: undefined });
     },
     /** Takes the frame off the bench. */
-    closeFrame: () => store.setState({ frame: undefined, measurement: undefined, patches: [] }),
+    closeFrame: () =>
+      store.setState({ frame: undefined, measurement: undefined, stage: undefined, patches: [] }),
     dismissFailure: () => store.setState({ failure: undefined }),
     setPatch: (patch: Patch) =>
       store.setState(({ patches }) => ({ patches: [...patches.filter(({ id }) => id !== patch.id), patch] })),
@@ -133,20 +226,9 @@ export const createSession = (judge: Client<JudgeJobs>) => {
 
 export type Session = ReturnType<typeof createSession>;
 
-/** A demo frame comes with its card and faces marked. */
-export const demoPatches = (id: DemoFrameId): Patch[] => {
-  const { width, height } = DEMO_SIZE;
-  return TEST_PICTURES[DEMO_FRAMES[id].picture]()
-    .patches.filter(({ kind }) => kind === 'card' || kind === 'skin')
-    .map(({ id: patchId, kind, rect }) => ({
-      id: kind === 'card' ? 'card' : `skin-${patchId}`,
-      kind: kind === 'card' ? 'card' : 'skin',
-      subjectId: kind === 'skin' ? patchId : undefined,
-      rect: {
-        x: Math.round((rect.x + rect.width * 0.1) * width),
-        y: Math.round((rect.y + rect.height * 0.1) * height),
-        width: Math.round(rect.width * 0.8 * width),
-        height: Math.round(rect.height * 0.8 * height),
-      },
-    }));
+/** Bytes of a file that ships with the app. */
+const fetchBytes = async (path: string): Promise<ArrayBuffer> => {
+  const answer = await fetch(path);
+  if (!answer.ok) throw new Error(`${path} answers ${answer.status}`);
+  return answer.arrayBuffer();
 };

@@ -14,12 +14,13 @@ import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal, maxCode, signalToCode } from '#core/signal/scale.ts';
 import type { Handlers } from '../rpc/serve.ts';
+import { stageHandlers } from './stage.ts';
 import type { FrameInfo, JudgeJobs, RereadInput } from './protocol.ts';
 
 /** Clip is counted from this far under it: codes near the top are rounded. */
 const CLIP_SLACK_STOPS = 1 / 24;
 
-type Held = { bytes: Uint8Array; opened: OpenedFrame; luma?: Uint16Array; waveforms: Map<number, Waveform> };
+type Held = { bytes?: Uint8Array; opened: OpenedFrame; luma?: Uint16Array; waveforms: Map<number, Waveform> };
 
 const info = ({ frame, reading, evidence }: OpenedFrame): FrameInfo => ({
   width: frame.width,
@@ -39,6 +40,11 @@ export const judgeHandlers = (): Handlers<JudgeJobs> => {
     if (!opened.ok) return opened;
     held = { bytes, opened: opened.value, waveforms: new Map() };
     return success(info(opened.value));
+  };
+
+  const keep = (opened: OpenedFrame): FrameInfo => {
+    held = { opened, waveforms: new Map() };
+    return info(opened);
   };
 
   const current = (): Held & { frame: Frame; luma: Uint16Array } => {
@@ -64,6 +70,8 @@ export const judgeHandlers = (): Handlers<JudgeJobs> => {
   };
 
   return {
+    ...stageHandlers(keep, () => held?.opened.frame),
+
     open: async ({ bytes, range, reading }, { step }) => {
       await step('Reading the file', 0.1);
       return { output: hold(new Uint8Array(bytes), { range, reading }) };
@@ -72,6 +80,12 @@ export const judgeHandlers = (): Handlers<JudgeJobs> => {
     reread: async (wish, { step }) => {
       if (!held) return { output: failure('frame', 'No frame is open: open one first.') };
       await step('Reading the codes again', 0.1);
+      // What the simulated camera gave has no file: its codes stay, only their range is read another way.
+      if (!held.bytes) {
+        const { opened } = held;
+        keep({ ...opened, frame: { ...opened.frame, range: wish.range } });
+        return { output: success(info(held.opened)) };
+      }
       return { output: hold(held.bytes, wish) };
     },
 

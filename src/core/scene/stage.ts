@@ -1,0 +1,92 @@
+/** A scene that can be stood before: its files, and the set-up of the demo it belongs to. */
+type StageScene = {
+  readonly name: string;
+  readonly says: string;
+  readonly setupId: string;
+  /** Cameras that look at it; without them all of the set-up. */
+  readonly cameraIds?: readonly string[];
+  readonly layers: number;
+  readonly walk?: true;
+};
+
+/** The scenes of the stage. A further one is a row and the files that `npm run scenes` makes. */
+export const STAGE_SCENES = {
+  'furnace-mouth': {
+    name: 'Furnace mouth',
+    says: 'A dark shop, a glowing gather, a door to cold daylight.',
+    setupId: 'furnace-mouth',
+    layers: 1,
+  },
+  'bench-interview': {
+    name: 'Bench interview',
+    says: 'A window as key, two people, a tube in the back.',
+    setupId: 'bench-interview',
+    layers: 1,
+  },
+  'packing-yard': {
+    name: 'Packing yard, sun and cloud',
+    says: 'White crates in hard sun, a cloud passes, deep shade under the roof.',
+    setupId: 'packing-yard',
+    layers: 2,
+  },
+  'yard-walk': {
+    name: 'Packing yard, a walk',
+    says: 'Ola walks out of the shade into the sun.',
+    setupId: 'packing-yard',
+    layers: 1,
+    walk: true,
+  },
+  dunes: {
+    name: 'Dunes, sun and cloud',
+    says: 'From the air at first light, a cloud passes.',
+    setupId: 'dunes',
+    layers: 2,
+  },
+  slipway: {
+    name: 'Slipway',
+    says: 'Ten metres down: what water leaves of the light.',
+    setupId: 'slipway',
+    layers: 1,
+  },
+  'hall-wide': {
+    name: 'Hall, wide',
+    says: 'The whole stage, a projection, dark rows.',
+    setupId: 'open-evening',
+    cameraIds: ['hall-1'],
+    layers: 1,
+  },
+  'hall-speaker': {
+    name: 'Hall, speaker',
+    says: 'The same evening from the other camera.',
+    setupId: 'open-evening',
+    cameraIds: ['hall-2'],
+    layers: 1,
+  },
+  'lantern-quay': {
+    name: 'Lantern quay',
+    says: 'Lamps in frame, wet stones, a face under a lantern.',
+    setupId: 'lantern-quay',
+    layers: 1,
+  },
+} as const satisfies Record<string, StageScene>;
+export type StageSceneId = keyof typeof STAGE_SCENES;
+export const STAGE_SCENE_IDS = Object.keys(STAGE_SCENES) as StageSceneId[];
+export const stageScene = (id: StageSceneId): StageScene => STAGE_SCENES[id];
+
+/** The first scene that a set-up's camera looks at; undefined where none was made for it. */
+export const sceneFor = (setupId: string, cameraId: string): StageSceneId | undefined => {
+  const here = STAGE_SCENE_IDS.filter((id) => stageScene(id).setupId === setupId);
+  return here.find((id) => stageScene(id).cameraIds?.includes(cameraId)) ?? here[0];
+};
+
+/** Where a scene's files lie under the app's address. */
+export const sceneFiles = (id: StageSceneId) => {
+  const { layers, walk } = stageScene(id);
+  const dir = `/scenes/${id}`;
+  return {
+    truth: `${dir}/truth.json`,
+    light: Array.from({ length: layers }, (_, n) => `${dir}/light-${n + 1}.png`),
+    mask: `${dir}/mask.png`,
+    walk: walk ? `${dir}/walk.png` : undefined,
+  };
+};

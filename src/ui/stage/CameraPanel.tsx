@@ -1,0 +1,256 @@
+'use client';
+
+import { Circle, Film, Play, Square } from 'lucide-react';
+import { useState } from 'react';
+import { exactFNumber, printFNumber } from '#core/exposure/aperture.ts';
+import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
+import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
+import { useBench } from '../bench/BenchProvider.tsx';
+import { download } from '../download.ts';
+import { printKelvin, printTint } from '../format.ts';
+import { Toggle } from '../parts/Toggle.tsx';
+import { slug } from '../download.ts';
+import { Knob } from './Knob.tsx';
+import { MeterScale } from './MeterScale.tsx';
+import { DIFFUSIONS, irisesOf, knobsOfCard, shutterList, turned, type Knobs } from './stageModel.ts';
+import type { useStage } from './useStage.ts';
+
+/** ND turns by thirds on the simulated camera: whatever glass is there. */
+const ND_STEP = 1 / 3;
+const CLIP_SECONDS = 2;
+
+const apart = (a: number, b: number) => Math.abs(Math.log2(a / b));
+
+/** The simulated camera: its knobs, its meter, what it does by itself, and what it records. */
+export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>) => {
+  const { session, selection, records } = useBench();
+  const [recording, setRecording] = useState<AbortController>();
+  const [said, setSaid] = useState<string>();
+  if (!stage || !knobs) return null;
+  const { camera, setup } = selection;
+  const card = knobsOfCard(selection);
+  const { auto, running } = stage;
+  const turn = (fields: Partial<Knobs>) => session.setStage({ turned: { ...stage.turned, ...fields } });
+  const back = (...keys: (keyof Knobs)[]) =>
+    session.setStage({
+      turned: Object.fromEntries(
+        Object.entries(stage.turned).filter(([key]) => !keys.includes(key as keyof Knobs)),
+      ),
+    });
+  const isOff = (key: keyof Knobs) =>
+    key in stage.turned && JSON.stringify(stage.turned[key]) !== JSON.stringify(card[key]);
+  const offCard = (Object.keys(stage.turned) as (keyof Knobs)[]).filter(isOff).length;
+  const profiles = camera.profileIds.flatMap((id) => records.profiles.get(id) ?? []);
+  const seconds = (shutter: Knobs['shutter']) => shutterSeconds(shutter, setup.fps);
+
+  const saveStill = async () => {
+    const outcome = await session.judge.call('still', {});
+    if (outcome.state !== 'done' || !outcome.output.ok) return;
+    const name = `${slug(`${setup.name} ${camera.name}`)}.png`;
+    download(name, outcome.output.value.png, 'image/png');
+    setSaid(`${name} saved`);
+  };
+  const saveClip = async () => {
+    if (!shot) return;
+    const mine = new AbortController();
+    setRecording(mine);
+    session.setStage({ running: false });
+    const fps = Math.round(setup.fps);
+    const outcome = await session.judge.call(
+      'clip',
+      { ...shot, seed: 1, seconds: 0, width: 960, frames: CLIP_SECONDS * fps, rate: [fps, 1] },
+      { signal: mine.signal, onProgress: ({ phase }) => setSaid(phase) },
+    );
+    setRecording(undefined);
+    if (outcome.state !== 'done') setSaid('Clip stopped');
+    else if (!outcome.output.ok) setSaid(outcome.output.reason);
+    else {
+      const name = `${slug(`${setup.name} ${camera.name}`)}.y4m`;
+      download(name, outcome.output.value.bytes, 'video/x-yuv4mpeg');
+      setSaid(`${name} saved`);
+    }
+  };
+
+  return (
+    <section className="panel camera-panel" aria-label="Simulated camera">
+      <header className="panel-head">
+        <h2>Camera</h2>
+        <span className="quiet">
+          {running
+            ? `${stage.dropped} of ${stage.shown + stage.dropped} left out`
+            : offCard > 0
+              ? `${offCard} off the card`
+              : 'simulated, as the card'}
+        </span>
+        <div className="panel-tools">
+          {offCard > 0 && (
+            <button
+              type="button"
+              className="btn btn-sm btn-outline-secondary"
+              title="Every knob as the card says"
+              onClick={() => session.setStage({ turned: {} })}
+            >
+              As the card
+            </button>
+          )}
+          <button
+            type="button"
+            className={`btn btn-sm ${running ? 'btn-primary' : 'btn-outline-secondary'}`}
+            aria-pressed={running}
+            onClick={() => session.setStage({ running: !running, shown: 0, dropped: 0 })}
+          >
+            {running ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}{' '}
+            {running ? 'Stop' : 'Live'}
+          </button>
+        </div>
+      </header>
+      <div className="knobs">
+        <Knob
+          label="Iris"
+          value={printFNumber(knobs.iris)}
+          off={isOff('iris')}
+          disabled={camera.fixedIris !== undefined}
+          onTurn={(clicks) =>
+            turn({
+              iris: turned(
+                irisesOf(camera),
+                (f) => apart(exactFNumber(f), exactFNumber(knobs.iris)),
+                -clicks,
+              ),
+            })
+          }
+          onReset={() => back('iris')}
+        />
+        <Knob
+          label="Shutter"
+          value={printShutter(knobs.shutter)}
+          off={isOff('shutter')}
+          onTurn={(clicks) =>
+            turn({
+              shutter: turned(
+                shutterList(camera).toSorted((a, b) => seconds(a) - seconds(b)),
+                (one) => apart(seconds(one), seconds(knobs.shutter)),
+                clicks,
+              ),
+            })
+          }
+          onReset={() => back('shutter')}
+        />
+        <Knob
+          label={camera.sensitivity === 'ei' ? 'EI' : 'ISO'}
+          value={String(knobs.iso)}
+          off={isOff('iso')}
+          disabled={auto.iso}
+          onTurn={(clicks) => turn({ iso: turned(camera.isos, (iso) => apart(iso, knobs.iso), clicks) })}
+          onReset={() => back('iso')}
+        />
+        <Knob
+          label="ND stops"
+          value={knobs.ndStops === 0 ? 'none' : knobs.ndStops.toFixed(knobs.ndStops % 1 === 0 ? 0 : 1)}
+          off={isOff('ndStops')}
+          onTurn={(clicks) => turn({ ndStops: Math.max(0, Math.min(12, knobs.ndStops + clicks * ND_STEP)) })}
+          onReset={() => back('ndStops')}
+        />
+        <Knob
+          label="White bal."
+          value={`${printKelvin(knobs.kelvin)}${printTint(knobs.tint)}`}
+          off={isOff('kelvin') || isOff('tint')}
+          disabled={auto.balance}
+          onTurn={(clicks) => {
+            // Even steps of ten mired, on the camera's own dial.
+            const mired = 1e6 / knobs.kelvin - 10 * clicks;
+            const step = camera.kelvinStep;
+            const kelvin = Math.round(1e6 / mired / step) * step;
+            const [low, high] = camera.kelvinRange;
+            const moved = kelvin === knobs.kelvin ? kelvin + Math.sign(clicks) * step : kelvin;
+            turn({ kelvin: Math.min(high, Math.max(low, moved)) });
+          }}
+          onReset={() => back('kelvin', 'tint')}
+        />
+        <Knob
+          label="Tint"
+          value={knobs.tint === 0 ? '0' : printTint(knobs.tint).trim()}
+          off={isOff('tint')}
+          disabled={auto.balance || camera.tintRange[0] === camera.tintRange[1]}
+          onTurn={(clicks) => {
+            const [low, high] = camera.tintRange;
+            turn({ tint: Math.min(high, Math.max(low, knobs.tint + clicks * camera.tintStep)) });
+          }}
+          onReset={() => back('tint')}
+        />
+        <Knob
+          label="Profile"
+          value={records.profiles.get(knobs.profileId)?.name ?? '–'}
+          off={isOff('profileId')}
+          onTurn={(clicks) =>
+            turn({ profileId: turned(profiles, ({ id }) => (id === knobs.profileId ? 0 : 1), clicks).id })
+          }
+          onReset={() => back('profileId')}
+        />
+        <Knob
+          label="Diffusion"
+          value={DIFFUSIONS.find(({ share }) => share === knobs.diffusion)?.name ?? 'none'}
+          off={isOff('diffusion')}
+          onTurn={(clicks) =>
+            turn({
+              diffusion: turned(DIFFUSIONS, ({ share }) => Math.abs(share - knobs.diffusion), clicks).share,
+            })
+          }
+          onReset={() => back('diffusion')}
+        />
+      </div>
+      <div className="camera-meter">
+        <MeterScale shows={stage.shows} scale={camera.meter.scale} />
+        <select
+          className="form-select form-select-sm"
+          aria-label="What the meter looks at"
+          value={auto.mode}
+          onChange={(event) => session.setStage({ auto: { ...auto, mode: event.target.value as MeterMode } })}
+        >
+          {METER_MODE_IDS.map((id) => (
+            <option key={id} value={id}>
+              {METER_MODES[id].name}
+            </option>
+          ))}
+        </select>
+      </div>
+      <div className="camera-foot">
+        <Toggle
+          on={auto.iso}
+          name="Auto ISO"
+          says="While it is live: the frame to grey, up to two stops over base"
+          onFlip={() => session.setStage({ auto: { ...auto, iso: !auto.iso }, autoIso: knobs.iso })}
+        />
+        <Toggle
+          on={auto.balance}
+          name="Auto WB"
+          says="While it is live: towards the colour of the picture, slowly"
+          onFlip={() =>
+            session.setStage({ auto: { ...auto, balance: !auto.balance }, autoKelvin: knobs.kelvin })
+          }
+        />
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          title="The picture as a PNG of its codes"
+          onClick={() => void saveStill()}
+        >
+          <Circle size={13} aria-hidden /> Still
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          title={`${CLIP_SECONDS} seconds as Y4M`}
+          onClick={() => (recording ? recording.abort() : void saveClip())}
+        >
+          <Film size={13} aria-hidden /> {recording ? 'Stop' : 'Clip'}
+        </button>
+        {said && (
+          <span className="quiet camera-said" role="status">
+            {said}
+          </span>
+        )}
+      </div>
+    </section>
+  );
+};

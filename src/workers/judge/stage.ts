@@ -1,0 +1,113 @@
+import { writePng, type OpenedFrame } from '#core/formats/png.ts';
+import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
+import type { Frame } from '#core/frame/frame.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { lightAt, openScene, resized, secondsOf, type Scene, type SceneLight } from '#core/scene/scene.ts';
+import { greyWorld } from '#core/sensor/auto.ts';
+import { checkedSettings, expose } from '#core/sensor/camera.ts';
+import { luminanceFor } from '#core/exposure/meter.ts';
+import { meterShows } from '#core/sensor/meter.ts';
+import type { Handlers } from '../rpc/serve.ts';
+import type { ExposeInput, FrameInfo, JudgeJobs } from './protocol.ts';
+
+/** The longest clip, frames: ten seconds at 25. */
+const MOST_FRAMES = 250;
+const NO_SCENE = failure('scene', 'No scene is on the stage: pick one first.');
+
+type StageJobs = Pick<JudgeJobs, 'scene' | 'expose' | 'still' | 'clip'>;
+
+/** The jobs of the simulated camera; the scene stays here, the picture it gives goes on the bench. */
+export const stageHandlers = (
+  keep: (opened: OpenedFrame) => FrameInfo,
+  frameOnBench: () => Frame | undefined,
+): Handlers<StageJobs> => {
+  let scene: Scene | undefined;
+  let cached: { readonly key: string; readonly light: SceneLight } | undefined;
+
+  /** The light of a moment at a size; a still is worked out once. */
+  const lightFor = (of: Scene, seconds: number, width: number): SceneLight => {
+    const moving = secondsOf(of.truth) > 0;
+    const at = moving ? Math.round(seconds * 25) / 25 : 0;
+    const key = `${of.truth.id} ${at} ${width}`;
+    if (cached?.key !== key) {
+      const height = Math.round((width * of.truth.height) / of.truth.width);
+      cached = { key, light: resized(lightAt(of, at), width, height) };
+    }
+    return cached.light;
+  };
+
+  const exposed = (input: ExposeInput, of: Scene, seconds: number, seed: number) => {
+    const light = lightFor(of, seconds, input.width);
+    return { light, frame: expose(light, input.body, input.settings, seed) };
+  };
+
+  return {
+    scene: async ({ truth, light, mask, walk }, { step }) => {
+      await step('Opening the scene', 0.2);
+      const opened = openScene({
+        truth,
+        light: light.map((bytes) => new Uint8Array(bytes)),
+        mask: new Uint8Array(mask),
+        walk: walk && new Uint8Array(walk),
+      });
+      if (!opened.ok) return { output: opened };
+      scene = opened.value;
+      cached = undefined;
+      return { output: success(scene.truth) };
+    },
+
+    expose: async (input, { step }) => {
+      if (!scene) return { output: NO_SCENE };
+      const checked = checkedSettings(input.settings);
+      if (!checked.ok) return { output: checked };
+      await step('Exposing', 0.2);
+      const { light, frame } = exposed(input, scene, input.seconds, input.seed);
+      const { sensor } = input.body;
+      const reading = input.settings.coding.bitDepth === 8 ? 'codes8' : 'codes10';
+      const opened = keep({ frame, reading, evidence: 'exposed by the simulated camera' });
+      const most = luminanceFor(input.settings) * 2 ** sensor.fullStops;
+      return {
+        output: success({
+          info: opened,
+          shows: meterShows(light, input.settings, input.spotting, {
+            bias: input.bias,
+            clipStops: sensor.fullStops,
+          }),
+          seen: greyWorld(light, most),
+        }),
+      };
+    },
+
+    still: async (_input, { step }) => {
+      const frame = frameOnBench();
+      if (!frame) return { output: failure('frame', 'No frame is open: open one first.') };
+      await step('Writing the picture', 0.5);
+      return { output: success({ png: writePng(frame) as Uint8Array<ArrayBuffer> }) };
+    },
+
+    clip: async (input, { step }) => {
+      if (!scene) return { output: NO_SCENE };
+      const checked = checkedSettings(input.settings);
+      if (!checked.ok) return { output: checked as Result<never> };
+      if (!(input.frames >= 1 && input.frames <= MOST_FRAMES))
+        return { output: failure('frames', `A clip holds 1 to ${MOST_FRAMES} frames.`) };
+      const parts: Uint8Array[] = [];
+      const length = secondsOf(scene.truth);
+      for (let n = 0; n < input.frames; n += 1) {
+        await step(`Frame ${n + 1} of ${input.frames}`, n / input.frames);
+        const since = input.seconds + (n * input.rate[1]) / input.rate[0];
+        const { frame } = exposed(input, scene, length > 0 ? since % length : 0, input.seed + n);
+        if (n === 0)
+          parts.push(new TextEncoder().encode(y4mHeader(frame, { ...input.settings, rate: input.rate })));
+        parts.push(y4mFrame(frame, input.settings.chroma));
+      }
+      const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
+      let at = 0;
+      for (const part of parts) {
+        bytes.set(part, at);
+        at += part.length;
+      }
+      return { output: success({ bytes }), transfer: [bytes.buffer] };
+    },
+  };
+};
