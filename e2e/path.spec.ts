@@ -102,7 +102,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
 
   await test.step('judge: a file from disk, the card marked, verdicts with number, place and remedy', async () => {
     await page.keyboard.press('3');
-    await expect(page.locator('.picture h2')).toHaveText('bench-interview.png');
+    await expect(page.locator('.picture h2')).toHaveText('Bench interview');
     await openFile(page, 'bench_004.png', frameFile('bench', { placement: 0, plainCodes: true }));
     await expect(page.locator('.picture h2')).toHaveText('bench_004.png');
     await expect(page.getByLabel('How the samples are read')).toHaveValue('codes10');

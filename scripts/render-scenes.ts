@@ -22,7 +22,9 @@ import { writeTruth, type SceneTruth, type TruthObject } from '#core/scene/truth
 
 const SIZE = { width: 960, height: 540 } as const;
 const WALK_SIZE = { width: 640, height: 360 } as const;
-const FILTER = { passes: 5, tolerance: 0.9 } as const;
+const FILTER = { passes: 5, tolerance: 1.2 } as const;
+/** The key side of a face is as bright as this share of it is not. */
+const KEY_SHARE = 0.72;
 const SEED = 11;
 const TO_XYZ = rgbToXyz(GAMUTS.bt2020);
 
@@ -39,7 +41,7 @@ const sumOf = (layers: readonly Float32Array[]) => {
   return sum;
 };
 
-/** The window of a thing it is read in: the middle of it, of a face the brightest side. */
+/** The window of a thing it is read in: the middle of it, of a face its key side without the sheen. */
 const windowOf = (traced: Traced, light: Float32Array, mask: number, key: boolean): Window => {
   const { width, height } = traced;
   const pixels = width * height;
@@ -51,6 +53,11 @@ const windowOf = (traced: Traced, light: Float32Array, mask: number, key: boolea
     sy += Math.floor(i / width);
   }
   const [cx, cy] = [sx / count, sy / count];
+  const lumas = Array.from({ length: pixels }, (_, i) => i)
+    .filter((i) => traced.mask[i] === mask)
+    .map((i) => luminance(light[i], light[i + pixels], light[i + 2 * pixels]))
+    .sort((a, b) => a - b);
+  const wanted = Math.log(lumas[Math.floor(KEY_SHARE * (lumas.length - 1))] + 1e-9);
   for (let side = Math.max(2, Math.round(Math.sqrt(count) * (key ? 0.26 : 0.55))); side >= 1; side -= 1) {
     let best: { x: number; y: number; worth: number } | undefined;
     for (let y = 0; y + side <= height; y += 1)
@@ -64,7 +71,9 @@ const windowOf = (traced: Traced, light: Float32Array, mask: number, key: boolea
             sum += luminance(light[i], light[i + pixels], light[i + 2 * pixels]);
           }
         if (!inside) continue;
-        const worth = key ? sum : -Math.hypot(x + side / 2 - cx, y + side / 2 - cy);
+        const worth = key
+          ? -Math.abs(Math.log(sum / (side * side) + 1e-9) - wanted)
+          : -Math.hypot(x + side / 2 - cx, y + side / 2 - cy);
         if (!best || worth > best.worth) best = { x, y, worth };
       }
     if (best) return { x: best.x, y: best.y, width: side, height: side };

@@ -56,5 +56,5 @@ export class Model {
   }
 }
 
-/** The albedo of something that glows but is not aimed at: small or faint. */
+/** The albedo of something that glows but lights nothing: small, faint, far. */
 export const NOT_AIMED: Triple = [0, 0, 0];

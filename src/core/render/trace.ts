@@ -2,7 +2,7 @@ import type { Material, Thing } from './material.ts';
 import { fresnel, mixed } from './chance.ts';
 import { Caster } from './cast.ts';
 import { lensOf } from './lens.ts';
-import { NOT_AIMED, type Lamp, type Model } from './model.ts';
+import type { Lamp, Model } from './model.ts';
 import {
   blank,
   blankSample,
@@ -19,7 +19,7 @@ const DEPTH = 6;
 const ABSORBS = 1e-3;
 const GLEAMS = 3;
 /** Depth of the sky, m. */
-const FAR = 1000;
+const FAR = 1e5;
 /** Half the sun's width where it is seen or mirrored, radians: wider than it is, so that gleams are found. */
 const DISC = 0.012;
 
@@ -212,8 +212,7 @@ export class Tracer extends Caster {
       p[1] = ray.oy + this.hitAt * ray.dy;
       p[2] = ray.oz + this.hitAt * ray.dz;
       if (material.emit) {
-        if (direct || material.albedo === NOT_AIMED)
-          for (let c = 0; c < 3; c += 1) target[model.groupOf[i]][c] += w[c] * material.emit[c];
+        if (direct) for (let c = 0; c < 3; c += 1) target[model.groupOf[i]][c] += w[c] * material.emit[c];
         return;
       }
       solid.toLocal(p[0], p[1], p[2], this.local);

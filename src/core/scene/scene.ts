@@ -113,24 +113,40 @@ const layWalk = ({ truth, walk }: Scene, rgb: Float32Array, seconds: number): vo
     }
 };
 
-/** The light of a scene at a moment of its sequence, every layer at its weight; linear BT.2020, cd/m2. */
-export const lightAt = (scene: Scene, seconds = 0): SceneLight => {
+/** One layer of a scene as light of its own, linear BT.2020, cd/m2. */
+export const layerLight = ({ truth, layers }: Scene, layer: number): SceneLight => {
   table ??= lightTable();
-  const { width, height, card } = scene.truth;
+  const { width, height, card } = truth;
   const pixels = width * height;
   const rgb = new Float32Array(3 * pixels);
-  const weights = weightsAt(scene.truth, seconds);
-  scene.layers.forEach((codes, n) => {
-    const k = weights[n] * card;
-    const values = table as Float32Array;
-    for (let i = 0, at = 0; i < pixels; i += 1, at += 3) {
-      rgb[i] += values[codes[at]] * k;
-      rgb[i + pixels] += values[codes[at + 1]] * k;
-      rgb[i + 2 * pixels] += values[codes[at + 2]] * k;
-    }
-  });
-  layWalk(scene, rgb, seconds);
+  const codes = layers[layer];
+  const values = table;
+  for (let i = 0, at = 0; i < pixels; i += 1, at += 3) {
+    rgb[i] = values[codes[at]] * card;
+    rgb[i + pixels] = values[codes[at + 1]] * card;
+    rgb[i + 2 * pixels] = values[codes[at + 2]] * card;
+  }
   return { width, height, rgb };
+};
+
+/** Layers of one size added up, each by its weight. */
+export const mixed = (layers: readonly SceneLight[], weights: readonly number[]): SceneLight => {
+  const [{ width, height }] = layers;
+  const rgb = new Float32Array(layers[0].rgb.length);
+  layers.forEach((layer, n) => {
+    const from = layer.rgb;
+    const weight = weights[n];
+    for (let i = 0; i < rgb.length; i += 1) rgb[i] += from[i] * weight;
+  });
+  return { width, height, rgb };
+};
+
+/** The light of a scene at a moment of its sequence, every layer at its weight; linear BT.2020, cd/m2. */
+export const lightAt = (scene: Scene, seconds = 0): SceneLight => {
+  const layers = scene.layers.map((_, n) => layerLight(scene, n));
+  const light = mixed(layers, weightsAt(scene.truth, seconds));
+  layWalk(scene, light.rgb, seconds);
+  return light;
 };
 
 /** The same light in another size: averaged down by whole steps, else straight between the pixels. */
@@ -141,20 +157,36 @@ export const resized = (light: SceneLight, width: number, height: number): Scene
   const rgb = new Float32Array(3 * to);
   const step = light.width / width;
   const whole = Number.isInteger(step) && light.height / height === step;
-  for (let c = 0; c < 3; c += 1)
-    for (let y = 0; y < height; y += 1)
-      for (let x = 0; x < width; x += 1)
-        rgb[c * to + y * width + x] = whole
-          ? boxMean(light, c * from, x * step, y * step, step)
-          : between(light, c * from, (x + 0.5) * step - 0.5, ((y + 0.5) * light.height) / height - 0.5);
+  for (let c = 0; c < 3; c += 1) {
+    if (whole) shrinkPlane(light, c, step, rgb);
+    else
+      for (let y = 0; y < height; y += 1)
+        for (let x = 0; x < width; x += 1)
+          rgb[c * to + y * width + x] = between(
+            light,
+            c * from,
+            (x + 0.5) * step - 0.5,
+            ((y + 0.5) * light.height) / height - 0.5,
+          );
+  }
   return { width, height, rgb };
 };
 
-const boxMean = ({ width, rgb }: SceneLight, plane: number, x: number, y: number, side: number): number => {
-  let sum = 0;
-  for (let v = 0; v < side; v += 1)
-    for (let u = 0; u < side; u += 1) sum += rgb[plane + (y + v) * width + x + u];
-  return sum / (side * side);
+/** Means of squares of `step` pixels of a plane. */
+const shrinkPlane = (light: SceneLight, plane: number, step: number, out: Float32Array): void => {
+  const { rgb } = light;
+  const wide = light.width;
+  const width = wide / step;
+  const height = light.height / step;
+  const share = 1 / (step * step);
+  let to = plane * width * height;
+  for (let y = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1, to += 1) {
+      let sum = 0;
+      let at = plane * wide * light.height + y * step * wide + x * step;
+      for (let v = 0; v < step; v += 1, at += wide) for (let u = 0; u < step; u += 1) sum += rgb[at + u];
+      out[to] = sum * share;
+    }
 };
 
 const between = ({ width, height, rgb }: SceneLight, plane: number, x: number, y: number): number => {

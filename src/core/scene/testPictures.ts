@@ -1,13 +1,13 @@
 import { gamutMatrix } from '../colour/gamut.ts';
 import { apply, type Triple } from '../colour/matrix.ts';
 import { makeFrame, type Frame, type Rect } from '../frame/frame.ts';
-import { compileProfile, type ProfileData } from '../profile/index.ts';
+import { ARCHETYPES, compileProfile, type ProfileData } from '../profile/index.ts';
 import { gaussian, seededRandom } from '../random.ts';
 import { quantise, type Coding } from '../signal/scale.ts';
 import { stopsToReflectance } from '../units.ts';
 
 // Small pictures in scene-linear light (BT.709 primaries, 0.18 = middle grey in the key light), drawn in code, with
-// every patch's light known. They stand in until scenes are rendered.
+// every patch's light known: for tests, benchmarks and the wedge. Pictures to judge come from the stage.
 
 /** Linear light at u, v in 0..1 across and down. */
 export type ScenePaint = (u: number, v: number) => Triple;
@@ -215,3 +215,14 @@ export const encodePicture = (picture: TestPicture, options: EncodeOptions): Fra
   }
   return makeFrame({ width, height, ...coding, r: planes[0], g: planes[1], b: planes[2] });
 };
+
+/** How the step wedge that ships is recorded: sixteen neutral steps without noise, a check of the bench itself. */
+export const WEDGE = {
+  width: 960,
+  height: 540,
+  profile: ARCHETYPES.wideLog,
+  coding: { bitDepth: 10, range: 'legal' },
+  placement: 0,
+  seed: 14,
+  greyElectrons: 0,
+} as const satisfies EncodeOptions;

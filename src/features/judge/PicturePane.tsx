@@ -17,7 +17,7 @@ import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useKey } from '#ui/shell/useKey.ts';
 import { PatchLayer, type Tool } from './PatchLayer.tsx';
 import { useJudgeView, VIEW_IDS } from './useJudgeView.ts';
-import { usePixels } from './usePixels.ts';
+import { usePixels } from '#ui/stage/usePixels.ts';
 import { cardBands } from './zebraBands.ts';
 
 const views = VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name, says: VIEWS[id].says }));

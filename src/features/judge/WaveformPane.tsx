@@ -10,7 +10,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { useSize } from '#ui/parts/useSize.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { useJudgeView } from './useJudgeView.ts';
-import { usePixels } from './usePixels.ts';
+import { usePixels } from '#ui/stage/usePixels.ts';
 
 const COLUMNS = 640;
 const ROWS = 320;

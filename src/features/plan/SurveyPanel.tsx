@@ -1,12 +1,14 @@
 'use client';
 
 import { Plus } from 'lucide-react';
+import { useState } from 'react';
 import { incidentAgainstSpot, luxOfGrey, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { LookThrough } from './LookThrough.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
 import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from './useSetup.ts';
@@ -70,6 +72,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
   const editSetup = useEditSetup();
   const { spots } = selection.setup;
   const measured = bench.measurement;
+  const [looking, setLooking] = useState(false);
   const against = incidentAgainstSpot({ k: selection.setup.meterK, c: selection.setup.meterC });
   const change = (label: string, next: readonly Spot[]) => editSetup(label, { spots: [...next] });
   const fromFrame = () => {
@@ -83,6 +86,14 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
       title="Light on the set"
       tools={
         <>
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            aria-pressed={looking}
+            onClick={() => setLooking(!looking)}
+          >
+            Through the camera
+          </button>
           {measured && measured.patches.length > 0 && (
             <button type="button" className="btn btn-sm btn-outline-secondary" onClick={fromFrame}>
               From the frame
@@ -98,6 +109,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
         </>
       }
     >
+      {looking && <LookThrough onSpot={(spot) => change(`${spot.name} read`, [...spots, spot])} />}
       {spots.length === 0 && (
         <p className="quiet">
           Read a grey card first, then what must hold: the brightest and the darkest thing.

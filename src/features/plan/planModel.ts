@@ -223,6 +223,29 @@ export const settingsOf = (plan: PlanRecord, setup: SetupRecord): NonNullable<Sp
   ndStops: plan.ndStops,
 });
 
+/** What the camera's own meter showed on a spot, its bias taken off, at the settings it was shown at. */
+export const spotOfMeter = (
+  id: string,
+  selection: Selection,
+  settings: {
+    readonly fNumber: number;
+    readonly seconds: number;
+    readonly iso: number;
+    readonly ndStops: number;
+  },
+  shows: number,
+): Spot => ({
+  ...newSpot(id, selection),
+  unit: 'meter',
+  value: Number((shows - selection.camera.meter.bias).toFixed(2)),
+  at: {
+    iso: settings.iso,
+    iris: Number(settings.fNumber.toFixed(3)),
+    seconds: settings.seconds,
+    ndStops: settings.ndStops,
+  },
+});
+
 /** Patches marked on the frame in Judge as spots: their recorded stops at the plan's settings are luminance. */
 export const spotsOfFrame = (
   selection: Selection,

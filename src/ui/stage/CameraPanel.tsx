@@ -58,7 +58,7 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
     const fps = Math.round(setup.fps);
     const outcome = await session.judge.call(
       'clip',
-      { ...shot, seed: 1, seconds: 0, width: 960, frames: CLIP_SECONDS * fps, rate: [fps, 1] },
+      { ...shot, seed: 1, seconds: 0, width: stage.truth.width, frames: CLIP_SECONDS * fps, rate: [fps, 1] },
       { signal: mine.signal, onProgress: ({ phase }) => setSaid(phase) },
     );
     setRecording(undefined);

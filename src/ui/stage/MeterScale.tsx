@@ -1,6 +1,6 @@
 import { printStopsDecimal } from '#core/units.ts';
 
-const WIDTH = 250;
+const WIDTH = 180;
 const MIDDLE = WIDTH / 2;
 
 /** The camera's own meter: a scale that ends where the camera's does; beyond it only an arrow. */

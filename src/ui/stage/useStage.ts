@@ -8,9 +8,6 @@ import { useBench } from '../bench/BenchProvider.tsx';
 import type { StageState } from '../bench/session.ts';
 import { autoRulesOf, bodyOf, knobsOfCard, settingsOfKnobs, type Knobs } from './stageModel.ts';
 
-/** Widths of the picture: while it runs, and when it stands. */
-const LIVE_WIDTH = 480;
-const STILL_WIDTH = 960;
 const FRAME_MS = 40;
 
 /** The knobs as they stand: the card's, what was turned, what the camera does by itself. */
@@ -61,6 +58,14 @@ export const useStage = () => {
     // What the meter showed changes with each picture and asks for none.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [stage?.sceneId, stage?.auto, knobs, camera, setup, records]);
+  // Knobs turned on one camera are not those of another.
+  const planId = selection.plan.id;
+  const turnedOn = useRef(planId);
+  useEffect(() => {
+    if (turnedOn.current !== planId)
+      session.setStage({ turned: {}, autoIso: undefined, autoKelvin: undefined });
+    turnedOn.current = planId;
+  }, [session, planId]);
   const running = stage?.running ?? false;
   const sceneId = stage?.sceneId;
   const latest = useRef(shot);
@@ -71,7 +76,8 @@ export const useStage = () => {
   const word = useMemo(() => JSON.stringify(shot), [shot]);
   useEffect(() => {
     if (running || !latest.current) return;
-    void session.shoot({ ...latest.current, seed: 1, seconds: 0, width: STILL_WIDTH });
+    const width = session.getState().stage?.truth.width;
+    if (width) void session.shoot({ ...latest.current, seed: 1, seconds: 0, width });
   }, [session, running, sceneId, word]);
 
   useEffect(() => {
@@ -99,7 +105,8 @@ export const useStage = () => {
           ...current,
           seed: n + 1,
           seconds: length > 0 ? seconds % length : 0,
-          width: LIVE_WIDTH,
+          // Half the scene's own width, each pixel the mean of four.
+          width: since.truth.width / 2,
         });
         const after = session.getState().stage;
         if (after) session.setStage(automatic(after, current, (late + 1) * (FRAME_MS / 1000)));

@@ -1,12 +1,24 @@
-import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { openPng } from '#core/formats/png.ts';
+import { openPng, writePng } from '#core/formats/png.ts';
+import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
 import { judgeHandlers } from './handlers.ts';
 
 const context = { step: async () => undefined };
-const bytes = () => new Uint8Array(readFileSync('public/demo/furnace-mouth.png')).buffer;
 const profile = ARCHETYPES.wideLog;
+/** A furnace of known light as a file, the card at +1. */
+const file = writePng(
+  encodePicture(TEST_PICTURES.furnace(), {
+    width: 960,
+    height: 540,
+    profile,
+    coding: { bitDepth: 10, range: 'legal' },
+    placement: 1,
+    seed: 11,
+    greyElectrons: 900,
+  }),
+);
+const bytes = () => new Uint8Array(file).buffer;
 const card = { id: 'card', kind: 'card', rect: { x: 192, y: 393, width: 48, height: 44 } } as const;
 const measure = { profile, clipStops: 6, floorStops: -6, patches: [card] };
 const picture = {

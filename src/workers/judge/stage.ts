@@ -2,8 +2,18 @@ import { writePng, type OpenedFrame } from '#core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { lightAt, openScene, resized, secondsOf, type Scene, type SceneLight } from '#core/scene/scene.ts';
+import {
+  layerLight,
+  lightAt,
+  mixed,
+  openScene,
+  resized,
+  secondsOf,
+  type Scene,
+  type SceneLight,
+} from '#core/scene/scene.ts';
 import { greyWorld } from '#core/sensor/auto.ts';
+import { weightsAt } from '#core/scene/truth.ts';
 import { checkedSettings, expose } from '#core/sensor/camera.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { meterShows } from '#core/sensor/meter.ts';
@@ -22,16 +32,28 @@ export const stageHandlers = (
   frameOnBench: () => Frame | undefined,
 ): Handlers<StageJobs> => {
   let scene: Scene | undefined;
+  let sized: { readonly key: string; readonly layers: readonly SceneLight[] } | undefined;
   let cached: { readonly key: string; readonly light: SceneLight } | undefined;
 
-  /** The light of a moment at a size; a still is worked out once. */
+  const layersAt = (of: Scene, width: number): readonly SceneLight[] => {
+    const key = `${of.truth.id} ${width}`;
+    const height = Math.round((width * of.truth.height) / of.truth.width);
+    if (sized?.key !== key)
+      sized = { key, layers: of.layers.map((_, n) => resized(layerLight(of, n), width, height)) };
+    return sized.layers;
+  };
+
+  /** The light of a moment at a size: layers are shrunk once and only mixed anew; a still is worked out once. */
   const lightFor = (of: Scene, seconds: number, width: number): SceneLight => {
     const moving = secondsOf(of.truth) > 0;
     const at = moving ? Math.round(seconds * 25) / 25 : 0;
     const key = `${of.truth.id} ${at} ${width}`;
     if (cached?.key !== key) {
       const height = Math.round((width * of.truth.height) / of.truth.width);
-      cached = { key, light: resized(lightAt(of, at), width, height) };
+      const light = of.walk
+        ? resized(lightAt(of, at), width, height)
+        : mixed(layersAt(of, width), weightsAt(of.truth, at));
+      cached = { key, light };
     }
     return cached.light;
   };
@@ -53,6 +75,7 @@ export const stageHandlers = (
       if (!opened.ok) return { output: opened };
       scene = opened.value;
       cached = undefined;
+      sized = undefined;
       return { output: success(scene.truth) };
     },
 

@@ -6,7 +6,7 @@ import { SKINS } from './people.ts';
 /** The bench interview: a window as key, two people at a work bench, the board between them. */
 export const bench = (): Model => {
   const model = new Model();
-  model.camera = { at: [0.05, 1.32, 2.75], to: [0.02, 1.2, 0], fov: 33 };
+  model.camera = { at: [0.05, 1.32, 2.75], to: [0.02, 1.19, 0], fov: 29 };
   addBox(model, [4, 0.05, 4], { at: [0, -0.05, 0] }, { albedo: planks(0.22, 0.15, 0.09, 0.2) });
   addBox(model, [4, 1.8, 0.1], { at: [0, 1.8, -1.9] }, { albedo: blotchy(0.5, 0.47, 0.42, 0.8, 0.2) });
   addBox(model, [0.1, 1.8, 4], { at: [2.9, 1.8, 0] }, { albedo: blotchy(0.42, 0.4, 0.36, 0.8, 0.2) });

@@ -19,13 +19,24 @@ const shape = (x: number, z: number): number => {
 
 // Worked out once on a grid: a ray asks for it a hundred times.
 const GRID = { from: -160, step: 0.25, size: 1440 } as const;
+const rounded = (from: Float32Array, size: number): Float32Array => {
+  const to = from.slice();
+  for (let i = size + 1; i < from.length - size - 1; i += 1) {
+    let sum = 0;
+    for (const j of [-size - 1, -size, -size + 1, -1, 0, 1, size - 1, size, size + 1]) sum += from[i + j];
+    to[i] = sum / 9;
+  }
+  return to;
+};
 let heights: Float32Array | undefined;
 const grid = (): Float32Array => {
   if (heights) return heights;
   const { from, step, size } = GRID;
-  heights = Float32Array.from({ length: size * size }, (_, i) =>
+  const sharp = Float32Array.from({ length: size * size }, (_, i) =>
     shape(from + (i % size) * step, from + Math.floor(i / size) * step),
   );
+  // Wind rounds the crests; the grid would else show as teeth.
+  heights = rounded(rounded(rounded(sharp, size), size), size);
   return heights;
 };
 
@@ -49,7 +60,7 @@ const sand = (x: number, z: number): number => {
 /** Dunes from the air at first light. Layers: the low sun, the sky. */
 export const dunes = (): Model => {
   const model = new Model();
-  model.camera = { at: [0, 25, 58], to: [2, 2, -14], fov: 34 };
+  model.camera = { at: [0, 25, 58], to: [2, 7.5, -14], fov: 36 };
   addSky(
     model,
     { zenith: 420, horizon: 1150, zenithKelvin: 9500, horizonKelvin: 5200, clouds: 0.3, halo: 3 },
@@ -73,9 +84,8 @@ export const dunes = (): Model => {
     },
     { name: 'sand', kind: 'thing' },
   );
-  // The sea behind, and a bank of land.
-  addBox(model, [900, 0.05, 500], { at: [0, 0.4, -560] }, { albedo: [0.02, 0.035, 0.045], shine: { f0: 0.04, rough: 0.35 } }); // prettier-ignore
-  addBox(model, [260, 16, 20], { at: [-190, 2, -900] }, matt(0.08, 0.1, 0.09));
+  // The sea behind.
+  addBox(model, [4000, 0.05, 2400], { at: [0, 0.4, -2480] }, { albedo: [0.02, 0.035, 0.045], shine: { f0: 0.04, rough: 0.35 } }); // prettier-ignore
   // A cloth laid out as a board, and a path of posts.
   const at = [12.5, 0, 15] as const;
   addBoard(model, 6.2, { at: [at[0], sand(at[0], at[2] + 70) + 4.6, at[2]], pitch: -0.5 }, false);
@@ -85,7 +95,7 @@ export const dunes = (): Model => {
   }
   // Low haze over the sea.
   model.medium = (distance, keep, add) => {
-    const k = distance > 995 ? 0 : 0.75 * (1 - Math.exp(-Math.max(0, distance - 40) / 420));
+    const k = distance > 9e4 ? 0 : 0.75 * (1 - Math.exp(-Math.max(0, distance - 40) / 420));
     const air = [1250, 1120, 980];
     for (let c = 0; c < 3; c += 1) {
       keep[c] = 1 - k;

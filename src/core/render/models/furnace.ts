@@ -81,6 +81,8 @@ export const furnace = (): Model => {
   });
   addBoard(model, 0.17, { at: [-0.74, 1.2, 1.9], yaw: 0.2 });
   addQuad(model, [0.32, 0.32], { at: [-2.3, 2.25, 3.1], yaw: 2.55, pitch: 0.3 }, { albedo: [0.5, 0.5, 0.5], emit: scaled(whiteOf(5600, 0.001), 7000) }); // prettier-ignore
+  // Warm light from a second furnace, out of frame on the right.
+  addQuad(model, [0.4, 0.4], { at: [2.9, 1.5, 2.3], yaw: -1.9 }, glowing(1900, 130));
   // A bench with tools, embers of the shop: marver, racks, a bucket, vases on a shelf.
   addBox(model, [0.7, 0.03, 0.3], { at: [0.15, 0.82, -1.7] }, { albedo: [0.3, 0.3, 0.31], metal: 0.4 });
   for (const x of [-0.45, 0.75])

@@ -32,14 +32,14 @@ const CLOUD: readonly WeatherKey[] = [
 
 /** Scenes that can be rendered. A further one is a file and a row. */
 export const SCENE_MODELS = {
-  'furnace-mouth': { model: furnace, samples: 40, card: 14, layers: ['all'] },
-  'bench-interview': { model: bench, samples: 24, card: 20, layers: ['all'] },
-  'packing-yard': { model: () => yard(), samples: 24, card: 4000, layers: ['sun', 'sky'], weather: CLOUD },
-  dunes: { model: dunes, samples: 20, card: 1600, layers: ['sun', 'sky'], weather: CLOUD },
+  'furnace-mouth': { model: furnace, samples: 27, card: 14, layers: ['all'] },
+  'bench-interview': { model: bench, samples: 18, card: 20, layers: ['all'] },
+  'packing-yard': { model: () => yard(), samples: 21, card: 4000, layers: ['sun', 'sky'], weather: CLOUD },
+  dunes: { model: dunes, samples: 15, card: 1600, layers: ['sun', 'sky'], weather: CLOUD },
   slipway: { model: slipway, samples: 28, card: 12.5, layers: ['all'] },
-  'hall-wide': { model: hallWide, samples: 32, card: 12.5, layers: ['all'] },
-  'hall-speaker': { model: hallSpeaker, samples: 24, card: 12.5, layers: ['all'] },
-  'lantern-quay': { model: quay, samples: 40, card: 1.56, layers: ['all'] },
+  'hall-wide': { model: hallWide, samples: 21, card: 12.5, layers: ['all'] },
+  'hall-speaker': { model: hallSpeaker, samples: 18, card: 12.5, layers: ['all'] },
+  'lantern-quay': { model: quay, samples: 33, card: 1.56, layers: ['all'] },
 } as const satisfies Record<string, SceneModel>;
 export type SceneModelId = keyof typeof SCENE_MODELS;
 
@@ -58,7 +58,7 @@ type Walk = {
 export const WALKS = {
   'yard-walk': {
     model: (at) => yard(at ?? 'empty'),
-    samples: 20,
+    samples: 12,
     card: 4000,
     fps: 12.5,
     frames: 40,

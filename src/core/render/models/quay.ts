@@ -42,7 +42,7 @@ export const quay = (): Model => {
     [-2.3, -1.9],
   ];
   for (const [x, z] of posts) {
-    addPole(model, 0.035, 1.05, { at: [x, 1.05, z] }, { albedo: [0.06, 0.06, 0.065], metal: 0.6 });
+    addPole(model, 0.035, 1.05, { at: [x, 1.05, z] }, matt(0.05, 0.05, 0.055));
     addBall(model, 0.115, { at: [x, 2.22, z] }, glowing(2400, 400, 0.001), {
       name: 'lanterns',
       kind: 'light',
@@ -51,11 +51,11 @@ export const quay = (): Model => {
     addPole(model, 0.06, 0.02, { at: [x, 2.1, z] }, matt(0.04, 0.04, 0.04));
   }
   // A lantern held low between Ana and the board, and one by the boats.
-  addBall(model, 0.1, { at: [-0.36, 1.78, 1.55] }, glowing(2400, 400, 0.001), {
+  addBall(model, 0.1, { at: [-0.62, 2.03, 1.95] }, glowing(2400, 400, 0.001), {
     name: 'lanterns',
     kind: 'light',
   });
-  addPole(model, 0.006, 0.5, { at: [-0.36, 2.38, 1.55] }, matt(0.03, 0.03, 0.03));
+  addPole(model, 0.006, 0.5, { at: [-0.62, 2.63, 1.95] }, matt(0.03, 0.03, 0.03));
   addPerson(model, { id: 'ana', name: 'Ana', at: [-0.02, 1.56, 1.1], yaw: -0.35, skin: SKINS.ana, hair: [0.1, 0.055, 0.03], coat: [0.3, 0.05, 0.04], style: 'long', standing: true }); // prettier-ignore
   addBoard(model, 0.2, { at: [-0.78, 1.3, 1.2], yaw: 0.3 });
   // Two boats and bollards.
@@ -68,8 +68,8 @@ export const quay = (): Model => {
     addPole(model, 0.03, 1.2, { at: [x, 1.2, z + 0.5] }, matt(0.15, 0.12, 0.08));
   }
   for (const z of [2.2, -0.7, -2.6]) {
-    addPole(model, 0.11, 0.22, { at: [2.35, 0.22, z] }, { albedo: [0.08, 0.08, 0.085], metal: 0.6 });
-    addPole(model, 0.15, 0.03, { at: [2.35, 0.45, z] }, { albedo: [0.08, 0.08, 0.085], metal: 0.6 });
+    addPole(model, 0.11, 0.22, { at: [2.35, 0.22, z] }, matt(0.06, 0.06, 0.065));
+    addPole(model, 0.15, 0.03, { at: [2.35, 0.45, z] }, matt(0.06, 0.06, 0.065));
   }
   addBox(
     model,

@@ -99,7 +99,7 @@ export const walkWindow = (at: number, { width, height }: { width: number; heigh
 /** Thin sea air: distance takes contrast; the sky has it already. */
 const AIR = [1900, 2300, 3000] as const;
 const haze: NonNullable<Model['medium']> = (distance, keep, add) => {
-  const k = distance > 900 ? 0 : 0.6 * (1 - Math.exp(-Math.max(0, distance - 8) / 220));
+  const k = distance > 9e4 ? 0 : 0.6 * (1 - Math.exp(-Math.max(0, distance - 8) / 220));
   for (let c = 0; c < 3; c += 1) {
     keep[c] = 1 - k;
     add[c] = AIR[c] * k;
