@@ -19,6 +19,8 @@ import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { F_NUMBERS } from '#core/exposure/aperture.ts';
+import type { SceneLight } from '#core/scene/scene.ts';
+import { expose, type CameraBody, type CameraSettings } from '#core/sensor/camera.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
 import { ndStacks, solveExposure, type Knobs } from '#core/exposure/solver.ts';
 import { setCardNumbers, type CardCamera } from '#core/exposure/setCard.ts';
@@ -88,7 +90,36 @@ const naive = () => {
   }
 };
 
+/** Light with everything in it a frame has: flat, bright, dark, coloured. */
+const lightOf = (width: number, height: number): SceneLight => ({
+  width,
+  height,
+  rgb: Float32Array.from(
+    { length: 3 * width * height },
+    (_, i) => 2 + 40 * Math.abs(Math.sin(i * 0.37)) ** 6 * (1 + (i % 7)),
+  ),
+});
+const [small, large] = [lightOf(960, 540), lightOf(WIDTH, HEIGHT)];
+const body: CameraBody = {
+  sensor: { electronsAtGrey: 900, readElectrons: 4, baseIsos: [800], sensitivity: 'gain', fullStops: 6 },
+};
+const dialled: CameraSettings = {
+  fNumber: 2.83,
+  seconds: 1 / 50,
+  iso: 800,
+  ndStops: 0,
+  diffusion: 0,
+  kelvin: 5600,
+  tint: 0,
+  profile: profileData,
+  coding: { bitDepth: 10, range: 'legal' },
+  chroma: '4:2:2',
+  smoothing: 0,
+};
+
 const tasks: Record<string, () => unknown> = {
+  'simulated camera, 960x540': () => expose(small, body, dialled, 1),
+  'simulated camera, 1920x1080': () => expose(large, body, dialled, 1),
   luma: () => lumaPlane(frame, LUMA.bt709),
   'waveform counts, 640 columns': () => waveform(luma, WIDTH, 10, 640),
   'histogram from the counts': () => histogramOf(counted),

@@ -51,13 +51,13 @@ test('the simulated camera: knobs off the card, verdicts at once, back to the ca
   });
 
   await test.step('it runs: a cloud comes, the page stays awake, what is left out is counted', async () => {
-    await page.getByRole('button', { name: 'Live' }).click();
+    await page.getByRole('button', { name: 'Live', exact: true }).click();
     await expect(page.locator('.picture .panel-head .num')).toContainText('480×270');
     await expect(verdict(page, 'card')).toContainText('Card under the plan', { timeout: 30_000 });
     await expect(page.locator('.camera-panel')).toContainText(/\d+ of \d+ left out/);
     await page.getByRole('button', { name: 'Auto ISO' }).click();
     await expect(page.getByRole('button', { name: 'Auto ISO' })).toHaveAttribute('aria-pressed', 'true');
-    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
     await expect(page.locator('.picture .panel-head .num')).toContainText('960×540');
   });
 });

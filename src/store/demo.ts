@@ -1,6 +1,8 @@
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
 import { demoGels, demoLights, demoMonitors, demoNdSets } from './demoBag.ts';
 import { demoCameras } from './demoCameras.ts';
+import demoTakes from './demoTakes.json' with { type: 'json' };
+import type { TakeRecord } from './records/take.ts';
 import { planId, type PlanRecord } from './records/plan.ts';
 import type { ProfileRecord } from './records/profile.ts';
 import { demoSetups, SHOOT } from './demoSetups.ts';
@@ -170,6 +172,6 @@ export const demoRecords = () => ({
   lights: demoLights,
   gels: demoGels,
   monitors: demoMonitors,
-  takes: undefined,
+  takes: demoTakes as unknown as TakeRecord[],
   thumbnails: undefined,
 });

@@ -1,6 +1,6 @@
 import { whiteXy } from '../colour/temperature.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz } from '../colour/gamut.ts';
-import { apply, invert, type Triple } from '../colour/matrix.ts';
+import { apply, invert, type Matrix3, type Triple } from '../colour/matrix.ts';
 import { xyToXyz } from '../colour/chromaticity.ts';
 import { luminanceFor, type ExposureSettings } from '../exposure/meter.ts';
 import { makeFrame, type Frame } from '../frame/frame.ts';
@@ -10,10 +10,10 @@ import type { SceneLight } from '../scene/scene.ts';
 import type { Coding } from '../signal/scale.ts';
 import { MIDDLE_GREY, stopsToReflectance } from '../units.ts';
 import { diffused } from './diffusion.ts';
-import { encodeTable, LOW, SHIFT, UNDER } from './encodeTable.ts';
+import { encodeTable, LOW, SHIFT, UNDER, type EncodeTable } from './encodeTable.ts';
 import { NOISE_MASK, noiseTable, startOf } from './noiseTable.ts';
 import { CHANNEL_SHARE, sensorAt, type SensorSpec } from './spec.ts';
-import { goesByLuma, LUMA_OF, record, type Chroma } from './record.ts';
+import { goesByLuma, LUMA_OF, recordRows, type Chroma } from './record.ts';
 
 /** How a body leans: mired warm +, tint in thousandths of Duv green +. */
 export type Lean = { readonly mired: number; readonly tint: number };
@@ -70,6 +70,120 @@ export const balancedWhite = (
   return rgb.map((v) => Math.max(v, 0.02)) as unknown as Triple;
 };
 
+/** Everything a pixel needs on its way from light to signal, worked out once a picture. */
+type Development = {
+  readonly rgb: Float32Array;
+  readonly width: number;
+  readonly pixels: number;
+  /** Electrons of a channel for its light. */
+  readonly electrons: readonly number[];
+  /** Electrons back to light that is 0.18 at grey in the balanced light. */
+  readonly balanced: readonly number[];
+  readonly well: number;
+  readonly read2: number;
+  readonly matrix: Matrix3;
+  readonly table: EncodeTable;
+  readonly byLuma: boolean;
+  readonly seed: number;
+};
+
+const developmentOf = (
+  { width, height, rgb }: SceneLight,
+  { sensor, lean }: CameraBody,
+  settings: CameraSettings,
+  seed: number,
+): Development => {
+  const state = sensorAt(sensor, settings.iso);
+  const iso = sensor.sensitivity === 'ei' ? indexBase(sensor, settings.iso) : settings.iso;
+  // Luminance that lands at grey; what is over it lands over it.
+  const perCandela = state.electronsAtGrey / luminanceFor({ ...settings, iso });
+  const white = balancedWhite(settings, lean);
+  const profile = compileProfile(settings.profile);
+  return {
+    rgb,
+    width,
+    pixels: width * height,
+    electrons: CHANNEL_SHARE.map((share) => share * perCandela),
+    balanced: CHANNEL_SHARE.map((share, c) => MIDDLE_GREY / (share * state.electronsAtGrey * white[c])),
+    well: state.wellElectrons,
+    read2: state.readElectrons ** 2,
+    matrix: gamutMatrix('bt2020', profile.gamut),
+    table: tableOf(settings.profile, profile.transfer.encode),
+    byLuma: goesByLuma(settings),
+    seed,
+  };
+};
+
+/** Rows of the picture as signals: R'G'B', or luma and colour differences. One plain loop: it is most of a frame's time. */
+const developRows = (d: Development, from: number, rows: number, out: readonly Float32Array[]): void => {
+  const { rgb, width, pixels, well, read2, byLuma } = d;
+  const [kr, kg, kb] = d.electrons;
+  const [ir, ig, ib] = d.balanced;
+  const [m0, m1, m2, m3, m4, m5, m6, m7, m8] = d.matrix;
+  const { logs, straight, first } = d.table;
+  const [outR, outG, outB] = out;
+  const { kr: wr, kg: wg, kb: wb, toCb, toCr } = LUMA_OF;
+  const deviates = noiseTable();
+  const mask = NOISE_MASK;
+  const word = new Float32Array(3);
+  const bits = new Int32Array(word.buffer);
+  const last = logs.length - 1;
+  const [shift, low, under] = [SHIFT, LOW, UNDER];
+  const step = (straight.length - 1) / (low - under);
+  for (let row = 0, at = 0, i = from * width; row < rows; row += 1) {
+    // Each row takes the deviates from another place, for each channel.
+    let random = startOf(d.seed + 7919 * (from + row));
+    const nr = random & mask;
+    random = (Math.imul(random, 1664525) + 1013904223) | 0;
+    const ng = (random >>> 7) & mask;
+    random = (Math.imul(random, 1664525) + 1013904223) | 0;
+    const nb = (random >>> 7) & mask;
+    for (let x = 0; x < width; x += 1, at += 1, i += 1) {
+      let r = rgb[i] * kr;
+      let g = rgb[i + pixels] * kg;
+      let b = rgb[i + 2 * pixels] * kb;
+      r += Math.sqrt(r + read2) * deviates[(nr + x) & mask];
+      g += Math.sqrt(g + read2) * deviates[(ng + x) & mask];
+      b += Math.sqrt(b + read2) * deviates[(nb + x) & mask];
+      r = (r > well ? well : r) * ir;
+      g = (g > well ? well : g) * ig;
+      b = (b > well ? well : b) * ib;
+      const vr = m0 * r + m1 * g + m2 * b;
+      const vg = m3 * r + m4 * g + m5 * b;
+      const vb = m6 * r + m7 * g + m8 * b;
+      word[0] = vr;
+      word[1] = vg;
+      word[2] = vb;
+      // The curve by table, written out: a call here costs a third of the frame.
+      if (vr >= low) {
+        const k = (bits[0] >> shift) - first;
+        r = logs[k < last ? k : last];
+      } else r = straight[vr > under ? ((vr - under) * step + 0.5) | 0 : 0];
+      if (vg >= low) {
+        const k = (bits[1] >> shift) - first;
+        g = logs[k < last ? k : last];
+      } else g = straight[vg > under ? ((vg - under) * step + 0.5) | 0 : 0];
+      if (vb >= low) {
+        const k = (bits[2] >> shift) - first;
+        b = logs[k < last ? k : last];
+      } else b = straight[vb > under ? ((vb - under) * step + 0.5) | 0 : 0];
+      if (byLuma) {
+        const luma = wr * r + wg * g + wb * b;
+        outR[at] = luma;
+        outG[at] = (b - luma) * toCb;
+        outB[at] = (r - luma) * toCr;
+      } else {
+        outR[at] = r;
+        outG[at] = g;
+        outB[at] = b;
+      }
+    }
+  }
+};
+
+/** Rows worked on at a time: what they need stays near the processor. Even, for colour in 4:2:0. */
+const BAND = 4;
+
 /**
  * A scene through the simulated camera: iris, time and ND set how much of it makes electrons; a pixel that is full stays
  * full, channel by channel and before white balance; photon and read noise; balance, gamut, curve, codes.
@@ -84,76 +198,36 @@ export const expose = (
 ): Frame => {
   const checked = checkedSettings(settings);
   if (!checked.ok) throw new RangeError(`expose: ${checked.reason}`);
-  const { width, height, rgb } = settings.diffusion > 0 ? diffused(source, settings.diffusion) : source;
-  const pixels = width * height;
-  const { sensor, lean } = body;
-  const state = sensorAt(sensor, settings.iso);
-  const iso = sensor.sensitivity === 'ei' ? indexBase(sensor, settings.iso) : settings.iso;
-  // Luminance that lands at grey; what is over it lands over it.
-  const perCandela = state.electronsAtGrey / luminanceFor({ ...settings, iso });
-  const white = balancedWhite(settings, lean);
-  const profile = compileProfile(settings.profile);
-  const table = encodeTable(profile.transfer.encode, stopsToReflectance(profile.clipStops));
-  const matrix = gamutMatrix('bt2020', profile.gamut);
-  const read2 = state.readElectrons ** 2;
-  const deviates = noiseTable();
-  let random = startOf(seed);
-  const { wellElectrons: well } = state;
-  // Electrons of a channel for its light, and back to light that is 0.18 at grey in the balanced light.
-  const [kr, kg, kb] = CHANNEL_SHARE.map((share) => share * perCandela);
-  const [ir, ig, ib] = CHANNEL_SHARE.map(
-    (share, c) => MIDDLE_GREY / (share * state.electronsAtGrey * white[c]),
-  );
-  const [m0, m1, m2, m3, m4, m5, m6, m7, m8] = matrix;
-  const { logs, straight, first } = table;
-  const signals = scratch(pixels);
-  const [outR, outG, outB] = signals;
-  const byLuma = goesByLuma(settings);
-  const { kr: wr, kg: wg, kb: wb, toCb, toCr } = LUMA_OF;
-  const word = new Float32Array(3);
-  const bits = new Int32Array(word.buffer);
-  const last = logs.length - 1;
-  const span = straight.length - 1;
-  const [shift, low, under] = [SHIFT, LOW, UNDER];
-  const step = span / (low - under);
-  for (let i = 0; i < pixels; i += 1) {
-    let r = rgb[i] * kr;
-    let g = rgb[i + pixels] * kg;
-    let b = rgb[i + 2 * pixels] * kb;
-    random = (Math.imul(random, 1664525) + 1013904223) | 0;
-    let mixed = random ^ (random >>> 15);
-    r += Math.sqrt(r + read2) * deviates[mixed & NOISE_MASK];
-    random = (Math.imul(random, 1664525) + 1013904223) | 0;
-    mixed = random ^ (random >>> 15);
-    g += Math.sqrt(g + read2) * deviates[mixed & NOISE_MASK];
-    random = (Math.imul(random, 1664525) + 1013904223) | 0;
-    mixed = random ^ (random >>> 15);
-    b += Math.sqrt(b + read2) * deviates[mixed & NOISE_MASK];
-    r = (r > well ? well : r) * ir;
-    g = (g > well ? well : g) * ig;
-    b = (b > well ? well : b) * ib;
-    word[0] = m0 * r + m1 * g + m2 * b;
-    word[1] = m3 * r + m4 * g + m5 * b;
-    word[2] = m6 * r + m7 * g + m8 * b;
-    // The curve by table, written out: a call here costs a third of the frame.
-    let at = (bits[0] >> shift) - first;
-    r = word[0] >= low ? logs[at < last ? at : last] : straight[word[0] > under ? ((word[0] - under) * step + 0.5) | 0 : 0]; // prettier-ignore
-    at = (bits[1] >> shift) - first;
-    g = word[1] >= low ? logs[at < last ? at : last] : straight[word[1] > under ? ((word[1] - under) * step + 0.5) | 0 : 0]; // prettier-ignore
-    at = (bits[2] >> shift) - first;
-    b = word[2] >= low ? logs[at < last ? at : last] : straight[word[2] > under ? ((word[2] - under) * step + 0.5) | 0 : 0]; // prettier-ignore
-    if (byLuma) {
-      const luma = wr * r + wg * g + wb * b;
-      outR[i] = luma;
-      outG[i] = (b - luma) * toCb;
-      outB[i] = (r - luma) * toCr;
-    } else {
-      outR[i] = r;
-      outG[i] = g;
-      outB[i] = b;
-    }
+  const light = settings.diffusion > 0 ? diffused(source, settings.diffusion) : source;
+  const { width, height } = light;
+  const development = developmentOf(light, body, settings, seed);
+  // Smoothing looks over the edge of a band, so that it is done whole.
+  const band = settings.smoothing > 0 ? height : BAND;
+  const signals = scratch(width * band);
+  const planes = [0, 1, 2].map(() => new Uint16Array(width * height));
+  for (let from = 0; from < height; from += band) {
+    const rows = Math.min(band, height - from);
+    developRows(development, from, rows, signals);
+    recordRows(signals, { ...settings, width, height: rows }, planes, from * width);
   }
-  return makeFrame(record(signals, { width, height, ...settings }));
+  const [r, g, b] = planes;
+  return makeFrame({
+    width,
+    height,
+    bitDepth: settings.coding.bitDepth,
+    range: settings.coding.range,
+    r,
+    g,
+    b,
+  });
+};
+
+let lastTable: { readonly key: string; readonly table: EncodeTable } | undefined;
+/** The table of a profile, kept for the next frame: making it costs as much as a quarter of one. */
+const tableOf = ({ curve, clipStops }: ProfileData, encode: (light: number) => number): EncodeTable => {
+  const key = `${clipStops} ${JSON.stringify(curve)}`;
+  if (lastTable?.key !== key) lastTable = { key, table: encodeTable(encode, stopsToReflectance(clipStops)) };
+  return lastTable.table;
 };
 
 let held: Float32Array[] = [];

@@ -1,7 +1,6 @@
 import { gaussian, seededRandom } from '../random.ts';
 
-/** Small enough to stay near the processor. */
-const SIZE = 1 << 13;
+const SIZE = 1 << 16;
 export const NOISE_MASK = SIZE - 1;
 
 let table: Float32Array | undefined;

@@ -1,4 +1,3 @@
-import type { Frame } from '../frame/frame.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeAnchors, maxCode, type Coding } from '../signal/scale.ts';
 import { melted } from './smoothing.ts';
@@ -45,35 +44,47 @@ const thinned = (plane: Float32Array, width: number, height: number, [u, v]: rea
   return out;
 };
 
-const rgbCodes = (signals: readonly Float32Array[], { bitDepth, range }: Coding): Uint16Array[] => {
-  const { black, white } = codeAnchors({ bitDepth, range });
+const rgbCodes = (
+  signals: readonly Float32Array[],
+  coding: Coding,
+  count: number,
+  out: readonly Uint16Array[],
+  at: number,
+) => {
+  // prettier-ignore
+  const { black, white } = codeAnchors(coding);
   const scale = white - black;
-  const top = maxCode(bitDepth);
-  return signals.map((plane) => {
-    const to = new Uint16Array(plane.length);
-    for (let i = 0; i < to.length; i += 1) {
+  const top = maxCode(coding.bitDepth);
+  signals.forEach((plane, c) => {
+    const to = out[c];
+    for (let i = 0; i < count; i += 1) {
       const code = (black + scale * plane[i] + 0.5) | 0;
-      to[i] = code < 0 ? 0 : code > top ? top : code;
+      to[at + i] = code < 0 ? 0 : code > top ? top : code;
     }
-    return to;
   });
 };
 
 /** Colour differences quantised as the file holds them, given back in codes of R'G'B'. In place. */
 const quantiseChroma = (plane: Float32Array, codes: number, perUnit: number): void => {
-  for (let i = 0; i < plane.length; i += 1) plane[i] = (Math.floor(plane[i] * codes + 0.5) / codes) * perUnit;
+  const back = perUnit / codes;
+  for (let i = 0; i < plane.length; i += 1) plane[i] = Math.floor(plane[i] * codes + 0.5) * back;
 };
 
 /**
- * Signals as a file would hold them, back as R'G'B' codes as a player gives them. Planar, 1 = 100 %: R'G'B' where nothing
- * is thinned out, else Y'CbCr (see goesByLuma), colour averaged over its samples, each quantised on its own.
+ * Rows of signals as a file would hold them, written into `out` from `at` as R'G'B' codes as a player gives them. Planar,
+ * 1 = 100 %: R'G'B' where nothing is thinned out, else Y'CbCr (see goesByLuma), colour averaged over its samples, each
+ * quantised on its own.
  */
-export const record = (signals: readonly Float32Array[], recording: Recording): Frame => {
+export const recordRows = (
+  signals: readonly Float32Array[],
+  recording: Recording,
+  out: readonly Uint16Array[],
+  at: number,
+): void => {
   const { width, height, coding, chroma, smoothing } = recording;
-  const size = { width, height, bitDepth: coding.bitDepth, range: coding.range };
   if (!goesByLuma(recording)) {
-    const [r, g, b] = rgbCodes(signals, coding);
-    return { ...size, r, g, b };
+    rgbCodes(signals, coding, width * height, out, at);
+    return;
   }
   const thin = THINNING[chroma];
   const columns = Math.ceil(width / thin[0]);
@@ -92,7 +103,7 @@ export const record = (signals: readonly Float32Array[], recording: Recording): 
   const codes = coding.range === 'legal' ? 224 * 2 ** (coding.bitDepth - 8) : scale;
   quantiseChroma(cb, codes, (2 - 2 * kb) * scale);
   quantiseChroma(cr, codes, (2 - 2 * kr) * scale);
-  const [red, green, blue] = [0, 1, 2].map(() => new Uint16Array(width * height));
+  const [red, green, blue] = out;
   const across = thin[0] - 1;
   const down = thin[1] - 1;
   const greenOfRed = kr / kg;
@@ -108,10 +119,9 @@ export const record = (signals: readonly Float32Array[], recording: Recording): 
       const r = (code + dr + 0.5) | 0;
       const b = (code + db + 0.5) | 0;
       const g = (code - greenOfRed * dr - greenOfBlue * db + 0.5) | 0;
-      red[i] = r < 0 ? 0 : r > top ? top : r;
-      green[i] = g < 0 ? 0 : g > top ? top : g;
-      blue[i] = b < 0 ? 0 : b > top ? top : b;
+      red[at + i] = r < 0 ? 0 : r > top ? top : r;
+      green[at + i] = g < 0 ? 0 : g > top ? top : g;
+      blue[at + i] = b < 0 ? 0 : b > top ? top : b;
     }
   }
-  return { ...size, r: red, g: green, b: blue };
 };

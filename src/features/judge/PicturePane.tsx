@@ -34,8 +34,9 @@ const SceneList = () => {
     }
     const { setupId, cameraIds } = stageScene(id);
     const setup = records.setups.get(setupId);
-    if (setup) select({ shoot: setup.shootId, setup: setupId, camera: cameraIds?.[0] });
-    void session.openScene(id, FIRST_LOOK[id]);
+    void session.openScene(id, FIRST_LOOK[id], () => {
+      if (setup) select({ shoot: setup.shootId, setup: setupId, camera: cameraIds?.[0] });
+    });
   };
   return (
     <select

@@ -5,13 +5,19 @@ import type { Change } from '#store/edits.ts';
 import type { CardSnapshot, Measured, TakeRecord } from '#store/records/take.ts';
 import { nextTakeNumber } from '#store/takes.ts';
 import type { Bench } from './BenchProvider.tsx';
+import type { SessionState } from './session.ts';
 
 const THUMBNAIL_WIDTH = 240;
 
 /** What the step is called in undo. */
 export const logLabel = (number: number): string => `Log take ${number}`;
 
-const snapshot = ({ selection, numbers }: Bench): CardSnapshot => {
+/** What a take is made from: the card, and what was measured if a frame was open. */
+export type TakeSource = Pick<Bench, 'selection' | 'numbers' | 'distribution' | 'verdicts'> & {
+  readonly bench: Pick<SessionState, 'frame' | 'measurement'>;
+};
+
+const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
   const { plan, setup, camera, profile } = selection;
   return {
     setupName: setup.name,
@@ -51,7 +57,13 @@ export const halfStops = ({ bins, perStop }: Distribution): number[] => {
   );
 };
 
-const measuredOf = ({ bench, numbers, distribution, verdicts, selection }: Bench): Measured | undefined => {
+const measuredOf = ({
+  bench,
+  numbers,
+  distribution,
+  verdicts,
+  selection,
+}: TakeSource): Measured | undefined => {
   const { frame, measurement } = bench;
   if (!frame || !measurement || !distribution) return undefined;
   const card = cardReading({ measurement, distribution, numbers, placement: selection.plan.placement });
@@ -78,6 +90,20 @@ const thumbnailOf = async ({ bench, selection, numbers, session }: Bench) => {
   return outcome.state === 'done' ? outcome.output.png : undefined;
 };
 
+/** The take as a record: the card as it stands and what was measured. */
+export const takeOf = (source: TakeSource, now: Date, id: string, number: number): TakeRecord => ({
+  id,
+  shootId: source.selection.shoot.id,
+  setupId: source.selection.setup.id,
+  cameraId: source.selection.camera.id,
+  number,
+  loggedAt: now.toISOString(),
+  card: snapshot(source),
+  measured: measuredOf(source),
+  notes: '',
+  circled: false,
+});
+
 /**
  * Logs the take: the card as it stands, what was measured and a thumbnail, as one edit.
  * @returns the take, or undefined when it could not be written (the book then says why).
@@ -88,18 +114,7 @@ export const logTake = async (bench: Bench, now: Date, newId: string): Promise<T
     nextTakeNumber(database, selection.setup.id, selection.camera.id),
     thumbnailOf(bench).catch(() => undefined),
   ]);
-  const take: TakeRecord = {
-    id: newId,
-    shootId: selection.shoot.id,
-    setupId: selection.setup.id,
-    cameraId: selection.camera.id,
-    number,
-    loggedAt: now.toISOString(),
-    card: snapshot(bench),
-    measured: measuredOf(bench),
-    notes: '',
-    circled: false,
-  };
+  const take = takeOf(bench, now, newId, number);
   const changes: Change[] = [{ table: 'takes', id: take.id, after: take }];
   if (png) changes.push({ table: 'thumbnails', id: take.id, after: { id: take.id, png } });
   return (await book.edit({ label: logLabel(number), changes })) ? take : undefined;

@@ -112,7 +112,12 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     );
 
   /** Puts a scene on the stage; the picture comes with the first shot. What was there stays when it does not open. */
-  const openScene = async (sceneId: StageSceneId, turned: Partial<Knobs> = {}): Promise<void> => {
+  const openScene = async (
+    sceneId: StageSceneId,
+    turned: Partial<Knobs> = {},
+    /** Called when the scene is there, before it shows: the set-up is chosen with it. */
+    ready?: () => void,
+  ): Promise<void> => {
     const { name } = stageScene(sceneId);
     opening?.abort();
     const mine = new AbortController();
@@ -136,6 +141,7 @@ export const createSession = (judge: Client<JudgeJobs>) => {
         fail(name, outcome.output);
         return;
       }
+      ready?.();
       store.setState({
         busy: undefined,
         failure: undefined,

@@ -1,0 +1,102 @@
+// npm run takes: logs the demo's takes through the simulated camera: src/store/demoTakes.json and public/demo/takes.
+// Needs the scenes. Deterministic: same scenes, same code, same takes.
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { sceneFiles, type StageSceneId } from '#core/scene/stage.ts';
+import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
+import { takeSchema } from '#store/records/take.ts';
+import { cardNumbersOf, distributionOf, verdictsOf } from '#ui/bench/benchModel.ts';
+import { takeOf } from '#ui/bench/logTake.ts';
+import { bodyOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, type Knobs } from '#ui/stage/stageModel.ts';
+import { judgeHandlers } from '#workers/judge/handlers.ts';
+
+type Shot = {
+  readonly scene: StageSceneId;
+  readonly setup: string;
+  readonly camera: string;
+  readonly number: number;
+  readonly at: string;
+  readonly turned?: Partial<Knobs>;
+  readonly seconds?: number;
+  readonly notes: string;
+  readonly circled?: true;
+};
+
+// What Salt and Fire shot so far. Invented, like its people.
+const SHOTS: readonly Shot[] = [
+  { scene: 'furnace-mouth', setup: 'furnace-mouth', camera: 'a-cam', number: 1, at: '2026-04-14T07:20:00Z', turned: { iris: 2 }, notes: 'Gather a stop too hot, door open.' }, // prettier-ignore
+  { scene: 'furnace-mouth', setup: 'furnace-mouth', camera: 'a-cam', number: 2, at: '2026-04-14T07:41:00Z', notes: 'Gather turned twice. Good.', circled: true }, // prettier-ignore
+  { scene: 'furnace-mouth', setup: 'furnace-mouth', camera: 'b-cam', number: 1, at: '2026-04-14T07:42:00Z', notes: 'Second angle of the same.' }, // prettier-ignore
+  { scene: 'packing-yard', setup: 'packing-yard', camera: 'b-cam', number: 1, at: '2026-04-15T11:05:00Z', notes: 'Crates hold, sun may go.', circled: true }, // prettier-ignore
+  { scene: 'packing-yard', setup: 'packing-yard', camera: 'a-cam', number: 1, at: '2026-04-15T11:06:00Z', seconds: 5, notes: 'A cloud came: once more.' }, // prettier-ignore
+  { scene: 'packing-yard', setup: 'packing-yard', camera: 'a-cam', number: 2, at: '2026-04-15T11:15:00Z', notes: '', circled: true }, // prettier-ignore
+  { scene: 'dunes', setup: 'dunes', camera: 'air-cam', number: 1, at: '2026-04-16T04:31:00Z', notes: 'First pass along the crest.', circled: true }, // prettier-ignore
+  { scene: 'slipway', setup: 'slipway', camera: 'small-cam', number: 1, at: '2026-04-16T08:20:00Z', notes: 'Twelve minutes down, floats by the rail.' }, // prettier-ignore
+];
+
+const book = demoBook();
+const read = (path: string) => new Uint8Array(readFileSync(`public${path}`)).buffer as ArrayBuffer;
+const context = { step: async () => undefined };
+
+const logged = async (shot: Shot) => {
+  const jobs = judgeHandlers();
+  const files = sceneFiles(shot.scene);
+  const { output: scene } = await jobs.scene(
+    {
+      truth: new TextDecoder().decode(read(files.truth)),
+      light: files.light.map(read),
+      mask: read(files.mask),
+      walk: files.walk === undefined ? undefined : read(files.walk),
+    },
+    context,
+  );
+  if (!scene.ok) throw new Error(scene.reason);
+  const selection = demoSelection(shot.setup, shot.camera);
+  const settings = settingsOfKnobs(selection, { ...knobsOfCard(selection), ...shot.turned }, book);
+  if (!settings) throw new Error(`${shot.setup}: its profile is none of the kit`);
+  const { output: exposed } = await jobs.expose(
+    {
+      body: bodyOf(selection.camera, book),
+      settings,
+      seed: shot.number,
+      seconds: shot.seconds ?? 0,
+      width: scene.value.width,
+      spotting: { mode: 'whole', x: 0.5, y: 0.5 },
+      bias: 0,
+    },
+    context,
+  );
+  if (!exposed.ok) throw new Error(exposed.reason);
+  const { info } = exposed.value;
+  const numbers = cardNumbersOf(selection);
+  const { clipStops, floorStops, pullStops } = numbers;
+  const profile = selection.profile.data;
+  const patches = patchesOfTruth(scene.value, info).filter(
+    ({ subjectId }) => subjectId === undefined || selection.setup.subjectIds.includes(subjectId),
+  );
+  const { output: measurement } = await jobs.measure({ profile, clipStops, floorStops, patches }, context);
+  const distribution = distributionOf(measurement, numbers);
+  const verdicts = verdictsOf(measurement, distribution, numbers, selection.plan.placement);
+  const name = `${shot.setup}-${shot.camera}-${shot.number}.png`;
+  const bench = { frame: { name, info, serial: 1 }, measurement };
+  const id = `demo-${shot.setup}-${shot.camera}-${shot.number}`;
+  const take = takeOf(
+    { selection, numbers, distribution, verdicts, bench },
+    new Date(shot.at),
+    id,
+    shot.number,
+  );
+  const { output: thumbnail } = await jobs.thumbnail({ profile, pullStops, width: 240 }, context);
+  writeFileSync(`public/demo/takes/${id}.png`, thumbnail.png);
+  return takeSchema.parse({ ...take, notes: shot.notes, circled: shot.circled ?? false });
+};
+
+rmSync('public/demo/takes', { recursive: true, force: true });
+mkdirSync('public/demo/takes', { recursive: true });
+const takes = [];
+for (const shot of SHOTS) {
+  const take = await logged(shot);
+  const found = take.measured?.cardOffset;
+  console.log(`${take.id}: card ${found === undefined ? 'not read' : `${found.toFixed(2)} off the plan`}`);
+  takes.push(take);
+}
+writeFileSync('src/store/demoTakes.json', `${JSON.stringify(takes, undefined, 1)}\n`);
