@@ -24,17 +24,6 @@ const shoot = async (name) => {
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   say(`docs/screenshots/${name}.png`);
 };
-const logTake = async (setup, camera, notes, circled) => {
-  await visit(on('judge', setup, camera), '[data-verdict="forecast"]');
-  await page.keyboard.press('l');
-  await page.getByText(/Take \d+ logged/).waitFor();
-  await visit(on('log', setup, camera), '.take');
-  const newest = page.locator('.take').first();
-  await newest.locator('textarea').fill(notes);
-  if (circled) await newest.getByLabel(/Circle take/).click();
-  await page.waitForTimeout(700);
-};
-
 await visit(on('plan', 'furnace-mouth', 'a-cam'));
 await shoot('plan');
 for (const [name, setup, camera, part] of [
@@ -57,9 +46,6 @@ await page.locator('[data-verdict="card"] button').click();
 await page.waitForTimeout(400);
 await shoot('judge-stops');
 
-await logTake('bench-interview', 'a-cam', 'First look, window still half covered.', false);
-await logTake('packing-yard', 'b-cam', 'Crates hold, sun may go.', true);
-await logTake('furnace-mouth', 'a-cam', 'Gather turned twice. Door half shut for the next.', true);
 await page.keyboard.press('Escape');
 await visit(on('log', 'furnace-mouth', 'a-cam'), '.take img');
 await shoot('log');

@@ -2,6 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
+import { demoThumbnail } from '#store/demo.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 
 /** The picture of a take, from its record. */
@@ -18,8 +19,9 @@ export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
     return () => URL.revokeObjectURL(url);
   }, [url]);
   // A picture out of this browser's own records: there is nothing for an image server to do.
-  return url ? (
-    <img className="thumb" src={url} alt={alt} />
+  const shown = url ?? demoThumbnail(takeId);
+  return shown ? (
+    <img className="thumb" src={shown} alt={alt} />
   ) : (
     <span className="thumb thumb-none">no frame</span>
   );
