@@ -127,8 +127,8 @@ export const demoSetups: readonly SetupRecord[] = [
     water: { depth: 10, distance: 2 },
     spots: [
       ['Card at the floats', 'card', 12.5],
-      ['Glass floats', 'keep', 35],
-      ['Dark bottom', 'keep', 1.2],
+      ['Glass floats', 'keep', 16],
+      ['Dark bottom', 'keep', 5.5],
     ],
   }),
   setup(6, {
@@ -162,8 +162,8 @@ export const demoSetups: readonly SetupRecord[] = [
     spots: [
       ['Card under a lantern', 'card', 1.56],
       ['Ana, key side', 'skin', 3.6, 'ana'],
-      ['Lanterns', 'light', 400],
-      ['Quay stones', 'keep', 0.12],
+      ['Lanterns', 'light', 1200],
+      ['Quay stones', 'keep', 0.44],
     ],
   }),
 ];

@@ -118,7 +118,8 @@ export const develop = (traced: Traced, options: FilterOptions): Float32Array[] 
     const smooth = despeckle(smoothLight(calm, traced, options), traced);
     const sparse = despeckle(despeckle(traced.glow[g], traced), traced);
     const glow = smoothLight(sparse, traced, { ...options, passes: options.passes - 1, sheen: SHEEN });
-    return smooth.map((v, i) => v * traced.albedo[i] + glow[i]);
+    const seen = traced.direct[g];
+    return smooth.map((v, i) => v * traced.albedo[i] + glow[i] + seen[i]);
   });
 
 /** Air or water laid over the layers; what it adds goes to the sky's. In place. */

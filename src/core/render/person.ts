@@ -21,6 +21,8 @@ export type Person = {
   readonly standing?: boolean;
   /** Where the legs are in a step, radians. */
   readonly stride?: number;
+  /** Only somebody in the picture: nobody's offset is known. */
+  readonly extra?: boolean;
   /** Arms reach forward, as with a pipe in them. */
   readonly reaching?: boolean;
 };
@@ -152,7 +154,9 @@ const clothes = ({ coat, skin, standing, reaching, stride = 0 }: Person): Materi
 /** Adds a head with its hair and eyes, and a body in a coat. */
 export const addPerson = (model: Model, person: Person): void => {
   const { at, yaw, pitch = 0 } = person;
-  const face: Thing = { name: person.name, kind: 'skin', subjectId: person.id };
+  const face: Thing = person.extra
+    ? { name: person.name, kind: 'thing' }
+    : { name: person.name, kind: 'skin', subjectId: person.id };
   const place = { at, yaw, pitch };
   const skin: Material = { albedo: skinTexture(person.skin), shine: { f0: 0.028, rough: 0.42 } };
   const turn = new Solid(sphere(1), place);

@@ -17,7 +17,9 @@ const traced = (model: Model, samples: number, seed = 3) =>
 const mean = (values: ArrayLike<number>) => Array.from(values).reduce((sum, v) => sum + v, 0) / values.length;
 const total = (model: Model, samples: number) => {
   const picture = traced(model, samples);
-  return mean(picture.light[0].map((v, i) => v * picture.albedo[i] + picture.glow[0][i]));
+  return mean(
+    picture.light[0].map((v, i) => v * picture.albedo[i] + picture.glow[0][i] + picture.direct[0][i]),
+  );
 };
 /** A floor of this reflectance that fills the picture from above. */
 const floorOf = (reflectance: number) => {

@@ -9,8 +9,10 @@ export type Traced = {
   readonly height: number;
   /** By group: light on surfaces, their own reflectance taken off. */
   readonly light: readonly Float32Array[];
-  /** By group: what glows or mirrors, seen directly. */
+  /** By group: what comes by way of a mirror. */
   readonly glow: readonly Float32Array[];
+  /** By group: lamps and sky, seen directly; exact, and never filtered. */
+  readonly direct: readonly Float32Array[];
   readonly albedo: Float32Array;
   readonly normal: Float32Array;
   readonly depth: Float32Array;
@@ -30,6 +32,7 @@ export type Sample = {
   readonly weight: Vec;
   readonly light: Float64Array[];
   readonly glow: Float64Array[];
+  readonly direct: Float64Array[];
   readonly lightSum: Float64Array[];
   readonly glowSum: Float64Array[];
   readonly albedoSum: Vec;
@@ -49,6 +52,7 @@ export const blankSample = (groups: number): Sample => {
     weight: [1, 1, 1],
     light: bins(),
     glow: bins(),
+    direct: bins(),
     lightSum: bins(),
     glowSum: bins(),
     albedoSum: [0, 0, 0],
@@ -61,7 +65,7 @@ export const blankSample = (groups: number): Sample => {
   };
 };
 export const resetSample = (sample: Sample): void => {
-  for (const bin of [...sample.lightSum, ...sample.glowSum]) bin.fill(0);
+  for (const bin of [...sample.lightSum, ...sample.glowSum, ...sample.direct]) bin.fill(0);
   sample.albedoSum.fill(0);
   sample.normalSum.fill(0);
   sample.depth = 0;
@@ -98,6 +102,7 @@ export const blank = ({ width, height }: Window, model: Model): Traced => {
     height,
     light: groups(),
     glow: groups(),
+    direct: groups(),
     albedo: plane(),
     normal: plane(),
     depth: new Float32Array(width * height),
@@ -112,6 +117,7 @@ export const write = (out: Traced, at: number, sample: Sample, samples: number, 
     const i = c * pixels + at;
     out.light.forEach((plane, g) => (plane[i] = sample.lightSum[g][c] / samples));
     out.glow.forEach((plane, g) => (plane[i] = sample.glowSum[g][c] / samples));
+    out.direct.forEach((plane, g) => (plane[i] = sample.direct[g][c] / samples));
     out.albedo[i] = sample.matt === 0 ? 1 : sample.albedoSum[c] / sample.matt;
     out.normal[i] = sample.normalSum[c] / length;
   }

@@ -186,7 +186,7 @@ export class Tracer extends Caster {
   }
 
   /**
-   * One path from the camera. Light on the first matt surface is kept without its reflectance in `light`; what glows, and
+   * One path from the camera. Light on the first matt surface is kept without its reflectance in `light`; lamps and sky met first go to `direct`, and
    * all that comes by way of a mirror, goes to `glow`.
    */
   private path(sample: Sample): void {
@@ -202,7 +202,7 @@ export class Tracer extends Caster {
       const met = this.cast(ray, Infinity, false);
       if (bounce === 0) sample.depth += met ? this.hitAt : FAR;
       if (!met) {
-        this.beyond(w, direct, target);
+        this.beyond(w, direct, bounce === 0 ? sample.direct : target);
         return;
       }
       const i = this.hitIndex;
@@ -212,7 +212,8 @@ export class Tracer extends Caster {
       p[1] = ray.oy + this.hitAt * ray.dy;
       p[2] = ray.oz + this.hitAt * ray.dz;
       if (material.emit) {
-        if (direct) for (let c = 0; c < 3; c += 1) target[model.groupOf[i]][c] += w[c] * material.emit[c];
+        const into = bounce === 0 ? sample.direct : target;
+        if (direct) for (let c = 0; c < 3; c += 1) into[model.groupOf[i]][c] += w[c] * material.emit[c];
         return;
       }
       solid.toLocal(p[0], p[1], p[2], this.local);

@@ -125,6 +125,7 @@ export const patchesOfTruth = (
 ): Patch[] =>
   objects
     .filter(({ kind, subjectId }) => kind === 'card' || (kind === 'skin' && subjectId !== undefined))
+    .toSorted((a, b) => Number(b.kind === 'card') - Number(a.kind === 'card'))
     .map(({ kind, subjectId, rect }) => ({
       id: kind === 'card' ? 'card' : `skin-${subjectId}`,
       kind: kind === 'card' ? 'card' : 'skin',

@@ -57,6 +57,7 @@ export const furnace = (): Model => {
   addPole(model, 0.013, 0.62, { at: [1.6, 1.2, -0.82], roll: Math.PI / 2 - 0.1, yaw: 0.12 }, { albedo: [0.4, 0.4, 0.4], metal: 0.45 }); // prettier-ignore
   addPerson(model, {
     id: 'maker',
+    extra: true,
     name: 'glassmaker',
     at: [2.3, 1.62, -0.95],
     yaw: -1.35,

@@ -56,7 +56,7 @@ export const hall = (view: keyof typeof VIEWS): Model => {
     const [r, g, b] = rgb as number[];
     addPole(model, 0.07, h as number, { at: [x as number, 1.02 + (h as number), -0.5] }, { albedo: [r, g, b], shine: { f0: 0.06, rough: 0.1 } }); // prettier-ignore
   });
-  addBoard(model, 0.27, view === 'wide' ? { at: [-1.5, 1.62, 0.3], yaw: -0.1 } : { at: [-1.28, 1.6, 0.05], yaw: 0.6 }); // prettier-ignore
+  addBoard(model, view === 'wide' ? 0.27 : 0.16, view === 'wide' ? { at: [-1.5, 1.62, 0.3], yaw: -0.1 } : { at: [-0.17, 1.76, 0.3], yaw: 0.6 }); // prettier-ignore
   // Listeners: rows of heads, dark.
   for (let row = 0; row < 3; row += 1)
     for (let i = 0; i < 7; i += 1) {

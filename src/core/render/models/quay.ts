@@ -10,8 +10,8 @@ import { SKINS } from './people.ts';
 export const quay = (): Model => {
   const model = new Model();
   model.camera = { at: [0.3, 1.5, 3.9], to: [0.1, 1.25, 0], fov: 36 };
-  const dusk = scaled(whiteOf(12_000), 0.05);
-  const low = scaled(whiteOf(7000), 0.11);
+  const dusk = scaled(whiteOf(8000), 0.045);
+  const low = scaled(whiteOf(5000), 0.1);
   model.sky = (_dx, dy, _dz, out) => {
     const t = Math.min(1, Math.max(0, dy) * 2.2);
     for (let c = 0; c < 3; c += 1) out[c] = low[c] + (dusk[c] - low[c]) * t;

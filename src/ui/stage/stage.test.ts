@@ -1,0 +1,154 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { F_NUMBERS } from '#core/exposure/aperture.ts';
+import { surveyOf } from '#core/exposure/survey.ts';
+import { luminanceFor } from '#core/exposure/meter.ts';
+import {
+  sceneFiles,
+  sceneFor,
+  STAGE_SCENE_IDS,
+  STAGE_SCENES,
+  stageScene,
+  type StageSceneId,
+} from '#core/scene/stage.ts';
+import { readTruth } from '#core/scene/truth.ts';
+import { checkedSettings, expose } from '#core/sensor/camera.ts';
+import { USABLE_SNR } from '#core/sensor/noise.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
+import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
+import { setupsOf } from '#store/selection.ts';
+import { autoRulesOf, bodyOf, FIRST_LOOK, irisesOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, shutterList, turned } from './stageModel.ts'; // prettier-ignore
+
+const book = demoBook();
+const truthOf = (id: StageSceneId) => {
+  const read = readTruth(readFileSync(`public${sceneFiles(id).truth}`, 'utf8'));
+  if (!read.ok) throw new Error(read.reason);
+  return read.value;
+};
+const everyPair = setupsOf(book, 'salt-and-fire').flatMap((setup) =>
+  setup.cameraIds.map((camera) => [setup.id, camera] as const),
+);
+
+describe('the simulated camera as the kit knows it', () => {
+  it.each(everyPair)('%s, %s: set as the card says, within what it takes', (setup, camera) => {
+    const selection = demoSelection(setup, camera);
+    const settings = settingsOfKnobs(selection, knobsOfCard(selection), book);
+    expect(settings && checkedSettings(settings)).toMatchObject({ ok: true });
+    expect(sceneFor(setup, camera)).toBeDefined();
+    expect(irisesOf(selection.camera).length).toBeGreaterThan(0);
+    expect(shutterList(selection.camera).length).toBeGreaterThan(3);
+    expect(autoRulesOf(selection.camera).isoRange[1]).toBe(4 * Math.min(...selection.camera.baseIsos));
+  });
+
+  it('a profile that is gone gives no picture', () => {
+    const selection = demoSelection('dunes', 'air-cam');
+    expect(
+      settingsOfKnobs(selection, { ...knobsOfCard(selection), profileId: 'gone' }, book),
+    ).toBeUndefined();
+  });
+
+  // ISO 15739: range is from saturation down to a signal to noise; here the usable one, 2, as the kit states floors.
+  it.each([...book.cameras.values()].map((camera) => [camera.id, camera] as const))(
+    '%s: its range measured off frames is the one its card states, within 0.2 stop',
+    (_, camera) => {
+      const body = bodyOf(camera, book);
+      const linear = { curve: { kind: 'standard', transfer: 'linear', gain: 1 / 16 }, gamut: 'bt2020', clipStops: 8 } as const; // prettier-ignore
+      const settings = {
+        fNumber: 4,
+        seconds: 1 / 50,
+        iso: camera.baseIsos[0],
+        ndStops: 0,
+        diffusion: 0,
+        kelvin: 6504,
+        tint: -3.2,
+        profile: linear,
+        coding: { bitDepth: 16, range: 'legal' },
+        chroma: '4:4:4',
+        smoothing: 0,
+      } as const;
+      const side = 96;
+      const read = (stops: number) => {
+        const rgb = new Float32Array(3 * side * side).fill(luminanceFor(settings) * 2 ** stops);
+        const frame = expose({ width: side, height: side, rgb }, { sensor: body.sensor }, settings, 5);
+        const light = Array.from(frame.g, (code) => codeToSignal(code, frame));
+        const mean = light.reduce((sum, v) => sum + v, 0) / light.length;
+        const deviation = Math.sqrt(light.reduce((sum, v) => sum + (v - mean) ** 2, 0) / light.length);
+        return { mean, snr: mean / deviation };
+      };
+      let floor = 0;
+      while (floor > -12 && read(floor).snr > USABLE_SNR) floor -= 0.1;
+      const full = Math.log2((read(9).mean * 16) / 0.18);
+      const stated = Math.max(...camera.profileIds.map((id) => book.profiles.get(id)?.data.clipStops ?? 0));
+      expect(Math.abs(full - floor - (stated - camera.floorStops))).toBeLessThan(0.2);
+    },
+    60_000,
+  );
+
+  it('a knob goes from the nearest entry of its list and holds at the ends', () => {
+    const from = (f: number) => (one: number) => Math.abs(Math.log2(one / f));
+    expect(turned([2.8, 4, 5.6], from(4), 1)).toBe(5.6);
+    expect(turned([2.8, 4, 5.6], from(4.2), -1)).toBe(2.8);
+    expect(turned([2.8, 4, 5.6], from(5.6), 4)).toBe(5.6);
+    expect(turned(F_NUMBERS, from(4), 0)).toBe(4);
+  });
+});
+
+describe('the scenes', () => {
+  it.each(STAGE_SCENE_IDS)('%s shows the board whole: card, white, trap, wedge and chart', (id) => {
+    const { objects, layers, width, height } = truthOf(id);
+    const kinds = (kind: string) => objects.filter((object) => object.kind === kind);
+    expect([kinds('card').length, kinds('white').length, kinds('trap').length]).toEqual([1, 1, 1]);
+    expect([kinds('wedge').length, kinds('patch').length]).toEqual([11, 24]);
+    expect(layers).toHaveLength(stageScene(id).layers);
+    expect(width / height).toBeCloseTo(16 / 9, 6);
+    const card = kinds('card')[0];
+    expect(card.reflectance?.[1]).toBeCloseTo(0.18, 3);
+    expect(patchesOfTruth(truthOf(id), { width, height })[0]).toMatchObject({ id: 'card', kind: 'card' });
+    // White over grey by its reflectance, within what an uneven light leaves.
+    expect(
+      Math.abs(Math.log2(kinds('white')[0].keyLuminance / card.keyLuminance) - Math.log2(5)),
+    ).toBeLessThan(0.4);
+  });
+
+  // The survey of the demo was read off these scenes: it must say what they hold.
+  it.each<[StageSceneId, string, string]>([
+    ['furnace-mouth', 'Card at the bench', 'grey card'],
+    ['furnace-mouth', 'Ana, key side', 'Ana'],
+    ['furnace-mouth', 'Gather', 'gather'],
+    ['furnace-mouth', 'Door to daylight', 'door to daylight'],
+    ['bench-interview', 'Card between them', 'grey card'],
+    ['bench-interview', 'Ana, key side', 'Ana'],
+    ['bench-interview', 'Ola, key side', 'Ola'],
+    ['packing-yard', 'Card in the sun', 'grey card'],
+    ['packing-yard', 'Ola, key side', 'Ola'],
+    ['packing-yard', 'White crates', 'white crates'],
+    ['dunes', 'Card on the sand', 'grey card'],
+    ['slipway', 'Card at the floats', 'grey card'],
+    ['slipway', 'Glass floats', 'glass floats'],
+    ['slipway', 'Dark bottom', 'dark bottom'],
+    ['hall-wide', 'Card at the lectern', 'grey card'],
+    ['hall-wide', 'Ana, key side', 'Ana'],
+    ['hall-wide', 'Ola, key side', 'Ola'],
+    ['hall-wide', 'Projection', 'projection'],
+    ['lantern-quay', 'Card under a lantern', 'grey card'],
+    ['lantern-quay', 'Ana, key side', 'Ana'],
+    ['lantern-quay', 'Lanterns', 'lanterns'],
+    ['lantern-quay', 'Quay stones', 'quay stones'],
+  ])('%s: the survey’s %s is the scene’s %s within 0.4 stop', (id, spotName, thing) => {
+    const setup = book.setups.get(STAGE_SCENES[id].setupId);
+    const survey = surveyOf(setup?.spots ?? [], []);
+    const spot = survey.ok && survey.value.spots.find(({ spot: { name } }) => name === spotName);
+    const object = truthOf(id).objects.find(({ name }) => name === thing);
+    if (!spot || !object || spot.luminance === undefined)
+      throw new Error(`${spotName} or ${thing} is missing`);
+    const off = Math.log2(object.keyLuminance / spot.luminance);
+    expect(Math.abs(off), `off by ${off.toFixed(2)}`).toBeLessThan(0.4);
+  });
+
+  it('first looks turn knobs that are there', () => {
+    for (const [id, knobs] of Object.entries(FIRST_LOOK)) {
+      expect(STAGE_SCENE_IDS).toContain(id);
+      expect(Object.keys(knobs).length).toBeGreaterThan(0);
+    }
+  });
+});
