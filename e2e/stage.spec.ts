@@ -62,6 +62,19 @@ test('the simulated camera: knobs off the card, verdicts at once, back to the ca
   });
 });
 
+test('at 390 px picture, verdicts, knobs and waveform stand one under the other', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await visit(page, YARD);
+  await expect(verdict(page, 'card')).toContainText('Card where planned');
+  const tops: number[] = [];
+  for (const part of ['.picture-box', '.verdict-list', '.knobs', '.waveform']) {
+    const box = await page.locator(part).boundingBox();
+    expect(box?.height ?? 0, part).toBeGreaterThan(90);
+    tops.push(box?.y ?? 0);
+  }
+  expect(tops).toEqual([...tops].sort((a, b) => a - b));
+});
+
 test('each set-up stands before its own scene; the other camera has the other view', async ({ page }) => {
   await visit(page, '/judge?shoot=salt-and-fire&setup=open-evening&camera=hall-1');
   await expect(page.locator('.picture h2')).toHaveText('Hall, wide');

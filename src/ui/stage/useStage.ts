@@ -28,10 +28,10 @@ export const useKnobs = (): Knobs | undefined => {
 
 type Shot = Omit<ExposeInput, 'seed' | 'seconds' | 'width'>;
 
-/** Two frames of the browser: what the last picture asked for has been asked. */
+/** A frame of the browser and its effects: what the last picture asked for has been asked. */
 const painted = () =>
   new Promise<void>((resolve) => {
-    requestAnimationFrame(() => requestAnimationFrame(() => resolve()));
+    requestAnimationFrame(() => setTimeout(resolve));
   });
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, Math.max(0, ms)));
 

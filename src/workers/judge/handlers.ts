@@ -1,5 +1,6 @@
 import type { Frame } from '#core/frame/frame.ts';
-import { openPng, writeRgbaPng, type OpenedFrame } from '#core/formats/png.ts';
+import { openFrame } from '#core/formats/openFrame.ts';
+import { writeRgbaPng, type OpenedFrame } from '#core/formats/png.ts';
 import { compileMonitoring } from '#core/lut/monitoring.ts';
 import { compileProfile, stopsByCode, type ProfileData } from '#core/profile/index.ts';
 import { failure, success, type Result } from '#core/result.ts';
@@ -36,7 +37,7 @@ export const judgeHandlers = (): Handlers<JudgeJobs> => {
   let held: Held | undefined;
 
   const hold = (bytes: Uint8Array, wish: RereadInput): Result<FrameInfo> => {
-    const opened = openPng(bytes, wish);
+    const opened = openFrame(bytes, wish);
     if (!opened.ok) return opened;
     held = { bytes, opened: opened.value, waveforms: new Map() };
     return success(info(opened.value));

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { makeFrame, type Frame } from '../frame/frame.ts';
+import { openFrame } from './openFrame.ts';
+import { y4mFrame, y4mHeader } from './y4m.ts';
+import { openY4m, y4mFrameAt } from './y4mRead.ts';
+
+const CHROMAS = ['4:2:0', '4:2:2', '4:4:4'] as const;
+
+/** A frame whose colour is even over squares of two, so that thinning it out loses nothing but rounding. */
+const blocks = (bitDepth: 8 | 10, range: 'legal' | 'full', width = 10, height = 6): Frame => {
+  const low = 60 * 2 ** (bitDepth - 8);
+  const plane = (k: number) =>
+    Uint16Array.from({ length: width * height }, (_, i) => {
+      const [x, y] = [i % width, Math.floor(i / width)];
+      return low + ((((x >> 1) * 7 + (y >> 1) * 13) * k) % (100 * 2 ** (bitDepth - 8)));
+    });
+  return makeFrame({ width, height, bitDepth, range, r: plane(3), g: plane(4), b: plane(5) });
+};
+const clipOf = (frames: readonly Frame[], chroma: (typeof CHROMAS)[number]) => {
+  const head = new TextEncoder().encode(y4mHeader(frames[0], { chroma, rate: [25, 1] }));
+  return new Uint8Array(Buffer.concat([head, ...frames.map((frame) => y4mFrame(frame, chroma))]));
+};
+
+describe('a clip in Y4M', () => {
+  it.each(
+    CHROMAS.flatMap((chroma) =>
+      ([8, 10] as const).flatMap((depth) =>
+        (['legal', 'full'] as const).map((range) => [chroma, depth, range] as const),
+      ),
+    ),
+  )(
+    // prettier-ignore
+    '%s %s bit %s: what was written comes back within a code and a half',
+    (chroma, depth, range) => {
+      const frame = blocks(depth, range);
+      const bytes = clipOf([frame, frame], chroma);
+      const clip = openY4m(bytes);
+      if (!clip.ok) throw new Error(clip.reason);
+      expect(clip.value).toMatchObject({
+        width: 10,
+        height: 6,
+        bitDepth: depth,
+        chroma,
+        range,
+        rate: [25, 1],
+      });
+      expect(clip.value.frames).toHaveLength(2);
+      const back = y4mFrameAt(bytes, clip.value, 1, range);
+      for (const c of ['r', 'g', 'b'] as const)
+        back[c].forEach((code, i) => expect(Math.abs(code - frame[c][i])).toBeLessThanOrEqual(1.5));
+      expect(() => y4mFrameAt(bytes, clip.value, 2, range)).toThrow(RangeError);
+    },
+  );
+
+  const ffmpeg = spawnSync('ffmpeg', ['-version']).status === 0;
+  it.skipIf(!ffmpeg && !process.env.CI)('what ffmpeg writes is read: a grey of 8 and 10 bit', () => {
+    for (const [format, code] of [
+      ['yuv420p', 126],
+      ['yuv422p10le', 504],
+    ] as const) {
+      const file = join(mkdtempSync(join(tmpdir(), 'candelum-y4m-')), 'grey.y4m');
+      // lutyuv writes codes; a colour source would go through ffmpeg's own matrix first.
+      const source = `color=black:s=16x8:r=25:d=0.08,format=${format},lutyuv=y=${code}:u=${code < 200 ? 128 : 512}:v=${code < 200 ? 128 : 512}`;
+      const run = spawnSync('ffmpeg', [
+        '-v',
+        'error',
+        '-y',
+        '-f',
+        'lavfi',
+        '-i',
+        source,
+        '-strict',
+        '-1',
+        file,
+      ]);
+      expect(run.stderr.toString()).toBe('');
+      const opened = openFrame(new Uint8Array(readFileSync(file)), { range: 'legal' });
+      if (!opened.ok) throw new Error(opened.reason);
+      expect([...new Set(opened.value.frame.g)]).toEqual([code]);
+      expect(opened.value.evidence).toMatch(/frame 1 of 2/);
+    }
+  });
+
+  it.each<[string, (good: Uint8Array) => Uint8Array, RegExp]>([
+    ['cut within the first frame', (good) => good.subarray(0, 120), /cut short within its first frame/],
+    [
+      'no frame',
+      (good) => good.subarray(0, good.indexOf(10) + 1),
+      /cut short within its first frame|No frame/,
+    ],
+    ['no size', () => new TextEncoder().encode('YUV4MPEG2 F25:1\nFRAME\n'), /no width and height/],
+    ['too large', () => new TextEncoder().encode('YUV4MPEG2 W90000 H90000\nFRAME\n'), /90000 x 90000/],
+    [
+      'another layout',
+      () => new TextEncoder().encode('YUV4MPEG2 W4 H4 Cmono16\nFRAME\n'),
+      /layout is mono16/,
+    ],
+    [
+      'an endless line',
+      () => new Uint8Array(5000).fill(65).map((v, i) => 'YUV4MPEG2'.charCodeAt(i) || v),
+      /first line/,
+    ],
+  ])('%s is refused in a sentence', (_, spoil, words) => {
+    const read = openFrame(spoil(clipOf([blocks(8, 'legal')], '4:2:0')), { range: 'legal' });
+    expect(read).toMatchObject({ ok: false });
+    if (!read.ok) expect(read.reason).toMatch(words);
+  });
+
+  it('a last frame that is cut short is left out and said', () => {
+    const good = clipOf([blocks(8, 'legal'), blocks(8, 'legal')], '4:2:0');
+    const opened = openFrame(good.subarray(0, good.length - 9), { range: 'full' });
+    if (!opened.ok) throw new Error(opened.reason);
+    expect(opened.value.evidence).toMatch(
+      /frame 1 of 1, the last one cut short; the clip calls itself legal/,
+    );
+  });
+
+  it('never throws on spoilt bytes', () => {
+    const good = clipOf([blocks(10, 'legal')], '4:2:2');
+    fc.assert(
+      fc.property(fc.nat(good.length - 1), fc.nat(255), (at, value) => {
+        const spoilt = good.slice();
+        spoilt[at] = value;
+        expect(() => openFrame(spoilt, { range: 'legal' })).not.toThrow();
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
