@@ -1,6 +1,7 @@
 import { GAMUTS, gamutMatrix, rgbToXyz } from '../colour/gamut.ts';
 import { apply, invert, type Triple } from '../colour/matrix.ts';
 import { xyToXyz } from '../colour/chromaticity.ts';
+import { luminance } from '../scene/light.ts';
 import { whiteXy } from '../colour/temperature.ts';
 
 const XYZ_TO_SCENE = invert(rgbToXyz(GAMUTS.bt2020));
@@ -17,9 +18,8 @@ export const from709 = (r: number, g: number, b: number): Triple => apply(FROM_7
 /** A neutral of this reflectance. */
 export const neutral = (v: number): Triple => [v, v, v];
 
-const { kr, kg, kb } = { kr: 0.2627, kg: 0.678, kb: 0.0593 };
-/** Luminance of linear BT.2020 (ITU-R BT.2020-2, table 4, to four figures). */
-export const luminanceOf = ([r, g, b]: Triple): number => kr * r + kg * g + kb * b;
+/** Luminance of a colour. */
+export const luminanceOf = ([r, g, b]: Triple): number => luminance(r, g, b);
 
 /** The same colour at luminance `y`. */
 export const scaled = (rgb: Triple, y: number): Triple => {

@@ -1,5 +1,5 @@
 import { isoStanding, type Sensitivity } from '../exposure/iso.ts';
-import { ASSUMED_READ_ELECTRONS, floorAt, type SensorModel } from './noise.ts';
+import { floorAt, type SensorModel } from './noise.ts';
 
 /** A simulated sensor: its electrons at the first base, and how its gains stand. */
 export type SensorSpec = SensorModel & {
@@ -40,15 +40,15 @@ export const sensorAt = (spec: SensorSpec, iso: number): SensorState => {
 /** Stops between full and the tone whose signal to noise is `snr` (ISO 15739: 1), at the first base. */
 export const dynamicRange = (spec: SensorSpec, snr = 1): number => spec.fullStops - floorAt(spec, snr);
 
-/** The spec of a camera as its owner describes it: noise measured or as its usable floor tells. */
+/** The spec of a camera as its owner describes it; full where the widest of its profiles clips. */
 export const specOf = (
-  model: SensorModel | undefined,
-  camera: { readonly baseIsos: readonly number[]; readonly sensitivity: Sensitivity },
-  clipStops: number,
+  model: SensorModel,
+  { baseIsos, sensitivity }: { readonly baseIsos: readonly number[]; readonly sensitivity: Sensitivity },
+  fullStops: number,
 ): SensorSpec => ({
-  electronsAtGrey: model?.electronsAtGrey ?? 600,
-  readElectrons: model?.readElectrons ?? ASSUMED_READ_ELECTRONS,
-  baseIsos: camera.baseIsos,
-  sensitivity: camera.sensitivity,
-  fullStops: clipStops,
+  electronsAtGrey: model.electronsAtGrey,
+  readElectrons: model.readElectrons,
+  baseIsos,
+  sensitivity,
+  fullStops,
 });

@@ -14,9 +14,8 @@ import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { PIXELS, recordingAt } from './adviceModel.ts';
 import { daysOf } from './dayModel.ts';
-import type { CameraRecord } from '#store/records/camera.ts';
+import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
-import { shuttersOf } from './planModel.ts';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
 

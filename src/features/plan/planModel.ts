@@ -23,7 +23,7 @@ import type { FrameMeasurement } from '#core/verdict/index.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { sensorFromFloor, type SensorModel } from '#core/sensor/noise.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
-import type { CameraRecord } from '#store/records/camera.ts';
+import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
@@ -66,12 +66,6 @@ export const landsAt = ({ camera, plan, setup }: Selection, numbers: SetCardNumb
       nd: { stops: plan.ndStops, names: [], setIds: [] },
     },
     setup.fps,
-  );
-
-/** A camera's own shutters. */
-export const shuttersOf = (camera: CameraRecord): Shutter[] =>
-  camera.shutters.map((v) =>
-    camera.shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
   );
 
 /**

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Shutter } from '#core/exposure/shutter.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
 
@@ -84,3 +85,9 @@ export const cameraSchema = z.object({
 });
 
 export type CameraRecord = z.infer<typeof cameraSchema>;
+
+/** A camera's own shutters, as its menu has them. */
+export const shuttersOf = ({ shutterBy, shutters }: CameraRecord): Shutter[] =>
+  shutters.map((v) =>
+    shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
+  );

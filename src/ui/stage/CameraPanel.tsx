@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { exactFNumber, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
+import { shuttersOf } from '#store/records/camera.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
 import { download } from '../download.ts';
 import { printKelvin, printTint } from '../format.ts';
@@ -12,7 +13,7 @@ import { Toggle } from '../parts/Toggle.tsx';
 import { slug } from '../download.ts';
 import { Knob } from './Knob.tsx';
 import { MeterScale } from './MeterScale.tsx';
-import { DIFFUSIONS, irisesOf, knobsOfCard, shutterList, turned, type Knobs } from './stageModel.ts';
+import { DIFFUSIONS, irisesOf, knobsOfCard, turned, type Knobs } from './stageModel.ts';
 import type { useStage } from './useStage.ts';
 
 /** ND turns by thirds on the simulated camera: whatever glass is there. */
@@ -128,7 +129,7 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
           onTurn={(clicks) =>
             turn({
               shutter: turned(
-                shutterList(camera).toSorted((a, b) => seconds(a) - seconds(b)),
+                shuttersOf(camera).toSorted((a, b) => seconds(a) - seconds(b)),
                 (one) => apart(seconds(one), seconds(knobs.shutter)),
                 clicks,
               ),

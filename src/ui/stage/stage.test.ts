@@ -16,8 +16,9 @@ import { checkedSettings, expose } from '#core/sensor/camera.ts';
 import { USABLE_SNR } from '#core/sensor/noise.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
+import { shuttersOf } from '#store/records/camera.ts';
 import { setupsOf } from '#store/selection.ts';
-import { autoRulesOf, bodyOf, FIRST_LOOK, irisesOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, shutterList, turned } from './stageModel.ts'; // prettier-ignore
+import { autoRulesOf, bodyOf, FIRST_LOOK, irisesOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, turned } from './stageModel.ts'; // prettier-ignore
 
 const book = demoBook();
 const truthOf = (id: StageSceneId) => {
@@ -36,7 +37,7 @@ describe('the simulated camera as the kit knows it', () => {
     expect(settings && checkedSettings(settings)).toMatchObject({ ok: true });
     expect(sceneFor(setup, camera)).toBeDefined();
     expect(irisesOf(selection.camera).length).toBeGreaterThan(0);
-    expect(shutterList(selection.camera).length).toBeGreaterThan(3);
+    expect(shuttersOf(selection.camera).length).toBeGreaterThan(3);
     expect(autoRulesOf(selection.camera).isoRange[1]).toBe(4 * Math.min(...selection.camera.baseIsos));
   });
 

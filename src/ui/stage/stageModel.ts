@@ -107,10 +107,6 @@ export const autoRulesOf = (camera: CameraRecord): AutoRules => ({
 /** Lists the knobs turn through. */
 export const irisesOf = (camera: CameraRecord): readonly number[] =>
   camera.fixedIris !== undefined ? [camera.fixedIris] : camera.irises.length > 0 ? camera.irises : F_NUMBERS;
-export const shutterList = (camera: CameraRecord): readonly Shutter[] =>
-  camera.shutters.map((v) =>
-    camera.shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
-  );
 
 /** The entry so many steps on, held at the ends; from the nearest one when the value is none of the list. */
 export const turned = <T>(list: readonly T[], nearest: (entry: T) => number, steps: number): T => {
