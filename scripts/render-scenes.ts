@@ -17,6 +17,7 @@ import {
 import type { Model } from '#core/render/model.ts';
 import type { Traced, Window } from '#core/render/samples.ts';
 import { Tracer } from '#core/render/trace.ts';
+import { onlyChanged } from '#core/scene/walkStrip.ts';
 import { lightToCode, luminance } from '#core/scene/light.ts';
 import { writeTruth, type SceneTruth, type TruthObject } from '#core/scene/truth.ts';
 
@@ -134,13 +135,19 @@ const objectsOf = (traced: Traced, light: Float32Array): TruthObject[] =>
     ];
   });
 
-const lightPng = (layer: Float32Array, width: number, height: number, card: number): Uint8Array => {
+const codesOf = (layer: Float32Array, { width, height }: Pick<Window, 'width' | 'height'>, card: number) => {
   const pixels = width * height;
   const data = new Uint16Array(3 * pixels);
   for (let i = 0; i < pixels; i += 1)
     for (let c = 0; c < 3; c += 1) data[3 * i + c] = lightToCode(layer[i + c * pixels], card);
-  return encode({ width, height, data, depth: 16, channels: 3 }, { zlib: { level: 9 } });
+  return data;
 };
+
+const lightPng = (layer: Float32Array, width: number, height: number, card: number): Uint8Array =>
+  encode(
+    { width, height, data: codesOf(layer, { width, height }, card), depth: 16, channels: 3 },
+    { zlib: { level: 9 } },
+  );
 
 const write = (dir: string, file: string, bytes: Uint8Array | string) => {
   writeFileSync(`${dir}/${file}`, bytes);
@@ -192,7 +199,7 @@ const walk = (id: WalkId) => {
     for (let i = 0; i < pixels; i += 1)
       for (let c = 0; c < 3; c += 1) data[3 * i + c] = lightToCode(light[i + c * pixels] * scale, card);
     windows.push(window);
-    strips.push(data);
+    strips.push(onlyChanged(data, window, codesOf(baseLight[0], WALK_SIZE, card), WALK_SIZE.width));
     console.log(`${id} ${n + 1}/${frames}`);
   }
   const dir = `public/scenes/${id}`;

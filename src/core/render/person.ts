@@ -184,7 +184,7 @@ export const addPerson = (model: Model, person: Person): void => {
     model.add(new Solid(sphere(0.0122), { at: put(side * 0.031, 0.005, 0.0735), yaw, pitch }), eyes);
   const coat: Material = { albedo: clothes(person) };
   model.add(
-    new Solid(distanceField([0.36, person.standing ? 1.72 : 0.9, 0.5], body(person), 0.75), { at, yaw }),
+    new Solid(distanceField([0.36, person.standing ? 1.72 : 0.9, 0.8], body(person), 0.75), { at, yaw }),
     coat,
   );
 };

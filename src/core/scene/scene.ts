@@ -1,6 +1,7 @@
 import { decode } from 'fast-png';
 import { failure, success, type Result } from '../result.ts';
 import { lightTable, luminance, SCENE_CODE } from './light.ts';
+import { AS_STILL } from './walkStrip.ts';
 import { readTruth, weightsAt, type SceneTruth } from './truth.ts';
 
 /** A scene in light: planar linear BT.2020, cd/m2. Red first, then green, then blue. */
@@ -108,6 +109,7 @@ const layWalk = ({ truth, walk }: Scene, rgb: Float32Array, seconds: number): vo
   const pixels = truth.width * truth.height;
   for (let v = 0, at = 3 * n * width * height; v < height; v += 1)
     for (let u = 0; u < width; u += 1, at += 3) {
+      if (walk[at] === AS_STILL && walk[at + 1] === AS_STILL && walk[at + 2] === AS_STILL) continue;
       const i = (y + v) * truth.width + x + u;
       for (let c = 0; c < 3; c += 1) rgb[i + c * pixels] = values[walk[at + c]] * truth.card;
     }
