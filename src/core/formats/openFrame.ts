@@ -1,5 +1,6 @@
 import { failure, success, type Result } from '../result.ts';
 import { MAX_BYTES, openPng, type OpenedFrame, type ReadingWish } from './png.ts';
+import { looksLikeDpx, openDpx } from './dpx.ts';
 import { looksLikeY4m, openY4m, y4mFrameAt } from './y4mRead.ts';
 
 /** A file format that holds a frame. */
@@ -26,9 +27,19 @@ const openClip = (bytes: Uint8Array, { range }: ReadingWish): Result<OpenedFrame
   });
 };
 
+const openFilmScan = (bytes: Uint8Array, { range }: ReadingWish): Result<OpenedFrame> => {
+  if (bytes.length > MAX_BYTES)
+    return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
+  const opened = openDpx(bytes, range);
+  if (!opened.ok) return opened;
+  const { frame, packing, order } = opened.value;
+  return success({ frame, reading: 'codes10', evidence: `DPX 10-bit, ${packing}, ${order}-endian` });
+};
+
 /** Formats that are opened; the last one says what is wrong when none fits. A further one is a row. */
 export const FRAME_FORMATS: readonly FrameFormat[] = [
   { name: 'Y4M', is: looksLikeY4m, open: openClip },
+  { name: 'DPX', is: looksLikeDpx, open: openFilmScan },
   { name: 'PNG', is: () => true, open: openPng },
 ];
 

@@ -224,7 +224,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
           </div>
         </div>
       </header>
-      <input {...getInputProps({ accept: 'image/png,.png,.y4m' })} aria-label="Frame file" />
+      <input {...getInputProps({ accept: 'image/png,.png,.y4m,.dpx' })} aria-label="Frame file" />
       <div className={`picture-box${look.zoom === '1:1' ? ' picture-scroll' : ''}`} ref={box}>
         {frame ? (
           <div
@@ -250,7 +250,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
             <p className="quiet">
               {busy
                 ? busy.phase
-                : '8- or 16-bit PNG (10-bit codes in 16 bit understood), or a Y4M clip. Everything is measured on its codes.'}
+                : '8- or 16-bit PNG (10-bit codes in 16 bit understood), 10-bit DPX, or a Y4M clip. Everything is measured on its codes.'}
             </p>
           </Empty>
         )}
