@@ -59,7 +59,7 @@ const plans: PlanRecord[] = [
   plan('furnace-mouth', 'b-cam', {
     profileId: 'classicLog',
     placement: 1,
-    iso: 640,
+    iso: 800,
     kelvin: 4000,
     shutter: FIFTIETH,
     iris: 2.8,

@@ -54,10 +54,10 @@ export const demoSetups: readonly SetupRecord[] = [
     lightIds: ['panel', 'gather', 'north-window'],
     brief: { clips: 14, minutes: 50 },
     spots: [
-      ['Card at the bench', 'card', 14],
+      ['Card at the bench', 'card', 12.5],
       ['Ana, key side', 'skin', 32, 'ana'],
-      ['Gather', 'light', 1180],
-      ['Door to daylight', 'mayLose', 150],
+      ['Gather', 'light', 1040],
+      ['Door to daylight', 'mayLose', 132],
       ['Tools in the dark', 'keep', 0.9],
     ],
   }),

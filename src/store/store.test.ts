@@ -284,6 +284,9 @@ describe('selection', () => {
 describe('takes', () => {
   it('are numbered for each set-up and camera, newest first', async () => {
     const database = fresh();
+    // Two takes of this set-up and camera come with the demo.
+    expect(await nextTakeNumber(database, sampleTake.setupId, sampleTake.cameraId)).toBe(3);
+    await database.rows('takes').clear();
     expect(await nextTakeNumber(database, sampleTake.setupId, sampleTake.cameraId)).toBe(1);
     const take = (id: string, number: number, cameraId: string, minute: number) => ({
       ...sampleTake,

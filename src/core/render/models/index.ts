@@ -32,7 +32,7 @@ const CLOUD: readonly WeatherKey[] = [
 
 /** Scenes that can be rendered. A further one is a file and a row. */
 export const SCENE_MODELS = {
-  'furnace-mouth': { model: furnace, samples: 27, card: 14, layers: ['all'] },
+  'furnace-mouth': { model: furnace, samples: 27, card: 12.5, layers: ['all'] },
   'bench-interview': { model: bench, samples: 18, card: 20, layers: ['all'] },
   'packing-yard': { model: () => yard(), samples: 21, card: 4000, layers: ['sun', 'sky'], weather: CLOUD },
   dunes: { model: dunes, samples: 15, card: 1600, layers: ['sun', 'sky'], weather: CLOUD },
