@@ -139,16 +139,24 @@ export const drawMonitor = (pixels: Uint32Array, frame: Frame, monitoring: Compi
     drawByTable(pixels, frame, table);
     return;
   }
-  const toSignal = (v: number) => codeToSignal(v * top, coding);
-  const { data } = sampleLattice(LATTICE_SIZE, ([r, g, b]) =>
-    monitoring.rgb([toSignal(r), toSignal(g), toSignal(b)]),
-  );
-  drawByLattice(
-    pixels,
-    frame,
-    data.map((v) => v * SCREEN_STEPS),
-    screen,
-  );
+  drawByLattice(pixels, frame, screenLattice(monitoring, coding), screen);
+};
+
+const lattices = new WeakMap<CompiledMonitoring, Map<string, Float32Array>>();
+/** The transform on a lattice of codes, in steps of the screen; kept with the transform, since it costs several frames. */
+const screenLattice = (monitoring: CompiledMonitoring, { bitDepth, range }: Coding): Float32Array => {
+  const key = `${bitDepth} ${range}`;
+  const known = lattices.get(monitoring) ?? new Map<string, Float32Array>();
+  lattices.set(monitoring, known);
+  const top = maxCode(bitDepth);
+  const toSignal = (v: number) => codeToSignal(v * top, { bitDepth, range });
+  const made =
+    known.get(key) ??
+    sampleLattice(LATTICE_SIZE, ([r, g, b]) =>
+      monitoring.rgb([toSignal(r), toSignal(g), toSignal(b)]),
+    ).data.map((v) => v * SCREEN_STEPS);
+  known.set(key, made);
+  return made;
 };
 
 export type PictureInput = {

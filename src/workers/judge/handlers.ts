@@ -1,7 +1,11 @@
 import type { Frame } from '#core/frame/frame.ts';
 import { openFrame } from '#core/formats/openFrame.ts';
 import { writeRgbaPng, type OpenedFrame } from '#core/formats/png.ts';
-import { compileMonitoring } from '#core/lut/monitoring.ts';
+import {
+  compileMonitoring,
+  type CompiledMonitoring,
+  type MonitoringTransform,
+} from '#core/lut/monitoring.ts';
 import { compileProfile, stopsByCode, type ProfileData } from '#core/profile/index.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { drawContours } from '#core/scopes/contours.ts';
@@ -31,6 +35,15 @@ const info = ({ frame, reading, evidence }: OpenedFrame): FrameInfo => ({
   reading,
   evidence,
 });
+
+let lastMonitoring: { readonly key: string; readonly monitoring: CompiledMonitoring } | undefined;
+/** The monitoring transform, kept from picture to picture while it stays the same. */
+const monitoringFor = ({ profile, pullStops }: MonitoringTransform): CompiledMonitoring => {
+  const key = `${pullStops} ${JSON.stringify(profile)}`;
+  if (lastMonitoring?.key !== key)
+    lastMonitoring = { key, monitoring: compileMonitoring({ profile, pullStops }) };
+  return lastMonitoring.monitoring;
+};
 
 /** The jobs, each with the last good frame at hand. A file that does not open leaves it as it was. */
 export const judgeHandlers = (): Handlers<JudgeJobs> => {
@@ -120,7 +133,7 @@ export const judgeHandlers = (): Handlers<JudgeJobs> => {
       const rgba = new Uint8ClampedArray(luma.length * 4);
       const pixels = new Uint32Array(rgba.buffer);
       await step('Painting', 0.3);
-      const monitoring = compileMonitoring(request);
+      const monitoring = monitoringFor(request);
       VIEW_PAINTERS[request.view](pixels, { frame, luma, monitoring, stopsOfCode, ramp: request.ramp });
       await step('Drawing overlays', 0.7);
       if (request.contours) drawContours(pixels, luma, frame.width, stopsOfCode);
