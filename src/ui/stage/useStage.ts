@@ -109,7 +109,8 @@ export const useStage = () => {
           width: since.truth.width / 2,
         });
         const after = session.getState().stage;
-        if (after) session.setStage(automatic(after, current, (late + 1) * (FRAME_MS / 1000)));
+        if (after && (after.auto.iso || after.auto.balance))
+          session.setStage(automatic(after, current, (late + 1) * (FRAME_MS / 1000)));
         await painted();
         n += 1;
       }
