@@ -41,7 +41,7 @@ test('the simulated camera: knobs off the card, verdicts at once, back to the ca
   await test.step('a still is the picture’s own codes', async () => {
     const [file] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('button', { name: 'Still' }).click(),
+      page.getByRole('button', { name: 'Still', exact: true }).click(),
     ]);
     const opened = openPng(readFileSync(await file.path()), { range: 'legal' });
     expect(opened).toMatchObject({

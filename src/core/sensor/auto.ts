@@ -5,9 +5,11 @@ import { xyzToXy } from '../colour/chromaticity.ts';
 import type { SceneLight } from '../scene/scene.ts';
 
 /** What the camera sets by itself. */
-export type AutoState = { readonly iso: number; readonly kelvin: number };
+export type AutoState = { readonly iris: number; readonly iso: number; readonly kelvin: number };
 
 export type AutoRules = {
+  /** Widest and narrowest f-number. */
+  readonly irisRange: readonly [number, number];
   readonly isoRange: readonly [number, number];
   readonly kelvinRange: readonly [number, number];
   /** Stops the owner has dialled on top. */
@@ -36,6 +38,18 @@ export const greyWorld = ({ width, height, rgb }: SceneLight, most: number): num
 
 const towards = (from: number, to: number, seconds: number, pace: number) =>
   to + (from - to) * Math.exp(-seconds / pace);
+
+/**
+ * F-number a step of time later: the meter's error is worked off slowly within the lens, near enough nothing moves.
+ * Two thirds of a stop too bright close it by as much in time.
+ */
+export const autoIris = (fNumber: number, shows: number, seconds: number, rules: AutoRules): number => {
+  const error = shows - rules.compensation;
+  if (Math.abs(error) < DEADBAND) return fNumber;
+  const stops = 2 * Math.log2(fNumber);
+  const next = 2 ** (towards(stops, stops + error, seconds, EXPOSURE_SECONDS) / 2);
+  return Math.min(rules.irisRange[1], Math.max(rules.irisRange[0], next));
+};
 
 /** ISO a step of time later: the meter's error is worked off slowly, within the ceiling; near enough nothing moves. */
 export const autoIso = (iso: number, shows: number, seconds: number, rules: AutoRules): number => {

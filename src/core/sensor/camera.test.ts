@@ -9,7 +9,7 @@ import type { SceneLight } from '../scene/scene.ts';
 import { codeToSignal, signalToCode } from '../signal/scale.ts';
 import { logTransfer } from '../transfer/index.ts';
 import { waterTransmission, WATER_ABSORPTION, type Wavelength } from '../water.ts';
-import { autoIso, autoKelvin, greyWorld } from './auto.ts';
+import { autoIris, autoIso, autoKelvin, greyWorld } from './auto.ts';
 import { checkedSettings, expose, type CameraBody, type CameraSettings } from './camera.ts';
 import { encodeTable, lookUp } from './encodeTable.ts';
 import { meterShows } from './meter.ts';
@@ -262,7 +262,12 @@ describe('meter and automatics', () => {
     expect(read('centre')).toBeLessThan(read('whole'));
   });
 
-  const rules = { isoRange: [800, 3200], kelvinRange: [2500, 9900], compensation: 0 } as const;
+  const rules = {
+    irisRange: [2.8, 16],
+    isoRange: [800, 3200],
+    kelvinRange: [2500, 9900],
+    compensation: 0,
+  } as const;
   it('automatic ISO pulls the frame to grey, not at once, and stops at its ceiling', () => {
     expect(autoIso(800, 0.05, 1, rules)).toBe(800);
     const after = autoIso(800, -1, 0.04, rules);
@@ -271,6 +276,15 @@ describe('meter and automatics', () => {
     expect(autoIso(1600, -1, 60, rules)).toBeCloseTo(3200, 0);
     expect(autoIso(1600, -5, 60, rules)).toBe(3200);
     expect(autoIso(1600, 5, 60, rules)).toBe(800);
+  });
+
+  it('automatic iris closes for light and opens for dark, within the lens, by half a stop for a stop in its time', () => {
+    expect(autoIris(4, 0.1, 1, rules)).toBe(4);
+    const after = autoIris(4, 1, 0.5, rules);
+    expect(2 * Math.log2(after / 4)).toBeCloseTo(1 - Math.exp(-1), 6);
+    expect(autoIris(4, 1, 60, rules)).toBeCloseTo(4 * Math.SQRT2, 3);
+    expect(autoIris(4, -9, 60, rules)).toBe(2.8);
+    expect(autoIris(4, 9, 60, rules)).toBe(16);
   });
 
   it('automatic balance drifts towards the picture’s colour and stops short of it', () => {

@@ -37,6 +37,7 @@ export type StageState = {
   readonly shown: number;
   readonly dropped: number;
   /** What automatics have come to. */
+  readonly autoIris?: number;
   readonly autoIso?: number;
   readonly autoKelvin?: number;
 };

@@ -110,7 +110,7 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
           label="Iris"
           value={printFNumber(knobs.iris)}
           off={isOff('iris')}
-          disabled={camera.fixedIris !== undefined}
+          disabled={camera.fixedIris !== undefined || auto.iris}
           onTurn={(clicks) =>
             turn({
               iris: turned(
@@ -216,6 +216,16 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
         </select>
       </div>
       <div className="camera-foot">
+        {camera.fixedIris === undefined && (
+          <Toggle
+            on={auto.iris}
+            name="Auto iris"
+            says="While it is live: the frame to grey by the lens, before gain"
+            onFlip={() =>
+              session.setStage({ auto: { ...auto, iris: !auto.iris }, autoIris: exactFNumber(knobs.iris) })
+            }
+          />
+        )}
         <Toggle
           on={auto.iso}
           name="Auto ISO"
@@ -233,18 +243,20 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
         <button
           type="button"
           className="btn btn-sm btn-outline-secondary"
-          title="The picture as a PNG of its codes"
+          aria-label="Still"
+          title="Still: the picture as a PNG of its codes"
           onClick={() => void saveStill()}
         >
-          <Circle size={13} aria-hidden /> Still
+          <Circle size={14} aria-hidden />
         </button>
         <button
           type="button"
           className="btn btn-sm btn-outline-secondary"
-          title={`${CLIP_SECONDS} seconds as Y4M`}
+          aria-label={recording ? 'Stop the clip' : 'Clip'}
+          title={`Clip: ${CLIP_SECONDS} seconds as Y4M`}
           onClick={() => (recording ? recording.abort() : void saveClip())}
         >
-          <Film size={13} aria-hidden /> {recording ? 'Stop' : 'Clip'}
+          {recording ? <Square size={14} aria-hidden /> : <Film size={14} aria-hidden />}
         </button>
         {said && (
           <span className="quiet camera-said" role="status">

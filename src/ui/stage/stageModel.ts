@@ -28,13 +28,20 @@ export type Knobs = {
 
 /** What the camera does by itself, and what its meter looks at. */
 export type Automatics = {
+  readonly iris: boolean;
   readonly iso: boolean;
   readonly balance: boolean;
   readonly mode: MeterMode;
   /** Middle of the spot, in fractions of the picture. */
   readonly spot: readonly [number, number];
 };
-export const PLAIN_AUTOMATICS: Automatics = { iso: false, balance: false, mode: 'whole', spot: [0.5, 0.5] };
+export const PLAIN_AUTOMATICS: Automatics = {
+  iris: false,
+  iso: false,
+  balance: false,
+  mode: 'whole',
+  spot: [0.5, 0.5],
+};
 
 /** Diffusion filters by strength: the share of light they spread, within what is usual (0.5 to 2 %). Our own. */
 export const DIFFUSIONS = [
@@ -99,6 +106,7 @@ export const settingsOfKnobs = (
 
 /** What the automatics may do: up to two stops over the first base, and what the dial can say. */
 export const autoRulesOf = (camera: CameraRecord): AutoRules => ({
+  irisRange: [Math.min(...irisesOf(camera)), Math.max(...irisesOf(camera))],
   isoRange: [Math.min(...camera.baseIsos), 4 * Math.min(...camera.baseIsos)],
   kelvinRange: camera.kelvinRange,
   compensation: 0,

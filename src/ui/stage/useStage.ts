@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef } from 'react';
-import { autoIso, autoKelvin } from '#core/sensor/auto.ts';
+import { autoIris, autoIso, autoKelvin } from '#core/sensor/auto.ts';
 import { secondsOf } from '#core/scene/scene.ts';
 import type { ExposeInput } from '#workers/judge/protocol.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
@@ -16,10 +16,11 @@ export const useKnobs = (): Knobs | undefined => {
   const { stage } = bench;
   return useMemo(() => {
     if (!stage) return undefined;
-    const { turned, auto, autoIso: iso, autoKelvin: kelvin } = stage;
+    const { turned, auto, autoIris: iris, autoIso: iso, autoKelvin: kelvin } = stage;
     return {
       ...knobsOfCard(selection),
       ...turned,
+      ...(auto.iris && iris !== undefined ? { iris: Number(iris.toFixed(1)) } : {}),
       ...(auto.iso && iso !== undefined ? { iso: Math.round(iso) } : {}),
       ...(auto.balance && kelvin !== undefined ? { kelvin: Math.round(kelvin / 10) * 10 } : {}),
     };
@@ -63,7 +64,7 @@ export const useStage = () => {
   const turnedOn = useRef(planId);
   useEffect(() => {
     if (turnedOn.current !== planId)
-      session.setStage({ turned: {}, autoIso: undefined, autoKelvin: undefined });
+      session.setStage({ turned: {}, autoIris: undefined, autoIso: undefined, autoKelvin: undefined });
     turnedOn.current = planId;
   }, [session, planId]);
   const running = stage?.running ?? false;
@@ -109,7 +110,7 @@ export const useStage = () => {
           width: since.truth.width / 2,
         });
         const after = session.getState().stage;
-        if (after && (after.auto.iso || after.auto.balance))
+        if (after && (after.auto.iris || after.auto.iso || after.auto.balance))
           session.setStage(automatic(after, current, (late + 1) * (FRAME_MS / 1000)));
         await painted();
         n += 1;
@@ -118,8 +119,15 @@ export const useStage = () => {
     const automatic = (now: StageState, { settings }: Shot, seconds: number): Partial<StageState> => {
       const rules = autoRulesOf(camera);
       const { auto, shows, seen } = now;
+      const iris =
+        auto.iris && shows !== undefined
+          ? autoIris(now.autoIris ?? settings.fNumber, shows, seconds, rules)
+          : undefined;
+      // The iris works first; gain only where the lens is at its end.
+      const atEnd = iris === undefined || rules.irisRange.includes(iris);
       return {
-        ...(auto.iso && shows !== undefined
+        ...(iris === undefined ? {} : { autoIris: iris }),
+        ...(auto.iso && shows !== undefined && atEnd
           ? { autoIso: autoIso(now.autoIso ?? settings.iso, shows, seconds, rules) }
           : {}),
         ...(auto.balance && seen !== undefined
