@@ -154,20 +154,24 @@ const write = (dir: string, file: string, bytes: Uint8Array | string) => {
   console.log(`${dir}/${file} ${(bytes.length / 1e6).toFixed(2)} MB`);
 };
 
-/** Brings the card to its luminance; what the objects say follows. */
+/** Brings the card to its luminance, in place; what the objects say follows, and the factor it took. */
 const settle = (traced: Traced, layers: readonly Float32Array[], card: number) => {
   const found = objectsOf(traced, sumOf(layers)).find(({ kind }) => kind === 'card');
   if (!found) throw new Error('The scene shows no grey card.');
-  const k = card / found.keyLuminance;
-  for (const layer of layers) for (let i = 0; i < layer.length; i += 1) layer[i] *= k;
-  return objectsOf(traced, sumOf(layers));
+  const factor = card / found.keyLuminance;
+  for (const layer of layers) brighten(layer, factor);
+  return { objects: objectsOf(traced, sumOf(layers)), factor };
+};
+
+const brighten = (layer: Float32Array, factor: number) => {
+  for (let i = 0; i < layer.length; i += 1) layer[i] *= factor;
 };
 
 const still = (id: SceneModelId) => {
   const { model: make, samples, card, layers: names, weather }: SceneModel = SCENE_MODELS[id];
   const model = make();
   const { traced, layers } = rendered(model, SIZE, { x: 0, y: 0, ...SIZE }, samples);
-  const objects = settle(traced, layers, card);
+  const { objects } = settle(traced, layers, card);
   const dir = `public/scenes/${id}`;
   mkdirSync(dir, { recursive: true });
   const truth: SceneTruth = { id, ...SIZE, card, layers: names, ...(weather ? { weather } : {}), objects };
@@ -181,25 +185,20 @@ const still = (id: SceneModelId) => {
 const walk = (id: WalkId) => {
   const { model: make, samples, card, fps, frames, windowAt } = WALKS[id];
   const whole = { x: 0, y: 0, ...WALK_SIZE };
-  const empty = make(undefined);
-  const base = rendered(empty, WALK_SIZE, whole, samples);
-  const baseLight = [sumOf(base.layers)];
-  const objects = settle(base.traced, baseLight, card);
-  const k = card / (objects.find(({ kind }) => kind === 'card')?.keyLuminance ?? card);
-  const found = objectsOf(base.traced, sumOf(base.layers)).find(({ kind }) => kind === 'card');
-  const scale = (card / (found?.keyLuminance ?? card)) * k;
+  // Nobody in the yard: the still that each window is laid over.
+  const empty = rendered(make(undefined), WALK_SIZE, whole, samples);
+  const stillLight = sumOf(empty.layers);
+  const { objects, factor } = settle(empty.traced, [stillLight], card);
+  const stillCodes = codesOf(stillLight, WALK_SIZE, card);
   const windows: Window[] = [];
   const strips: Uint16Array[] = [];
   for (let n = 0; n < frames; n += 1) {
     const window = windowAt(n / (frames - 1), WALK_SIZE);
     const { layers } = rendered(make(n / (frames - 1)), WALK_SIZE, window, samples);
     const light = sumOf(layers);
-    const pixels = window.width * window.height;
-    const data = new Uint16Array(3 * pixels);
-    for (let i = 0; i < pixels; i += 1)
-      for (let c = 0; c < 3; c += 1) data[3 * i + c] = lightToCode(light[i + c * pixels] * scale, card);
+    brighten(light, factor);
     windows.push(window);
-    strips.push(onlyChanged(data, window, codesOf(baseLight[0], WALK_SIZE, card), WALK_SIZE.width));
+    strips.push(onlyChanged(codesOf(light, window, card), window, stillCodes, WALK_SIZE.width));
     console.log(`${id} ${n + 1}/${frames}`);
   }
   const dir = `public/scenes/${id}`;
@@ -207,9 +206,9 @@ const walk = (id: WalkId) => {
   const { width, height } = windows[0];
   const data = new Uint16Array(strips.reduce((sum, strip) => sum + strip.length, 0));
   strips.forEach((strip, n) => data.set(strip, n * width * height * 3));
-  write(dir, 'light-1.png', lightPng(baseLight[0], WALK_SIZE.width, WALK_SIZE.height, card));
+  write(dir, 'light-1.png', lightPng(stillLight, WALK_SIZE.width, WALK_SIZE.height, card));
   write(dir, 'walk.png', encode({ width, height: height * frames, data, depth: 16, channels: 3 }, { zlib: { level: 9 } })); // prettier-ignore
-  write(dir, 'mask.png', encode({ ...WALK_SIZE, data: base.traced.mask, depth: 8, channels: 1 }));
+  write(dir, 'mask.png', encode({ ...WALK_SIZE, data: empty.traced.mask, depth: 8, channels: 1 }));
   write(dir, 'truth.json', writeTruth({ id, ...WALK_SIZE, card, layers: ['all'], walk: { fps, windows }, objects })); // prettier-ignore
 };
 

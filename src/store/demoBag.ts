@@ -34,7 +34,7 @@ export const demoNdSets: readonly NdSetRecord[] = [
     unit: 'factor',
     stops: [2, 3, 4, 5],
     lean: { mired: 2, tint: 0 },
-    fits: 'Air cam',
+    fits: 'air-cam',
   },
 ];
 

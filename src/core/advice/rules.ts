@@ -1,4 +1,5 @@
 import { kindOf, type Profile, type ProfileKind } from '../profile/index.ts';
+import type { Chroma } from '../signal/chroma.ts';
 import { TRANSFERS } from '../transfer/index.ts';
 import { printStopsDecimal, stopsToReflectance } from '../units.ts';
 
@@ -7,7 +8,7 @@ export type AdviceInput = {
   readonly profile: Profile;
   readonly bitDepth: number;
   /** How the recording thins out colour. */
-  readonly chroma: '4:2:0' | '4:2:2' | '4:4:4';
+  readonly chroma: Chroma;
   /** What must be kept, stops over grey; undefined where nothing was surveyed. */
   readonly keep?: readonly [number, number];
   /** Clip and usable floor in the recording at the plan's ISO. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { adaptation } from './adaptation.ts';
 import { xyToXyz } from './chromaticity.ts';
 import { GAMUTS, rgbToXyz } from './gamut.ts';
-import { dialFor, leanOf, neutralOf } from './lean.ts';
+import { balancedLight, dialFor, leanOf, neutralOf } from './lean.ts';
 import { apply, invert, multiply, type Triple } from './matrix.ts';
 import { whiteXy } from './temperature.ts';
 
@@ -51,5 +51,8 @@ describe('the lean of a body', () => {
     expect(dialFor(5600, 8, 100)).toBe(5400);
     expect(dialFor(5600, 0, 100)).toBe(5600);
     expect(neutralOf(dialFor(5600, 8, 1), 8)).toBeCloseTo(5600, -1);
+    expect(balancedLight({ kelvin: 5600, tint: 0 })).toEqual({ kelvin: 5600, duv: -0 });
+    // A body that leans green, and a dial turned green, call a magenta light white.
+    expect(balancedLight({ kelvin: 5600, tint: 2 }, { mired: 0, tint: 1 }).duv).toBeCloseTo(-0.003, 12);
   });
 });

@@ -23,6 +23,9 @@ export const leanOf = (card: Triple, gamut: GamutSpec, light: Temperature): Lean
   return { mired: 1e6 / found.kelvin - 1e6 / light.kelvin, duv: found.duv - light.duv };
 };
 
+/** How a body leans, as it is kept: mired warm +, tint in points, green +. */
+export type Lean = { readonly mired: number; readonly tint: number };
+
 /** The light a body with this lean renders neutral when it is dialled so: the other way round. K. */
 export const neutralOf = (dial: number, leanMired: number): number => 1e6 / (1e6 / dial - leanMired);
 
@@ -32,3 +35,12 @@ export const neutralOf = (dial: number, leanMired: number): number => 1e6 / (1e6
  */
 export const dialFor = (kelvin: number, leanMired: number, step: number): number =>
   Math.round(1e6 / (1e6 / kelvin + leanMired) / step) * step;
+
+/** What stands on a body's dial: Kelvin, and tint in points; + turns the picture green. */
+export type Dial = { readonly kelvin: number; readonly tint: number };
+
+/** The light that comes out neutral on a body dialled so. */
+export const balancedLight = ({ kelvin, tint }: Dial, lean: Lean = { mired: 0, tint: 0 }): Temperature => ({
+  kelvin: neutralOf(kelvin, lean.mired),
+  duv: -TINT_STEP * (tint + lean.tint),
+});

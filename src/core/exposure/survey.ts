@@ -109,7 +109,7 @@ export const SPOT_UNITS = {
   },
   incident: {
     name: 'incident EV at ISO 100',
-    short: 'EV falling',
+    short: 'EV incident',
     settings: false,
     falling: true,
     // N^2 / t = 2^EV at ISO 100, so E = C 2^EV / 100 (ISO 2720).

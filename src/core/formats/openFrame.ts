@@ -13,8 +13,6 @@ type FrameFormat = {
 
 /** The first whole frame of a clip; its own word on the range goes before the wish the first time it is read. */
 const openClip = (bytes: Uint8Array, { range }: ReadingWish): Result<OpenedFrame> => {
-  if (bytes.length > MAX_BYTES)
-    return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
   const clip = openY4m(bytes);
   if (!clip.ok) return clip;
   const { frames, bitDepth, chroma, cutAt, range: told } = clip.value;
@@ -28,8 +26,6 @@ const openClip = (bytes: Uint8Array, { range }: ReadingWish): Result<OpenedFrame
 };
 
 const openFilmScan = (bytes: Uint8Array, { range }: ReadingWish): Result<OpenedFrame> => {
-  if (bytes.length > MAX_BYTES)
-    return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
   const opened = openDpx(bytes, range);
   if (!opened.ok) return opened;
   const { frame, packing, order } = opened.value;
@@ -44,5 +40,9 @@ export const FRAME_FORMATS: readonly FrameFormat[] = [
 ];
 
 /** Opens a file of code values by what its first bytes say it is. */
-export const openFrame = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> =>
-  (FRAME_FORMATS.find(({ is }) => is(bytes)) ?? FRAME_FORMATS[FRAME_FORMATS.length - 1]).open(bytes, wish);
+export const openFrame = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
+  if (bytes.length > MAX_BYTES)
+    return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
+  const format = FRAME_FORMATS.find(({ is }) => is(bytes)) ?? FRAME_FORMATS[FRAME_FORMATS.length - 1];
+  return format.open(bytes, wish);
+};

@@ -1,7 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeAnchors, maxCode } from '../signal/scale.ts';
-import type { Chroma } from '../sensor/record.ts';
+import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 
 // YUV4MPEG2: a line of text, then for each frame the word FRAME and its planes; 10 bit in little-endian words.
 const NAMES = {
@@ -9,8 +9,6 @@ const NAMES = {
   '4:2:2': ['422', '422p10'],
   '4:4:4': ['444', '444p10'],
 } as const satisfies Record<Chroma, readonly [eight: string, ten: string]>;
-
-const THIN = { '4:2:0': [2, 2], '4:2:2': [2, 1], '4:4:4': [1, 1] } as const;
 
 export type Y4mOptions = {
   readonly chroma: Chroma;
@@ -36,7 +34,7 @@ export const ycbcrOf = (
   { width, height, bitDepth, range, r, g, b }: Frame,
   chroma: Chroma,
 ): Uint16Array[] => {
-  const [u, v] = THIN[chroma];
+  const [u, v] = CHROMA_THINNING[chroma];
   const columns = Math.ceil(width / u);
   const rows = Math.ceil(height / v);
   const { black, white } = codeAnchors({ bitDepth, range });

@@ -1,6 +1,6 @@
 import { makeFrame, type Frame } from '../frame/frame.ts';
 import { failure, success, type Result } from '../result.ts';
-import type { Chroma } from '../sensor/record.ts';
+import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeAnchors, maxCode, type Range } from '../signal/scale.ts';
 import { MAX_PIXELS } from './png.ts';
@@ -20,8 +20,6 @@ const LAYOUTS = {
   '422p10': { chroma: '4:2:2', bitDepth: 10 },
   '444p10': { chroma: '4:4:4', bitDepth: 10 },
 } as const satisfies Record<string, { chroma: Chroma; bitDepth: 8 | 10 }>;
-
-const THIN = { '4:2:0': [2, 2], '4:2:2': [2, 1], '4:4:4': [1, 1] } as const;
 
 /** What the first line of a clip says, and where its frames lie. */
 export type Y4mClip = {
@@ -48,7 +46,7 @@ const lineAt = (bytes: Uint8Array, at: number): string | undefined => {
 };
 
 const sizesOf = (width: number, height: number, chroma: Chroma, bitDepth: number) => {
-  const [u, v] = THIN[chroma];
+  const [u, v] = CHROMA_THINNING[chroma];
   const colour = Math.ceil(width / u) * Math.ceil(height / v);
   const bytes = bitDepth > 8 ? 2 : 1;
   return { luma: width * height, colour, frame: bytes * (width * height + 2 * colour), bytes };
@@ -126,7 +124,7 @@ export const y4mFrameAt = (bytes: Uint8Array, clip: Y4mClip, n: number, range: R
     size.bytes === 1
       ? (i: number) => bytes[start + i]
       : (i: number) => bytes[start + 2 * i] | (bytes[start + 2 * i + 1] << 8);
-  const [u, v] = THIN[chroma];
+  const [u, v] = CHROMA_THINNING[chroma];
   const columns = Math.ceil(width / u);
   const { black, white } = codeAnchors({ bitDepth, range });
   const top = maxCode(bitDepth);

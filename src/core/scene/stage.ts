@@ -76,7 +76,13 @@ export const stageScene = (id: StageSceneId): StageScene => STAGE_SCENES[id];
 /** The first scene that a set-up's camera looks at; undefined where none was made for it. */
 export const sceneFor = (setupId: string, cameraId: string): StageSceneId | undefined => {
   const here = STAGE_SCENE_IDS.filter((id) => stageScene(id).setupId === setupId);
-  return here.find((id) => stageScene(id).cameraIds?.includes(cameraId)) ?? here[0];
+  return here.find((id) => sceneFits(id, setupId, cameraId)) ?? here[0];
+};
+
+/** Whether a scene is one that this set-up's camera looks at. */
+export const sceneFits = (id: StageSceneId, setupId: string, cameraId: string): boolean => {
+  const scene = stageScene(id);
+  return scene.setupId === setupId && (scene.cameraIds?.includes(cameraId) ?? true);
 };
 
 /** Where a scene's files lie under the app's address. */

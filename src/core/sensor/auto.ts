@@ -4,9 +4,6 @@ import { temperatureOf } from '../colour/temperature.ts';
 import { xyzToXy } from '../colour/chromaticity.ts';
 import type { SceneLight } from '../scene/scene.ts';
 
-/** What the camera sets by itself. */
-export type AutoState = { readonly iris: number; readonly iso: number; readonly kelvin: number };
-
 export type AutoRules = {
   /** Widest and narrowest f-number. */
   readonly irisRange: readonly [number, number];

@@ -1,3 +1,4 @@
+import { balancedLight, type Lean } from '../colour/lean.ts';
 import { whiteXy } from '../colour/temperature.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz } from '../colour/gamut.ts';
 import { apply, invert, type Matrix3, type Triple } from '../colour/matrix.ts';
@@ -7,16 +8,14 @@ import { makeFrame, type Frame } from '../frame/frame.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { failure, success, type Result } from '../result.ts';
 import type { SceneLight } from '../scene/scene.ts';
+import type { Chroma } from '../signal/chroma.ts';
 import type { Coding } from '../signal/scale.ts';
 import { MIDDLE_GREY, stopsToReflectance } from '../units.ts';
 import { diffused } from './diffusion.ts';
 import { encodeTable, LOW, SHIFT, UNDER, type EncodeTable } from './encodeTable.ts';
 import { NOISE_MASK, noiseTable, startOf } from './noiseTable.ts';
 import { CHANNEL_SHARE, sensorAt, type SensorSpec } from './spec.ts';
-import { goesByLuma, LUMA_OF, recordRows, type Chroma } from './record.ts';
-
-/** How a body leans: mired warm +, tint in thousandths of Duv green +. */
-export type Lean = { readonly mired: number; readonly tint: number };
+import { goesByLuma, LUMA_OF, recordRows } from './record.ts';
 
 /** What is dialled in on the simulated camera. */
 export type CameraSettings = ExposureSettings & {
@@ -64,9 +63,7 @@ export const balancedWhite = (
   { kelvin, tint }: Pick<CameraSettings, 'kelvin' | 'tint'>,
   lean?: Lean,
 ): Triple => {
-  const mired = 1e6 / kelvin - (lean?.mired ?? 0);
-  const duv = -(tint + (lean?.tint ?? 0)) / 1000;
-  const rgb = apply(XYZ_TO_SCENE, xyToXyz(whiteXy({ kelvin: 1e6 / mired, duv })));
+  const rgb = apply(XYZ_TO_SCENE, xyToXyz(whiteXy(balancedLight({ kelvin, tint }, lean))));
   return rgb.map((v) => Math.max(v, 0.02)) as unknown as Triple;
 };
 
@@ -94,9 +91,8 @@ const developmentOf = (
   seed: number,
 ): Development => {
   const state = sensorAt(sensor, settings.iso);
-  const iso = sensor.sensitivity === 'ei' ? indexBase(sensor, settings.iso) : settings.iso;
   // Luminance that lands at grey; what is over it lands over it.
-  const perCandela = state.electronsAtGrey / luminanceFor({ ...settings, iso });
+  const perCandela = state.electronsAtGrey / luminanceFor({ ...settings, iso: state.exposedAt });
   const white = balancedWhite(settings, lean);
   const profile = compileProfile(settings.profile);
   return {
@@ -236,9 +232,3 @@ const scratch = (pixels: number): Float32Array[] => {
   if (held[0]?.length !== pixels) held = [0, 1, 2].map(() => new Float32Array(pixels));
   return held;
 };
-
-/** With an exposure index the sensor is metered at its base. */
-const indexBase = ({ baseIsos }: SensorSpec, index: number): number =>
-  baseIsos.reduce((best, one) =>
-    Math.abs(Math.log2(index / one)) < Math.abs(Math.log2(index / best)) ? one : best,
-  );

@@ -1,15 +1,7 @@
+import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeAnchors, maxCode, type Coding } from '../signal/scale.ts';
 import { melted } from './smoothing.ts';
-
-export type Chroma = '4:2:0' | '4:2:2' | '4:4:4';
-
-/** How far apart colour samples are, across and down. */
-const THINNING = {
-  '4:4:4': [1, 1],
-  '4:2:2': [2, 1],
-  '4:2:0': [2, 2],
-} as const satisfies Record<Chroma, readonly [number, number]>;
 
 const { kr, kg, kb } = LUMA.bt709;
 
@@ -86,7 +78,7 @@ export const recordRows = (
     rgbCodes(signals, coding, width * height, out, at);
     return;
   }
-  const thin = THINNING[chroma];
+  const thin = CHROMA_THINNING[chroma];
   const columns = Math.ceil(width / thin[0]);
   let [y] = signals;
   let cb = thinned(signals[1], width, height, thin);

@@ -14,6 +14,8 @@ export const CHANNEL_SHARE = [0.58, 1, 0.72] as const;
 
 /** What the sensor does at an ISO. */
 export type SensorState = {
+  /** ISO that the light is metered for: the dial's, with an exposure index the base. */
+  readonly exposedAt: number;
   /** Electrons of green at middle grey. */
   readonly electronsAtGrey: number;
   readonly readElectrons: number;
@@ -29,9 +31,10 @@ export type SensorState = {
 export const sensorAt = (spec: SensorSpec, iso: number): SensorState => {
   const first = Math.min(...spec.baseIsos);
   const { base } = isoStanding(iso, spec.baseIsos, spec.sensitivity);
-  const exposed = spec.sensitivity === 'ei' ? base : iso;
+  const exposedAt = spec.sensitivity === 'ei' ? base : iso;
   return {
-    electronsAtGrey: (spec.electronsAtGrey * first) / exposed,
+    exposedAt,
+    electronsAtGrey: (spec.electronsAtGrey * first) / exposedAt,
     readElectrons: spec.readElectrons * Math.sqrt(first / base),
     wellElectrons: (spec.electronsAtGrey * 2 ** spec.fullStops * first) / base,
   };

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { sceneFor, stageScene } from '#core/scene/stage.ts';
+import { sceneFits, sceneFor } from '#core/scene/stage.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
 import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
@@ -16,7 +16,9 @@ const useSceneOfSetup = () => {
   const { frame, stage } = bench;
   const wanted = sceneFor(selection.setup.id, selection.camera.id);
   const own = frame !== undefined && frame.scene === undefined;
-  const fits = stage !== undefined && stageScene(stage.sceneId).setupId === selection.setup.id && (wanted === undefined || stage.sceneId === wanted || stageScene(stage.sceneId).cameraIds === undefined); // prettier-ignore
+  const fits =
+    stage !== undefined &&
+    (stage.sceneId === wanted || sceneFits(stage.sceneId, selection.setup.id, selection.camera.id));
   const idle = bench.busy === undefined;
   const failed = bench.failure !== undefined;
   useEffect(() => {

@@ -131,7 +131,7 @@ describe('the bag', () => {
     for (const record of book[table].values()) {
       const edit = bagEdit(kind(table), kind(table).textsOf(record as never), selection, record.id, record);
       expect(edit.ok && edit.value.changes[0].after).toEqual(record);
-      expect(kind(table).line(record as never, selection).length).toBeGreaterThan(3);
+      expect(kind(table).line(record as never, selection, book).length).toBeGreaterThan(3);
     }
   });
 

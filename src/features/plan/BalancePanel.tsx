@@ -11,7 +11,7 @@ import {
   type Source,
 } from '#core/colour/balance.ts';
 import { castEffect, printNeutral, printSkin } from '#core/colour/castEffect.ts';
-import { neutralOf } from '#core/colour/lean.ts';
+import { balancedLight, neutralOf, TINT_STEP } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
 import { printStopsDecimal } from '#core/units.ts';
@@ -94,8 +94,8 @@ const Water = () => {
 const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
   const { camera, plan } = useBench().selection;
   const cast = castOf(source, plan.kelvin, camera.lean?.mired ?? 0);
-  const light = { kelvin: 1e6 / (1e6 / plan.kelvin + cast), duv: source.tint / 1000 };
-  const effect = castEffect(light, { kelvin: plan.kelvin, duv: -plan.tint / 1000 });
+  const light = { kelvin: source.kelvin, duv: TINT_STEP * source.tint };
+  const effect = castEffect(light, balancedLight(plan, camera.lean));
   return (
     <tr>
       <th scope="row">{source.name}</th>

@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useMemo, useState, type MouseEvent } from 'react';
-import { sceneFor, stageScene } from '#core/scene/stage.ts';
+import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { sceneFits, sceneFor } from '#core/scene/stage.ts';
 import type { Spot } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -11,6 +11,9 @@ import { usePixels } from '#ui/stage/usePixels.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { spotOfMeter } from './planModel.ts';
 
+/** Share of the picture that an arrow key moves the aim by. */
+const AIM_STEP = 0.01;
+
 /** The picture of the simulated camera before this set-up; a click reads the light there with its spot meter. */
 export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   const { session, selection, bench } = useBench();
@@ -18,8 +21,9 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   const { stage, shot } = camera;
   const [last, setLast] = useState<Spot>();
   const { setup, plan } = selection;
+  const { bias } = selection.camera.meter;
   const wanted = sceneFor(setup.id, selection.camera.id);
-  const fits = stage !== undefined && stageScene(stage.sceneId).setupId === setup.id;
+  const fits = stage !== undefined && sceneFits(stage.sceneId, setup.id, selection.camera.id);
   const idle = bench.busy === undefined && bench.failure === undefined;
   useEffect(() => {
     if (!fits && idle && wanted) void session.openScene(wanted);
@@ -46,11 +50,8 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   }, [session, serial, profile, plan.placement]);
   const { canvas, problem } = usePixels(ask);
 
-  const read = async (event: MouseEvent<HTMLCanvasElement>) => {
+  const read = async (x: number, y: number) => {
     if (!shot || !stage) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const x = (event.clientX - box.left) / box.width;
-    const y = (event.clientY - box.top) / box.height;
     session.setStage({ auto: { ...stage.auto, mode: 'spot', spot: [x, y] } });
     const outcome = await session.judge.call('expose', {
       ...shot,
@@ -65,6 +66,25 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
     onSpot(spot);
   };
 
+  const [x, y] = stage?.auto.spot ?? [0.5, 0.5];
+  const aim = (u: number, v: number) => {
+    const inside = (at: number) => Math.min(1, Math.max(0, at));
+    if (stage) session.setStage({ auto: { ...stage.auto, mode: 'spot', spot: [inside(u), inside(v)] } });
+  };
+  const onClick = (event: MouseEvent<HTMLElement>) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    // Pressed by keyboard the click has no place of its own: the aim's is read.
+    if (event.detail === 0) void read(x, y);
+    else void read((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!by) return;
+    event.preventDefault();
+    const step = event.shiftKey ? AIM_STEP * 5 : AIM_STEP;
+    aim(x + by[0] * step, y + by[1] * step);
+  };
+
   if (!wanted)
     return (
       <Panel title="Through the camera">
@@ -75,17 +95,21 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
     );
   return (
     <div className="look-through">
-      <Panel title="Through the camera" note="click to read a spot with its meter">
-        <canvas
-          ref={canvas}
+      <Panel title="Through the camera" note="click, or arrow keys and Enter, to read a spot with its meter">
+        <button
+          type="button"
           className="look-picture"
-          aria-label="Picture of the simulated camera"
-          onClick={(event) => void read(event)}
-        />
+          aria-label={`Read the spot ${Math.round(100 * x)} % across, ${Math.round(100 * y)} % down`}
+          onClick={onClick}
+          onKeyDown={onKey}
+        >
+          <canvas ref={canvas} role="img" aria-label="Picture of the simulated camera" />
+          <span className="look-aim" style={{ left: `${100 * x}%`, top: `${100 * y}%` }} aria-hidden />
+        </button>
         {problem && <p className="field-error">{problem}</p>}
         <p className="quiet mb-0" role="status">
           {last
-            ? `${last.name}: the meter showed ${printStopsDecimal(last.value)} at the camera’s settings.`
+            ? `${last.name}: ${printStopsDecimal(last.value)} over what the camera’s settings call grey${bias === 0 ? '' : ', its meter’s bias taken off'}.`
             : 'Simulated, and its light is known: a place to try before the job.'}
         </p>
       </Panel>

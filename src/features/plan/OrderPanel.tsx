@@ -76,7 +76,7 @@ export const OrderPanel = () => {
     void book.edit({ label: 'Order of the day', changes: reordered(setups, moved) });
   };
   return (
-    <Panel title="Order of the day" note="each takes the hour its new place had">
+    <Panel title="Order of the day" note="drag, or space and arrows; each takes its new place’s hour">
       <DndContext id="order" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={setups.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol className="order-list">

@@ -5,12 +5,13 @@ import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { isoCeiling } from '#store/records/camera.ts';
 import { fitting } from '#store/records/bag.ts';
 import type { Locks } from '#store/records/setup.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { ISO_RULES, isoCeiling, planFields, solvedAt } from './planModel.ts';
+import { ISO_RULES, planFields, solvedAt } from './planModel.ts';
 import { useEditSetup } from './useSetup.ts';
 
 const LOCKS = [

@@ -5,7 +5,7 @@ import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
-import { isoCeiling } from './planModel.ts';
+import { isoCeiling } from '#store/records/camera.ts';
 import { recordingAt } from './adviceModel.ts';
 
 export type ChecklistInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };

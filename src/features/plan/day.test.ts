@@ -5,7 +5,8 @@ import { setupsOf } from '#store/selection.ts';
 import { TABLES } from '#store/tables.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { daysOf, hoursOnSet, movedTo, printHours, reminders, reordered, whenOf } from './dayModel.ts';
-import { isoCeiling, knobsOf } from './planModel.ts';
+import { isoCeiling } from '#store/records/camera.ts';
+import { knobsOf } from './planModel.ts';
 
 const book = demoBook();
 const setups = setupsOf(book, 'salt-and-fire');

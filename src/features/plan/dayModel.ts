@@ -61,10 +61,12 @@ const byTime = (a: SetupRecord, b: SetupRecord) => {
   return x.day - y.day || x.hour - y.hour || a.order - b.order;
 };
 
+/** As far as a shoot's days are counted. */
+const LAST_DAY = 99;
 /** A set-up moved to another day or hour; the order of work follows the clock. */
 export const movedTo = (setups: readonly SetupRecord[], id: string, when: When): Change[] => {
   const hour = Math.min(23.75, Math.max(0, Math.round(when.hour * 4) / 4));
-  const day = Math.max(1, when.day);
+  const day = Math.min(LAST_DAY, Math.max(1, when.day));
   const moved = setups.map((setup) => (setup.id === id ? { ...setup, when: { day, hour } } : setup));
   return changesFor(
     setups,

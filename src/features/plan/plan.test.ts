@@ -98,7 +98,7 @@ describe('planning', () => {
 
   it('glass that fits one camera is offered to no other', () => {
     const air = sets.filter(({ fits }) => fits);
-    expect(air.map(({ fits }) => fits)).toEqual(['Air cam']);
+    expect(air.map(({ fits }) => fits)).toEqual(['air-cam']);
     const brighter = { ...survey, grey: (survey.grey ?? 0) * 2 ** 4 };
     expect(solvedAt(selection, numbers, brighter, air, 1)?.short).toMatch(/too much light/);
     const dunes = at('dunes', 'air-cam');

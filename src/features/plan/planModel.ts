@@ -23,7 +23,7 @@ import type { FrameMeasurement } from '#core/verdict/index.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { sensorFromFloor, type SensorModel } from '#core/sensor/noise.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
-import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
+import { isoCeiling, shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
@@ -81,9 +81,6 @@ const freeShutters = (camera: CameraRecord, setup: SetupRecord): readonly Shutte
 };
 
 const IRIS_REACH = 3;
-
-/** An auto-ISO ceiling before run-and-gun work: two stops over the first base. Common practice. */
-export const isoCeiling = ({ baseIsos }: Pick<CameraRecord, 'baseIsos'>): number => 4 * Math.min(...baseIsos);
 
 /** What ISO may do while settings are solved. A further way is a row. */
 export const ISO_RULES = {

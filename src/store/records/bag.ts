@@ -13,15 +13,15 @@ export const ndSetSchema = z
     /** Stops of each filter; of a variable one the least and the most. */
     stops: z.array(finite.positive().max(20)).min(1).max(16),
     lean: leanSchema,
-    /** Name of the only camera it fits; without it, every one. */
-    fits: z.string().trim().max(80).optional(),
+    /** The only camera it fits; without it, every one. */
+    fits: idSchema.optional(),
   })
   .refine(({ kind, stops }) => kind === 'fixed' || stops.length === 2, 'least and most of a variable filter');
 export type NdSetRecord = z.infer<typeof ndSetSchema>;
 
 /** The glass of the bag that goes on a camera. */
-export const fitting = (sets: readonly NdSetRecord[], camera: { readonly name: string }): NdSetRecord[] =>
-  sets.filter(({ fits }) => !fits || fits === camera.name);
+export const fitting = (sets: readonly NdSetRecord[], camera: { readonly id: string }): NdSetRecord[] =>
+  sets.filter(({ fits }) => fits === undefined || fits === camera.id);
 
 const tint = finite.min(-100).max(100);
 

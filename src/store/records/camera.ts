@@ -91,3 +91,6 @@ export const shuttersOf = ({ shutterBy, shutters }: CameraRecord): Shutter[] =>
   shutters.map((v) =>
     shutterBy === 'angle' ? { kind: 'angle', degrees: v } : { kind: 'time', denominator: v },
   );
+
+/** An auto-ISO ceiling before run-and-gun work: two stops over the first base. Common practice. */
+export const isoCeiling = ({ baseIsos }: Pick<CameraRecord, 'baseIsos'>): number => 4 * Math.min(...baseIsos);

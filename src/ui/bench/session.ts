@@ -10,7 +10,14 @@ import type { FrameMeasurement } from '#core/verdict/index.ts';
 import type { ExposeInput, FrameInfo, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { Progress } from '#workers/rpc/protocol.ts';
-import { patchesOfTruth, PLAIN_AUTOMATICS, type Automatics, type Knobs } from '../stage/stageModel.ts';
+import {
+  patchesOfTruth,
+  PLAIN_AUTOMATICS,
+  type Automatics,
+  type AutoValues,
+  type Knobs,
+  type Seen,
+} from '../stage/stageModel.ts';
 
 /** The frame on the bench; its pixels stay in the worker. */
 export type OpenFrame = {
@@ -23,24 +30,18 @@ export type OpenFrame = {
 };
 
 /** The simulated camera before a scene. */
-export type StageState = {
-  readonly sceneId: StageSceneId;
-  readonly truth: SceneTruth;
-  /** Knobs turned away from the card. */
-  readonly turned: Partial<Knobs>;
-  readonly auto: Automatics;
-  readonly running: boolean;
-  /** What the meter shows on the last picture, stops, and what automatic balance takes for white, K. */
-  readonly shows?: number;
-  readonly seen?: number;
-  /** Pictures shown and left out since it runs. */
-  readonly shown: number;
-  readonly dropped: number;
-  /** What automatics have come to. */
-  readonly autoIris?: number;
-  readonly autoIso?: number;
-  readonly autoKelvin?: number;
-};
+export type StageState = AutoValues &
+  Seen & {
+    readonly sceneId: StageSceneId;
+    readonly truth: SceneTruth;
+    /** Knobs turned away from the card. */
+    readonly turned: Partial<Knobs>;
+    readonly auto: Automatics;
+    readonly running: boolean;
+    /** Pictures shown and left out since it runs. */
+    readonly shown: number;
+    readonly dropped: number;
+  };
 
 export type SessionState = {
   readonly frame?: OpenFrame;

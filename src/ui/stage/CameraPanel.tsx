@@ -7,13 +7,21 @@ import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
 import { shuttersOf } from '#store/records/camera.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
-import { download } from '../download.ts';
+import { download, slug } from '../download.ts';
 import { printKelvin, printTint } from '../format.ts';
 import { Toggle } from '../parts/Toggle.tsx';
-import { slug } from '../download.ts';
 import { Knob } from './Knob.tsx';
 import { MeterScale } from './MeterScale.tsx';
-import { DIFFUSIONS, irisesOf, knobsOfCard, turned, type Knobs } from './stageModel.ts';
+import {
+  DIFFUSIONS,
+  irisesOf,
+  knobsOfCard,
+  turned,
+  turnedKelvin,
+  type Automatics,
+  type AutoValues,
+  type Knobs,
+} from './stageModel.ts';
 import type { useStage } from './useStage.ts';
 
 /** ND turns by thirds on the simulated camera: whatever glass is there. */
@@ -44,9 +52,19 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
   const profiles = camera.profileIds.flatMap((id) => records.profiles.get(id) ?? []);
   const seconds = (shutter: Knobs['shutter']) => shutterSeconds(shutter, setup.fps);
 
+  /** Turned on, an automatic begins from where the knob stands, and the camera runs: it works only then. */
+  const flip = (id: 'iris' | 'iso' | 'balance', from: AutoValues) => {
+    const next: Automatics = { ...auto, [id]: !auto[id] };
+    session.setStage({ auto: next, ...from, ...(next[id] && !running ? { running: true, shown: 0, dropped: 0 } : {}) }); // prettier-ignore
+  };
+
   const saveStill = async () => {
     const outcome = await session.judge.call('still', {});
-    if (outcome.state !== 'done' || !outcome.output.ok) return;
+    if (outcome.state !== 'done') return;
+    if (!outcome.output.ok) {
+      setSaid(outcome.output.reason);
+      return;
+    }
     const name = `${slug(`${setup.name} ${camera.name}`)}.png`;
     download(name, outcome.output.value.png, 'image/png');
     setSaid(`${name} saved`);
@@ -154,22 +172,15 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
         />
         <Knob
           label="White bal."
-          value={`${printKelvin(knobs.kelvin)}${printTint(knobs.tint)}`}
-          off={isOff('kelvin') || isOff('tint')}
+          value={printKelvin(knobs.kelvin)}
+          off={isOff('kelvin')}
           disabled={auto.balance}
-          onTurn={(clicks) => {
-            // Even steps of ten mired, on the camera's own dial.
-            const mired = 1e6 / knobs.kelvin - 10 * clicks;
-            const step = camera.kelvinStep;
-            const kelvin = Math.round(1e6 / mired / step) * step;
-            const [low, high] = camera.kelvinRange;
-            const moved = kelvin === knobs.kelvin ? kelvin + Math.sign(clicks) * step : kelvin;
-            turn({ kelvin: Math.min(high, Math.max(low, moved)) });
-          }}
-          onReset={() => back('kelvin', 'tint')}
+          onTurn={(clicks) => turn({ kelvin: turnedKelvin(knobs.kelvin, clicks, camera) })}
+          onReset={() => back('kelvin')}
         />
         <Knob
           label="Tint"
+          says="thousandths of Duv; + turns the picture green"
           value={knobs.tint === 0 ? '0' : printTint(knobs.tint).trim()}
           off={isOff('tint')}
           disabled={auto.balance || camera.tintRange[0] === camera.tintRange[1]}
@@ -220,25 +231,23 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
           <Toggle
             on={auto.iris}
             name="Auto iris"
-            says="While it is live: the frame to grey by the lens, before gain"
-            onFlip={() =>
-              session.setStage({ auto: { ...auto, iris: !auto.iris }, autoIris: exactFNumber(knobs.iris) })
-            }
+            says="Live: the frame to grey by the lens, before gain"
+            onFlip={() => flip('iris', { autoIris: exactFNumber(knobs.iris) })}
+          />
+        )}
+        {camera.sensitivity === 'gain' && (
+          <Toggle
+            on={auto.iso}
+            name="Auto ISO"
+            says="Live: the frame to grey, up to two stops over base"
+            onFlip={() => flip('iso', { autoIso: knobs.iso })}
           />
         )}
         <Toggle
-          on={auto.iso}
-          name="Auto ISO"
-          says="While it is live: the frame to grey, up to two stops over base"
-          onFlip={() => session.setStage({ auto: { ...auto, iso: !auto.iso }, autoIso: knobs.iso })}
-        />
-        <Toggle
           on={auto.balance}
           name="Auto WB"
-          says="While it is live: towards the colour of the picture, slowly"
-          onFlip={() =>
-            session.setStage({ auto: { ...auto, balance: !auto.balance }, autoKelvin: knobs.kelvin })
-          }
+          says="Live: towards the colour of the picture, slowly"
+          onFlip={() => flip('balance', { autoKelvin: knobs.kelvin })}
         />
         <button
           type="button"

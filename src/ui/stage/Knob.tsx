@@ -9,6 +9,7 @@ const CLICK = 14;
 export const Knob = ({
   label,
   value,
+  says,
   off = false,
   disabled = false,
   onTurn,
@@ -16,6 +17,8 @@ export const Knob = ({
 }: {
   label: string;
   value: string;
+  /** Unit and sign, for the tooltip. */
+  says?: string;
   /** Turned away from the card. */
   off?: boolean;
   disabled?: boolean;
@@ -59,7 +62,7 @@ export const Knob = ({
         aria-label={label}
         aria-valuetext={`${value}${off ? ', off the card' : ''}`}
         aria-disabled={disabled}
-        title={off ? `${label}: double-click to go back to the card` : label}
+        title={`${label}${says ? `, ${says}` : ''}${off ? '; double-click to go back to the card' : ''}`}
         onKeyDown={disabled ? undefined : onKey}
         onWheel={disabled ? undefined : (event: WheelEvent) => onTurn(event.deltaY < 0 ? 1 : -1)}
         onDoubleClick={onReset}

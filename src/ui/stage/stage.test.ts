@@ -18,7 +18,20 @@ import { codeToSignal } from '#core/signal/scale.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { shuttersOf } from '#store/records/camera.ts';
 import { setupsOf } from '#store/selection.ts';
-import { autoRulesOf, bodyOf, FIRST_LOOK, irisesOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, turned } from './stageModel.ts'; // prettier-ignore
+import {
+  automaticStep,
+  autoRulesOf,
+  bodyOf,
+  FIRST_LOOK,
+  irisesOf,
+  knobsOfCard,
+  patchesOfTruth,
+  PLAIN_AUTOMATICS,
+  settingsOfKnobs,
+  turned,
+  turnedKelvin,
+  withAutomatics,
+} from './stageModel.ts';
 
 const book = demoBook();
 const truthOf = (id: StageSceneId) => {
@@ -91,6 +104,50 @@ describe('the simulated camera as the kit knows it', () => {
     expect(turned([2.8, 4, 5.6], from(4.2), -1)).toBe(2.8);
     expect(turned([2.8, 4, 5.6], from(5.6), 4)).toBe(5.6);
     expect(turned(F_NUMBERS, from(4), 0)).toBe(4);
+  });
+});
+
+describe('automatics and dials', () => {
+  const rules = {
+    irisRange: [2.8, 16],
+    isoRange: [800, 3200],
+    kelvinRange: [2500, 9900],
+    compensation: 0,
+  } as const;
+  const settings = { fNumber: 4, iso: 800, kelvin: 5600 };
+  const none = { ...PLAIN_AUTOMATICS };
+
+  it('do nothing while they are off', () => {
+    expect(automaticStep({ auto: none, shows: -2, seen: 3200 }, settings, rules, 1)).toEqual({});
+  });
+
+  it('the lens works first, gain only where it is at its end', () => {
+    const auto = { ...none, iris: true, iso: true };
+    const open = automaticStep({ auto, shows: -0.5 }, settings, rules, 0.1);
+    expect(open.autoIris).toBeLessThan(4);
+    expect(open.autoIso).toBeUndefined();
+    const ended = automaticStep({ auto, shows: -3, autoIris: 2.8 }, settings, rules, 0.1);
+    expect(ended.autoIris).toBe(2.8);
+    expect(ended.autoIso).toBeGreaterThan(800);
+  });
+
+  it('show on the knobs, and only the ones that are on', () => {
+    const knobs = knobsOfCard(demoSelection('packing-yard', 'a-cam'));
+    const values = { autoIris: 5.66, autoIso: 1234.5, autoKelvin: 4321 };
+    expect(withAutomatics(knobs, { ...none, balance: true }, values)).toEqual({ ...knobs, kelvin: 4320 });
+    expect(withAutomatics(knobs, { ...none, iris: true, iso: true }, values)).toMatchObject({
+      iris: 5.7,
+      iso: 1235,
+    });
+  });
+
+  it('Kelvin turns by ten mired, by a step of a coarse dial, and holds at its ends', () => {
+    const fine = { kelvinStep: 10, kelvinRange: [2000, 12_000] as [number, number] };
+    expect(turnedKelvin(5600, 1, fine)).toBe(Math.round(1e6 / (1e6 / 5600 - 10) / 10) * 10);
+    expect(turnedKelvin(3200, 1, { ...fine, kelvinStep: 500 })).toBe(3500);
+    expect(turnedKelvin(12_000, 12, fine)).toBe(12_000);
+    expect(turnedKelvin(9000, 12, fine)).toBe(12_000);
+    expect(turnedKelvin(2000, -3, fine)).toBe(2000);
   });
 });
 

@@ -4,13 +4,13 @@ import type { Frame } from '#core/frame/frame.ts';
 import type { StageSceneId } from '#core/scene/stage.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { Patch } from '#core/scopes/measure.ts';
-import type { AutoRules } from '#core/sensor/auto.ts';
+import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { MeterMode } from '#core/sensor/meter.ts';
 import { sensorFromFloor } from '#core/sensor/noise.ts';
 import { specOf } from '#core/sensor/spec.ts';
 import type { BookRecords } from '#store/book.ts';
-import type { CameraRecord } from '#store/records/camera.ts';
+import { isoCeiling, type CameraRecord } from '#store/records/camera.ts';
 import type { Selection } from '#store/selection.ts';
 
 /** What is turned on the simulated camera itself; what is not turned stands as the card says. */
@@ -104,17 +104,72 @@ export const settingsOfKnobs = (
   };
 };
 
-/** What the automatics may do: up to two stops over the first base, and what the dial can say. */
+/** Lists the knobs turn through. */
+export const irisesOf = (camera: CameraRecord): readonly number[] =>
+  camera.fixedIris !== undefined ? [camera.fixedIris] : camera.irises.length > 0 ? camera.irises : F_NUMBERS;
+
+/** What the automatics may do: within the lens, up to two stops over the first base, and what the dial can say. */
 export const autoRulesOf = (camera: CameraRecord): AutoRules => ({
   irisRange: [Math.min(...irisesOf(camera)), Math.max(...irisesOf(camera))],
-  isoRange: [Math.min(...camera.baseIsos), 4 * Math.min(...camera.baseIsos)],
+  isoRange: [Math.min(...camera.baseIsos), isoCeiling(camera)],
   kelvinRange: camera.kelvinRange,
   compensation: 0,
 });
 
-/** Lists the knobs turn through. */
-export const irisesOf = (camera: CameraRecord): readonly number[] =>
-  camera.fixedIris !== undefined ? [camera.fixedIris] : camera.irises.length > 0 ? camera.irises : F_NUMBERS;
+/** What the automatics have come to; undefined until they work. */
+export type AutoValues = {
+  readonly autoIris?: number;
+  readonly autoIso?: number;
+  readonly autoKelvin?: number;
+};
+/** What the last picture told them: the meter's stops, and the light that automatic balance takes for white, K. */
+export type Seen = { readonly shows?: number; readonly seen?: number };
+
+/** The automatics a step of time later. The iris works first; gain only where the lens is at its end. */
+export const automaticStep = (
+  { auto, autoIris: iris, autoIso: iso, autoKelvin: kelvin, shows, seen }: AutoValues & Seen & { readonly auto: Automatics }, // prettier-ignore
+  settings: Pick<CameraSettings, 'fNumber' | 'iso' | 'kelvin'>,
+  rules: AutoRules,
+  seconds: number,
+): AutoValues => {
+  const lens = auto.iris && shows !== undefined ? autoIris(iris ?? settings.fNumber, shows, seconds, rules) : undefined; // prettier-ignore
+  const atEnd = lens === undefined || rules.irisRange.includes(lens);
+  return {
+    ...(lens === undefined ? {} : { autoIris: lens }),
+    ...(auto.iso && shows !== undefined && atEnd
+      ? { autoIso: autoIso(iso ?? settings.iso, shows, seconds, rules) }
+      : {}),
+    ...(auto.balance && seen !== undefined
+      ? { autoKelvin: autoKelvin(kelvin ?? settings.kelvin, seen, seconds, rules) }
+      : {}),
+  };
+};
+
+/** Knobs with what the automatics have come to, as the camera shows it. */
+export const withAutomatics = (
+  knobs: Knobs,
+  { iris, iso, balance }: Automatics,
+  { autoIris: f, autoIso: gain, autoKelvin: kelvin }: AutoValues,
+): Knobs => ({
+  ...knobs,
+  ...(iris && f !== undefined ? { iris: Number(f.toFixed(1)) } : {}),
+  ...(iso && gain !== undefined ? { iso: Math.round(gain) } : {}),
+  ...(balance && kelvin !== undefined ? { kelvin: Math.round(kelvin / 10) * 10 } : {}),
+});
+
+/** Mired that one click of the balance knob is worth: about as much as is just seen. */
+const CLICK_MIRED = 10;
+/** Kelvin so many clicks on, in even steps of mired as far as the camera's dial has them; at least one step of it. */
+export const turnedKelvin = (
+  kelvin: number,
+  clicks: number,
+  { kelvinStep, kelvinRange: [low, high] }: Pick<CameraRecord, 'kelvinStep' | 'kelvinRange'>,
+): number => {
+  const mired = Math.max(1e6 / high, 1e6 / kelvin - CLICK_MIRED * clicks);
+  const next = Math.round(1e6 / mired / kelvinStep) * kelvinStep;
+  const moved = next === kelvin ? kelvin + Math.sign(clicks) * kelvinStep : next;
+  return Math.min(high, Math.max(low, moved));
+};
 
 /** The entry so many steps on, held at the ends; from the nearest one when the value is none of the list. */
 export const turned = <T>(list: readonly T[], nearest: (entry: T) => number, steps: number): T => {

@@ -1,30 +1,30 @@
 'use client';
 
 import { useEffect, useMemo, useRef } from 'react';
-import { autoIris, autoIso, autoKelvin } from '#core/sensor/auto.ts';
 import { secondsOf } from '#core/scene/scene.ts';
 import type { ExposeInput } from '#workers/judge/protocol.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
-import type { StageState } from '../bench/session.ts';
-import { autoRulesOf, bodyOf, knobsOfCard, settingsOfKnobs, type Knobs } from './stageModel.ts';
+import {
+  automaticStep,
+  autoRulesOf,
+  bodyOf,
+  knobsOfCard,
+  settingsOfKnobs,
+  withAutomatics,
+} from './stageModel.ts';
 
 const FRAME_MS = 40;
 
 /** The knobs as they stand: the card's, what was turned, what the camera does by itself. */
-export const useKnobs = (): Knobs | undefined => {
+const useKnobs = () => {
   const { selection, bench } = useBench();
-  const { stage } = bench;
-  return useMemo(() => {
-    if (!stage) return undefined;
-    const { turned, auto, autoIris: iris, autoIso: iso, autoKelvin: kelvin } = stage;
-    return {
-      ...knobsOfCard(selection),
-      ...turned,
-      ...(auto.iris && iris !== undefined ? { iris: Number(iris.toFixed(1)) } : {}),
-      ...(auto.iso && iso !== undefined ? { iso: Math.round(iso) } : {}),
-      ...(auto.balance && kelvin !== undefined ? { kelvin: Math.round(kelvin / 10) * 10 } : {}),
-    };
-  }, [selection, stage]);
+  const { turned, auto, autoIris, autoIso, autoKelvin } = bench.stage ?? {};
+  return useMemo(
+    () =>
+      auto &&
+      withAutomatics({ ...knobsOfCard(selection), ...turned }, auto, { autoIris, autoIso, autoKelvin }),
+    [selection, turned, auto, autoIris, autoIso, autoKelvin],
+  );
 };
 
 type Shot = Omit<ExposeInput, 'seed' | 'seconds' | 'width'>;
@@ -45,20 +45,18 @@ export const useStage = () => {
   const { stage } = bench;
   const { camera, setup } = selection;
   const knobs = useKnobs();
+  const auto = stage?.auto;
   const shot = useMemo((): Shot | undefined => {
-    if (!stage || !knobs) return undefined;
-    const settings = settingsOfKnobs({ camera, setup }, knobs, records);
-    if (!settings) return undefined;
-    const { mode, spot } = stage.auto;
+    const settings = knobs && settingsOfKnobs({ camera, setup }, knobs, records);
+    if (!auto || !settings) return undefined;
+    const { mode, spot } = auto;
     return {
       body: bodyOf(camera, records),
       settings,
       spotting: { mode, x: spot[0], y: spot[1] },
       bias: camera.meter.bias,
     };
-    // What the meter showed changes with each picture and asks for none.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [stage?.sceneId, stage?.auto, knobs, camera, setup, records]);
+  }, [auto, knobs, camera, setup, records]);
   // Knobs turned on one camera are not those of another.
   const planId = selection.plan.id;
   const turnedOn = useRef(planId);
@@ -68,27 +66,24 @@ export const useStage = () => {
     turnedOn.current = planId;
   }, [session, planId]);
   const running = stage?.running ?? false;
-  const sceneId = stage?.sceneId;
+  const truth = stage?.truth;
   const latest = useRef(shot);
   useEffect(() => {
     latest.current = shot;
   }, [shot]);
 
-  const word = useMemo(() => JSON.stringify(shot), [shot]);
   useEffect(() => {
-    if (running || !latest.current) return;
-    const width = session.getState().stage?.truth.width;
-    if (width) void session.shoot({ ...latest.current, seed: 1, seconds: 0, width });
-  }, [session, running, sceneId, word]);
+    if (running || !truth || !shot) return;
+    void session.shoot({ ...shot, seed: 1, seconds: 0, width: truth.width });
+  }, [session, running, truth, shot]);
 
   useEffect(() => {
-    if (!running || !sceneId) return undefined;
+    if (!running || !truth) return undefined;
     let stopped = false;
     const run = async () => {
       const started = performance.now();
-      const since = session.getState().stage;
-      if (!since) return;
-      const length = secondsOf(since.truth);
+      const rules = autoRulesOf(camera);
+      const length = secondsOf(truth);
       let n = 0;
       while (!stopped) {
         const due = started + n * FRAME_MS;
@@ -107,39 +102,20 @@ export const useStage = () => {
           seed: n + 1,
           seconds: length > 0 ? seconds % length : 0,
           // Half the scene's own width, each pixel the mean of four.
-          width: since.truth.width / 2,
+          width: truth.width / 2,
         });
         const after = session.getState().stage;
-        if (after && (after.auto.iris || after.auto.iso || after.auto.balance))
-          session.setStage(automatic(after, current, (late + 1) * (FRAME_MS / 1000)));
+        const step = after && automaticStep(after, current.settings, rules, ((late + 1) * FRAME_MS) / 1000);
+        if (step && Object.keys(step).length > 0) session.setStage(step);
         await painted();
         n += 1;
       }
-    };
-    const automatic = (now: StageState, { settings }: Shot, seconds: number): Partial<StageState> => {
-      const rules = autoRulesOf(camera);
-      const { auto, shows, seen } = now;
-      const iris =
-        auto.iris && shows !== undefined
-          ? autoIris(now.autoIris ?? settings.fNumber, shows, seconds, rules)
-          : undefined;
-      // The iris works first; gain only where the lens is at its end.
-      const atEnd = iris === undefined || rules.irisRange.includes(iris);
-      return {
-        ...(iris === undefined ? {} : { autoIris: iris }),
-        ...(auto.iso && shows !== undefined && atEnd
-          ? { autoIso: autoIso(now.autoIso ?? settings.iso, shows, seconds, rules) }
-          : {}),
-        ...(auto.balance && seen !== undefined
-          ? { autoKelvin: autoKelvin(now.autoKelvin ?? settings.kelvin, seen, seconds, rules) }
-          : {}),
-      };
     };
     void run();
     return () => {
       stopped = true;
     };
-  }, [session, running, sceneId, camera]);
+  }, [session, running, truth, camera]);
 
   return { stage, knobs, shot };
 };

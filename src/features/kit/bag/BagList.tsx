@@ -16,7 +16,7 @@ const BagForm = ({
   record?: RecordOf<BagTable>;
   onDone: () => void;
 }) => {
-  const { selection, book } = useBench();
+  const { selection, book, records } = useBench();
   const base = useId();
   const [texts, setTexts] = useState<BagTexts>(() =>
     record ? kind.textsOf(record as never) : emptyTexts(kind),
@@ -36,7 +36,7 @@ const BagForm = ({
         void save();
       }}
     >
-      {kind.fields.map(({ id, label, options, hint }, i) => (
+      {kind.fields.map(({ id, label, hint, optionsOf, options = optionsOf?.(records) }, i) => (
         <div key={id} className={id === 'name' ? 'bag-name' : undefined}>
           <label htmlFor={`${base}-${id}`}>{label}</label>
           {options ? (
@@ -114,7 +114,7 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
             ) : (
               <>
                 <strong>{record.name}</strong>
-                <span className="bag-line">{kind.line(record as never, selection)}</span>
+                <span className="bag-line">{kind.line(record as never, selection, records)}</span>
                 <span className="take-tools">
                   <button
                     type="button"

@@ -19,6 +19,8 @@ export type BagField = {
   /** Text when nothing is typed yet. */
   readonly empty: string;
   readonly options?: readonly (readonly [string, string])[];
+  /** Options that come from the kit. */
+  readonly optionsOf?: (records: BookRecords) => readonly (readonly [string, string])[];
   readonly hint?: string;
 };
 
@@ -32,7 +34,7 @@ export type BagKind<T extends BagTable = BagTable> = {
   readonly textsOf: (record: RecordOf<T>) => BagTexts;
   readonly read: (texts: BagTexts, id: string, selection: Selection) => Result<unknown>;
   /** What stands behind the name in the list. */
-  readonly line: (record: RecordOf<T>, selection: Selection) => string;
+  readonly line: (record: RecordOf<T>, selection: Selection, records: BookRecords) => string;
   readonly rows?: (records: BookRecords, selection: Selection) => readonly RecordOf<T>[];
   /** Further changes when one is added or taken out. */
   readonly added?: (id: string, selection: Selection) => readonly Change[];
@@ -99,7 +101,15 @@ const ndSets: BagKind<'ndSets'> = {
       options: Object.entries(ND_UNITS).map(([id, { name }]) => [id, name]),
     },
     { id: 'values', label: 'Values, or least and most', empty: '', hint: '0.3 0.6 0.9' },
-    { id: 'fits', label: 'Only for', empty: '', hint: 'a camera’s name; empty for all' },
+    {
+      id: 'fits',
+      label: 'Goes on',
+      empty: '',
+      optionsOf: ({ cameras }) => [
+        ['', 'every camera'],
+        ...[...cameras.values()].map(({ id, name }) => [id, `only ${name}`] as const),
+      ],
+    },
     ...leanFields,
   ],
   textsOf: ({ name, kind, unit, stops, lean, fits }) => ({
@@ -123,13 +133,13 @@ const ndSets: BagKind<'ndSets'> = {
       return failure('values', 'Values: a filter that turns has a least and a most, such as 2 5.');
     const lean = all({ mired: miredOf(texts, 300), tint: tintOf(texts) });
     if (!lean.ok) return lean;
-    const fits = texts.fits.trim() || undefined;
+    const fits = texts.fits || undefined;
     return success({ id, name: texts.name, kind: texts.kind, unit, stops, lean: lean.value, fits });
   },
-  line: ({ kind, unit, stops, lean, fits }) => {
+  line: ({ kind, unit, stops, lean, fits }, _selection, { cameras }) => {
     const span = stops.map((value) => printStopsExact(value).replace('+', '')).join(' to ');
     const values = kind === 'fixed' ? stops.map(ND_UNITS[unit].print).join(', ') : `turns ${span} stops`;
-    return `${values}; ${leanWords(lean)}${fits ? `; only for ${fits}` : ''}`;
+    return `${values}; ${leanWords(lean)}${fits ? `; only for ${cameras.get(fits)?.name ?? 'a camera that is gone'}` : ''}`;
   },
 };
 
