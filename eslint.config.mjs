@@ -10,6 +10,7 @@ const config = [
       'test-results/**',
       'playwright-report/**',
       '.bench/**',
+      'src/core/kernels/assembly/**',
     ],
   },
   ...next,

@@ -1,5 +1,4 @@
-// Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame.
-import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
+// Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame, and the rest of the work beside it.
 import { compileMonitoring, monitoringLattice } from '#core/lut/monitoring.ts';
 import {
   ARCHETYPES,
@@ -11,35 +10,29 @@ import {
 import { drawContours } from '#core/scopes/contours.ts';
 import { drawFalseColour, falseColourTable } from '#core/scopes/falseColour.ts';
 import { lumaPlane } from '#core/scopes/luma.ts';
-import { levelMask, measureClipping } from '#core/scopes/measure.ts';
+import { PLAIN } from '#core/kernels/plain.ts';
+import { emptyCells, markCells } from '#core/scopes/marks.ts';
+import { measureClipping } from '#core/scopes/measure.ts';
 import { drawMonitor } from '#core/scopes/picture.ts';
 import { histogramOf, waveform } from '#core/scopes/waveform.ts';
-import { waveformPicture } from '#core/scopes/waveformPicture.ts';
+import { rampColours, waveformPicture } from '#core/scopes/waveformPicture.ts';
 import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { F_NUMBERS } from '#core/exposure/aperture.ts';
 import type { SceneLight } from '#core/scene/scene.ts';
 import { expose, type CameraBody, type CameraSettings } from '#core/sensor/camera.ts';
+import { BENCH_PROFILE, benchFrame, HEIGHT, WIDTH } from './frame.ts';
+import { medianOf, timeScopes } from './scopes.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
 import { ndStacks, solveExposure, type Knobs } from '#core/exposure/solver.ts';
 import { setCardNumbers, type CardCamera } from '#core/exposure/setCard.ts';
 import { zebraSheet } from '#core/exposure/zebraSheet.ts';
 
-const WIDTH = 1920;
-const HEIGHT = 1080;
 const ROUNDS = 25;
 
-const profileData = ARCHETYPES.wideLog;
-const frame = encodePicture(TEST_PICTURES.furnace(), {
-  width: WIDTH,
-  height: HEIGHT,
-  profile: profileData,
-  coding: { bitDepth: 10, range: 'legal' },
-  placement: 1,
-  seed: 1,
-  greyElectrons: 900,
-});
+const profileData = BENCH_PROFILE;
+const frame = benchFrame();
 const camera: CardCamera = {
   coding: frame,
   baseIsos: [800],
@@ -134,14 +127,17 @@ const tasks: Record<string, () => unknown> = {
   'waveform picture 640x320': () =>
     waveformPicture(counted, {
       height: 320,
-      ramp: 'viridis',
-      stopsOfLevel: (l) => profile.stopsAt(axis(l)),
+      colourOf: rampColours('viridis', (level) => profile.stopsAt(axis(level))),
       placeOfLevel: axis,
     }),
   contours: () => drawContours(pixels, luma, WIDTH, stops),
-  'clip and floor mask, counted': () => measureClipping(levelMask(frame, luma, 886, 120), WIDTH, HEIGHT),
-  'monitor, one table (BT.709 profile)': () => drawMonitor(pixels, frame, separable),
-  'monitor, 33-point lattice (BT.2020 profile)': () => drawMonitor(pixels, frame, wide),
+  'clip and floor mask, counted': () => {
+    const cells = emptyCells(WIDTH, HEIGHT);
+    markCells(frame, luma, 886, 120, cells);
+    measureClipping(cells);
+  },
+  'monitor, one table (BT.709 profile)': () => drawMonitor(PLAIN, pixels, frame, separable),
+  'monitor, 33-point lattice (BT.2020 profile)': () => drawMonitor(PLAIN, pixels, frame, wide),
   '33-point cube built': () => monitoringLattice({ profile: profileData, pullStops: 1 }, 'signal', frame, 33),
   'set card, one placement': () =>
     setCardNumbers(
@@ -166,17 +162,8 @@ const tasks: Record<string, () => unknown> = {
   'plain loop: luma, decode, stripe per pixel': naive,
 };
 
-const median = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)];
+const rest = () => Object.entries(tasks).map(([name, task]) => ({ name, ms: medianOf(ROUNDS, task) }));
 
-const time = (task: () => unknown): number => {
-  for (let i = 0; i < 3; i += 1) task();
-  return median(
-    Array.from({ length: ROUNDS }, () => {
-      const start = performance.now();
-      task();
-      return performance.now() - start;
-    }),
-  );
+onmessage = async ({ data }: MessageEvent<'rest' | 'scopes'>) => {
+  postMessage(data === 'rest' ? rest() : await timeScopes(frame));
 };
-
-postMessage(Object.entries(tasks).map(([name, task]) => ({ name, ms: time(task) })));

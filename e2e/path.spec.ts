@@ -111,7 +111,9 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(page.locator('.picture h2')).toHaveText('Bench interview');
     await openFile(page, 'bench_004.png', frameFile('bench', { placement: 0, plainCodes: true }));
     await expect(page.locator('.picture h2')).toHaveText('bench_004.png');
+    await page.getByRole('button', { name: '10-bit', exact: true }).click();
     await expect(page.getByLabel('How the samples are read')).toHaveValue('codes10');
+    await page.keyboard.press('Escape');
     await expect(page.locator('.verdict-hint')).toBeVisible();
     await markCard(page, 'bench');
     await expect(verdict(page, 'card')).toContainText('Card under the plan');
@@ -126,10 +128,10 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
   });
 
   await test.step('judge: waveform, zebra, false colour, contours, monitoring view', async () => {
-    await expect.poll(() => inked(page, '.waveform canvas')).toBeGreaterThan(2000);
-    const stops = await printOf(page, '.waveform canvas');
-    await page.getByRole('radiogroup', { name: 'Waveform scale' }).getByText('%').click();
-    await expect.poll(() => printOf(page, '.waveform canvas')).not.toBe(stops);
+    await expect.poll(() => inked(page, '.scope-first canvas')).toBeGreaterThan(2000);
+    const stops = await printOf(page, '.scope-first canvas');
+    await page.getByRole('radiogroup', { name: 'Scope scale' }).getByText('%', { exact: true }).click();
+    await expect.poll(() => printOf(page, '.scope-first canvas')).not.toBe(stops);
     const seen = new Set<number>();
     const look = async (act: () => Promise<void>) => {
       const before = await page.locator('.picture-sheet').getAttribute('data-painted');
@@ -140,7 +142,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     const view = page.getByRole('radiogroup', { name: 'View' });
     await look(() => view.getByText('Stops').click());
     await look(() => page.getByRole('button', { name: 'Contours' }).click());
-    await look(() => view.getByText('As recorded').click());
+    await look(() => view.getByText('Codes').click());
     await look(() => view.getByText('Monitor').click());
     await look(() => page.getByRole('button', { name: 'Card', exact: true }).click());
     await look(() => page.getByRole('button', { name: 'Warn', exact: true }).click());

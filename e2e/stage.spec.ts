@@ -52,13 +52,20 @@ test('the simulated camera: knobs off the card, verdicts at once, back to the ca
 
   await test.step('it runs: a cloud comes, the page stays awake, what is left out is counted', async () => {
     await page.getByRole('button', { name: 'Live', exact: true }).click();
-    await expect(page.locator('.picture .panel-head .num')).toContainText('480×270');
+    await expect(page.locator('.picture-sheet')).toHaveAttribute('data-size', '480×270');
     await expect(verdict(page, 'card')).toContainText('Card under the plan', { timeout: 30_000 });
     await expect(page.locator('.camera-panel')).toContainText(/\d+ of \d+ left out/);
     await page.getByRole('button', { name: 'Auto ISO' }).click();
     await expect(page.getByRole('button', { name: 'Auto ISO' })).toHaveAttribute('aria-pressed', 'true');
     await page.getByRole('button', { name: 'Stop', exact: true }).click();
-    await expect(page.locator('.picture .panel-head .num')).toContainText('960×540');
+    await expect(page.locator('.picture-sheet')).toHaveAttribute('data-size', '960×540');
+  });
+
+  await test.step('what it sees is logged with one key', async () => {
+    await page.keyboard.press('l');
+    await expect(
+      page.getByText(/Take \d+ logged: Packing yard.*A-cam, Packing yard, sun and cloud/),
+    ).toBeVisible();
   });
 });
 
@@ -67,7 +74,7 @@ test('at 390 px picture, verdicts, knobs and waveform stand one under the other'
   await visit(page, YARD);
   await expect(verdict(page, 'card')).toContainText('Card where planned');
   const tops: number[] = [];
-  for (const part of ['.picture-box', '.verdict-list', '.knobs', '.waveform']) {
+  for (const part of ['.picture-box', '.verdict-list', '.knobs', '.scope-first']) {
     const box = await page.locator(part).boundingBox();
     expect(box?.height ?? 0, part).toBeGreaterThan(90);
     tops.push(box?.y ?? 0);

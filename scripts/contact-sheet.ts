@@ -5,6 +5,7 @@ import { luminanceFor } from '#core/exposure/meter.ts';
 import { compileMonitoring } from '#core/lut/monitoring.ts';
 import { lightAt, openScene, resized } from '#core/scene/scene.ts';
 import { sceneFiles, STAGE_SCENE_IDS, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import { PLAIN } from '#core/kernels/plain.ts';
 import { drawMonitor } from '#core/scopes/picture.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { demoBook } from '#store/fixtures/demoBook.ts';
@@ -37,7 +38,7 @@ const tileOf = (id: StageSceneId): Uint8ClampedArray => {
   const frame = expose(light, bodyOf(selection.camera, book), settings, 1);
   const rgba = new Uint8ClampedArray(TILE.width * TILE.height * 4);
   const monitoring = compileMonitoring({ profile: settings.profile, pullStops: selection.plan.placement });
-  drawMonitor(new Uint32Array(rgba.buffer), frame, monitoring);
+  drawMonitor(PLAIN, new Uint32Array(rgba.buffer), frame, monitoring);
   const card = Math.log2(scene.value.truth.card / luminanceFor(settings));
   console.log(`${id}: card at ${card.toFixed(2)}, planned ${selection.plan.placement.toFixed(2)}`);
   return rgba;

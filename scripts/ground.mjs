@@ -1,6 +1,6 @@
 // What the doors share: the ground they stand on. Plain Node, nothing installed yet.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 
 export const say = (text) => process.stdout.write(`${text}\n`);
@@ -71,7 +71,19 @@ export const buildIsFresh = () => {
   return newer.status === 0 && newer.stdout.trim() === '' && built > 0;
 };
 
+const KERNELS = ['public/kernels/scopes.wasm', 'public/kernels/scopes-shared.wasm'];
+
+/** The SIMD kernels compiled from their sources, when those are newer. */
+export const buildKernels = () => {
+  const sources = 'src/core/kernels/assembly';
+  const newest = Math.max(...readdirSync(sources).map((name) => statSync(`${sources}/${name}`).mtimeMs));
+  if (KERNELS.every((file) => existsSync(file) && statSync(file).mtimeMs > newest)) return;
+  say('Compiling the kernels…');
+  run('npm', ['run', '--silent', 'kernels']);
+};
+
 export const build = () => {
+  buildKernels();
   if (buildIsFresh()) return;
   say('Building…');
   run('npx', ['--no-install', 'next', 'build']);

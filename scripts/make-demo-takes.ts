@@ -1,10 +1,11 @@
 // npm run takes: logs the demo's takes through the simulated camera: src/store/demoTakes.json and public/demo/takes.
 // Needs the scenes. Deterministic: same scenes, same code, same takes.
+import { PLAIN } from '#core/kernels/plain.ts';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { sceneFiles, type StageSceneId } from '#core/scene/stage.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { takeSchema } from '#store/records/take.ts';
-import { cardNumbersOf, distributionOf, verdictsOf } from '#ui/bench/benchModel.ts';
+import { cardNumbersOf, dialledLight, distributionOf, verdictsOf } from '#ui/bench/benchModel.ts';
 import { takeOf } from '#ui/bench/logTake.ts';
 import { bodyOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, type Knobs } from '#ui/stage/stageModel.ts';
 import { judgeHandlers } from '#workers/judge/handlers.ts';
@@ -38,7 +39,7 @@ const read = (path: string) => new Uint8Array(readFileSync(`public${path}`)).buf
 const context = { step: async () => undefined };
 
 const logged = async (shot: Shot) => {
-  const jobs = judgeHandlers();
+  const jobs = judgeHandlers(PLAIN, PLAIN);
   const files = sceneFiles(shot.scene);
   const { output: scene } = await jobs.scene(
     {
@@ -75,9 +76,13 @@ const logged = async (shot: Shot) => {
   );
   const { output: measurement } = await jobs.measure({ profile, clipStops, floorStops, patches }, context);
   const distribution = distributionOf(measurement, numbers);
-  const verdicts = verdictsOf(measurement, distribution, numbers, selection.plan.placement);
+  const verdicts = verdictsOf(measurement, distribution, {
+    numbers,
+    placement: selection.plan.placement,
+    light: dialledLight(selection, shot.turned),
+  });
   const name = `${shot.setup}-${shot.camera}-${shot.number}.png`;
-  const bench = { frame: { name, info, serial: 1 }, measurement };
+  const bench = { frame: { name, info, kind: 'camera', serial: 1 }, measurement } as const;
   const id = `demo-${shot.setup}-${shot.camera}-${shot.number}`;
   const take = takeOf(
     { selection, numbers, distribution, verdicts, bench },

@@ -1,4 +1,7 @@
 // npm run shots: one picture of each main view from the demo, into docs/screenshots. Needs a build.
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { build, freePort, installPackages, nodeIsNew, say, startServer } from './ground.mjs';
 
@@ -47,6 +50,80 @@ await page.waitForTimeout(400);
 await shoot('judge-stops');
 
 await page.keyboard.press('Escape');
+
+// A clip of the simulated camera, opened as any other; then the same as a camera that Chromium plays.
+const recorded = async (setup, camera) => {
+  await visit(on('judge', setup, camera), '[data-verdict="forecast"]');
+  const card = await page.locator('.patch-edge').first().boundingBox();
+  const [file] = await Promise.all([
+    page.waitForEvent('download', { timeout: 120_000 }),
+    page.getByRole('button', { name: 'Clip', exact: true }).last().click(),
+  ]);
+  const folder = mkdtempSync(join(tmpdir(), 'candelum-shots-'));
+  const name = `${setup}.y4m`;
+  await file.saveAs(join(folder, name));
+  return { folder, name, card };
+};
+const mark = async (on, { x, y, width, height }) => {
+  await on.mouse.move(x + width * 0.2, y + height * 0.2);
+  await on.mouse.down();
+  await on.mouse.move(x + width * 0.5, y + height * 0.5);
+  await on.mouse.move(x + width * 0.8, y + height * 0.8);
+  await on.mouse.up();
+};
+/** Where a place on the picture of one size lies on the picture shown now. */
+const placeOn = async (on, sheet, box) => {
+  const now = await on.locator('.picture-sheet').boundingBox();
+  const k = now.width / sheet.width;
+  return {
+    x: now.x + (box.x - sheet.x) * k,
+    y: now.y + (box.y - sheet.y) * k,
+    width: box.width * k,
+    height: box.height * k,
+  };
+};
+const clip = await recorded('packing-yard', 'b-cam');
+const sheet = await page.locator('.picture-sheet').boundingBox();
+await page.getByLabel('Frame file').setInputFiles(join(clip.folder, clip.name));
+await page.locator('[data-frame]').waitFor();
+await page.waitForTimeout(600);
+await mark(page, await placeOn(page, sheet, clip.card));
+await page.getByRole('button', { name: 'Judge clip' }).click();
+await page.locator('.drift').waitFor({ timeout: 60_000 });
+await page.getByLabel('Frame of the clip').fill('20');
+await page.getByLabel('First scope').selectOption('parade');
+await page.waitForTimeout(1500);
+await shoot('judge-clip');
+
+// Chromium calls the device by the file's path: a name alone, from the folder it lies in.
+const root = process.cwd();
+process.chdir(clip.folder);
+const played = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+    `--use-file-for-fake-video-capture=${clip.name}`,
+  ],
+});
+process.chdir(root);
+const live = await played.newPage({ viewport: { width: 1280, height: 800 } });
+await live.goto(on('judge', 'packing-yard', 'b-cam', '&view=stops&contours=true'));
+await live.locator('[data-verdict="forecast"]').waitFor();
+await live.getByRole('button', { name: 'Device' }).click();
+await live.getByRole('button', { name: 'Any video input' }).click();
+await live.locator('[data-shown]').waitFor();
+await live.waitForTimeout(1000);
+await mark(live, await placeOn(live, sheet, clip.card));
+await live.mouse.move(1062, 790);
+await live.waitForTimeout(9000);
+await live.screenshot({ path: 'docs/screenshots/judge-live.png' });
+say('docs/screenshots/judge-live.png');
+await played.close();
+
 await visit(on('log', 'furnace-mouth', 'a-cam'), '.take img');
 await shoot('log');
 await visit(on('handoff', 'furnace-mouth', 'a-cam'), '.pocket');

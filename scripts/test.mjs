@@ -1,6 +1,6 @@
 // npm test: what it needs, then format, lint, types, layers, unit, end to end.
 import { spawnSync } from 'node:child_process';
-import { build, fail, installDebian, installPackages, nodeIsNew, run, say } from './ground.mjs';
+import { build, buildKernels, fail, installDebian, installPackages, nodeIsNew, run, say } from './ground.mjs';
 
 nodeIsNew();
 installPackages();
@@ -9,6 +9,7 @@ const missing = installDebian({
   chromium: 'chromium',
   ociochecklut: 'opencolorio-tools',
   ffmpeg: 'ffmpeg',
+  oiiotool: 'openimageio-tools',
 });
 if (missing.includes('chromium'))
   fail('Chromium is missing: install it with "apt-get install chromium" and run npm test again.');
@@ -17,6 +18,8 @@ if (missing.length > 0) {
   if (process.env.CI) fail(`${text} CI compares with them: install them from Debian.`);
   say(`${text} The comparisons with them are skipped, in plain sight.`);
 }
+
+buildKernels();
 
 const steps = ['format:check', 'lint', 'types', 'layers', 'unit'];
 for (const step of steps) {

@@ -27,4 +27,4 @@ export const proxy = (request: NextRequest) => {
   return response;
 };
 
-export const config = { matcher: [{ source: '/((?!_next/static|demo/|favicon).*)' }] };
+export const config = { matcher: [{ source: '/((?!_next/static|api/|demo/|kernels/|favicon).*)' }] };

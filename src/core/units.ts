@@ -61,6 +61,10 @@ export const printStopsDecimal = (value: number, digits = 1): string => {
   return `${Number(text) === 0 ? '' : sign(value)}${text}`;
 };
 
+/** With its sign, a true minus: `+7`, `−12.5`. */
+export const printSigned = (value: number, digits = 0): string =>
+  `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
+
 /** Thirds where the value is a third, else one decimal: `−6`, `−4 2/3`, `−4.5`. Never moves a typed value. */
 export const printStopsExact = (value: number): string =>
   Math.abs(value * 3 - Math.round(value * 3)) < 0.02 ? printStops(value) : printStopsDecimal(value);

@@ -7,7 +7,7 @@ import { signalToCode } from '#core/signal/scale.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { sampleTake } from '#store/fixtures/sampleTake.ts';
 import { cubeOf } from './handoff/cubeExport.ts';
-import { cardBands } from './judge/zebraBands.ts';
+import { cardBands } from './judge/picture/zebraBands.ts';
 import { cardLine, foundLine, removeTake } from './log/logModel.ts';
 import { placementRows } from './plan/placementRows.ts';
 

@@ -57,9 +57,9 @@ export const contrastPutBack = ({ profile }: Pick<AdviceInput, 'profile'>): numb
   Math.max(1, FINISHED_SLOPE / (profile.signalAt(0.5) - profile.signalAt(-0.5)));
 
 /** A luminance step of one percent and a half is just seen on a good display, stops. From memory, rounded. */
-const SEEN_STEP = Math.log2(1.015);
+export const SEEN_STEP = Math.log2(1.015);
 /** From this much noise on, steps are dithered; common practice. Code values. */
-const DITHER = 0.4;
+export const DITHER = 0.4;
 /** Sources further apart than this are mixed light: about half a daylight-to-tungsten filter. Our own. */
 const MIXED_MIRED = 60;
 

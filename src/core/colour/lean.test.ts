@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { adaptation } from './adaptation.ts';
 import { xyToXyz } from './chromaticity.ts';
-import { GAMUTS, rgbToXyz } from './gamut.ts';
+import { GAMUTS, gamutMatrix, rgbToXyz } from './gamut.ts';
 import { balancedLight, dialFor, leanOf, neutralOf } from './lean.ts';
-import { apply, invert, multiply, type Triple } from './matrix.ts';
+import { apply, invert, type Triple } from './matrix.ts';
 import { whiteXy } from './temperature.ts';
 
-/** What a body that renders the light as if it were `seen` records of a grey card under `light`, BT.709. */
+/** What a body that balances by gains on BT.2020's channels records of a grey card under `seen`, dialled to `light`; BT.709. */
 const cardOf = (light: { kelvin: number; duv: number }, seen: { kelvin: number; duv: number }): Triple => {
-  const space = GAMUTS.bt709;
-  const toSpace = multiply(invert(rgbToXyz(space)), adaptation(whiteXy(light), space.white));
-  return apply(toSpace, xyToXyz(whiteXy(seen)));
+  const sensor = (of: typeof light) => apply(invert(rgbToXyz(GAMUTS.bt2020)), xyToXyz(whiteXy(of)));
+  const white = sensor(light);
+  const gained = sensor(seen).map((v, c) => v / white[c]) as unknown as Triple;
+  return apply(gamutMatrix('bt2020', 'bt709'), gained);
 };
 
 describe('the lean of a body', () => {

@@ -1,7 +1,7 @@
 import { makeFrame, type Frame } from '../frame/frame.ts';
 import { failure, success, type Result } from '../result.ts';
 import type { Range } from '../signal/scale.ts';
-import { MAX_PIXELS } from './png.ts';
+import { MAX_PIXELS } from './opened.ts';
 
 // SMPTE ST 268:2003: a header of fields at fixed places, then 32-bit words of samples. Its tables are cited by field.
 const MAGIC = { big: 0x53445058, little: 0x58504453 } as const;

@@ -1,12 +1,9 @@
 import { decode, encode } from 'fast-png';
-import { detectReading, SAMPLE_READINGS, type SampleReading } from '../frame/codes.ts';
-import { makeFrame, type Frame } from '../frame/frame.ts';
+import { SAMPLE_READINGS } from '../frame/codes.ts';
+import type { Frame } from '../frame/frame.ts';
 import { failure, success, type Result } from '../result.ts';
-import type { Range } from '../signal/scale.ts';
-
-/** Largest picture read: 64 million pixels hold an 8K frame with room, about 400 MB while it is opened. */
-export const MAX_PIXELS = 64_000_000;
-export const MAX_BYTES = 600_000_000;
+import { MAX_BYTES, MAX_PIXELS, type OpenedFrame, type ReadingWish } from './opened.ts';
+import { frameOfSamples } from './samples.ts';
 
 const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
 
@@ -20,10 +17,14 @@ type Header = {
 const word = (bytes: Uint8Array, at: number) => new DataView(bytes.buffer, bytes.byteOffset).getUint32(at);
 const chunkName = (bytes: Uint8Array, at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
 
-const looksLikeText = (bytes: Uint8Array) =>
+/** Whether a file begins with plain text. */
+export const looksLikeText = (bytes: Uint8Array): boolean =>
+  bytes.length > 0 &&
   bytes
     .subarray(0, 64)
     .every((byte) => byte === 9 || byte === 10 || byte === 13 || (byte >= 32 && byte < 127));
+
+export const looksLikePng = (bytes: Uint8Array): boolean => SIGNATURE.every((byte, i) => bytes[i] === byte);
 
 const notPng = (bytes: Uint8Array): Result<never> =>
   failure(
@@ -46,7 +47,7 @@ const findCut = (bytes: Uint8Array): number | undefined => {
 
 const readHeader = (bytes: Uint8Array): Result<Header> => {
   if (bytes.length === 0) return failure('byte 0', 'The file is empty: export the frame again.');
-  if (SIGNATURE.some((byte, i) => bytes[i] !== byte)) return notPng(bytes);
+  if (!looksLikePng(bytes)) return notPng(bytes);
   if (bytes.length < 33 || chunkName(bytes, 12) !== 'IHDR') {
     return failure(`byte ${bytes.length}`, 'The PNG ends inside its header: copy the file again.');
   }
@@ -73,30 +74,6 @@ const readHeader = (bytes: Uint8Array): Result<Header> => {
   return success(header);
 };
 
-/** A frame, and how its codes were read. */
-export type OpenedFrame = {
-  readonly frame: Frame;
-  readonly reading: SampleReading | 'codes8';
-  /** Why the codes were read so. */
-  readonly evidence: string;
-};
-
-export type ReadingWish = { readonly range: Range; readonly reading?: SampleReading };
-
-const planes = (data: ArrayLike<number>, channels: number, pixels: number, toCode: (v: number) => number) => {
-  const grey = channels < 3;
-  const pick = (offset: number) => {
-    const plane = new Uint16Array(pixels);
-    for (let i = 0, at = offset; i < pixels; i += 1, at += channels) plane[i] = toCode(data[at]);
-    return plane;
-  };
-  const r = pick(0);
-  return { r, g: grey ? r : pick(1), b: grey ? r : pick(2) };
-};
-
-const withoutAlpha = (data: Uint16Array, channels: number): Uint16Array =>
-  channels % 2 === 1 ? data : data.filter((_, i) => i % channels !== channels - 1);
-
 /**
  * Opens an 8- or 16-bit PNG (grey or RGB, alpha ignored) as code values; 10-bit codes inside 16-bit samples are
  * recognised. Refuses, naming the byte: not a PNG, empty, zero size, over 64 million pixels, palette, cut short,
@@ -118,30 +95,8 @@ export const openPng = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFram
     );
   }
   const { width, height } = header.value;
-  const pixels = width * height;
-  if (!(png.data instanceof Uint16Array)) {
-    const frame = {
-      width,
-      height,
-      bitDepth: 8,
-      range: wish.range,
-      ...planes(png.data, png.channels, pixels, (v) => v),
-    };
-    return success({ frame: makeFrame(frame), reading: 'codes8', evidence: '8-bit samples are the codes' });
-  }
-  const detected = detectReading(withoutAlpha(png.data, png.channels));
-  const reading = wish.reading ?? detected;
-  const { toCode, bitDepth, says } = SAMPLE_READINGS[reading];
-  const top = 2 ** bitDepth - 1;
-  const frame = {
-    width,
-    height,
-    bitDepth,
-    range: wish.range,
-    ...planes(png.data, png.channels, pixels, (v) => Math.min(top, toCode(v))),
-  };
-  const evidence = wish.reading === undefined || wish.reading === detected ? says : 'set by hand';
-  return success({ frame: makeFrame(frame), reading, evidence });
+  const { channels, data } = png;
+  return success(frameOfSamples({ width, height, channels, data }, wish, 'PNG'));
 };
 
 /** A frame as a PNG: 8-bit codes as 8-bit samples, 10-bit ones spread over 16 bits, so that any viewer shows them. */

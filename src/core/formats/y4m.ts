@@ -1,6 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import { LUMA } from '../signal/luma.ts';
-import { codeAnchors, maxCode } from '../signal/scale.ts';
+import { maxCode } from '../signal/scale.ts';
+import { chromaOf } from '../signal/ycbcr.ts';
 import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 
 // YUV4MPEG2: a line of text, then for each frame the word FRAME and its planes; 10 bit in little-endian words.
@@ -27,20 +28,13 @@ export const y4mHeader = (
   return `YUV4MPEG2 W${width} H${height} F${rate[0]}:${rate[1]} Ip A1:1 C${name} XYSCSS=${name.toUpperCase()} XCOLORRANGE=${range === 'legal' ? 'LIMITED' : 'FULL'}\n`;
 };
 
-const { kr, kg, kb } = LUMA.bt709;
-
 /** Y'CbCr planes of a frame (BT.709-6 clauses 3 and 4), colour averaged over its samples, in codes. */
-export const ycbcrOf = (
-  { width, height, bitDepth, range, r, g, b }: Frame,
-  chroma: Chroma,
-): Uint16Array[] => {
+export const ycbcrOf = ({ width, height, r, g, b, ...coding }: Frame, chroma: Chroma): Uint16Array[] => {
   const [u, v] = CHROMA_THINNING[chroma];
   const columns = Math.ceil(width / u);
   const rows = Math.ceil(height / v);
-  const { black, white } = codeAnchors({ bitDepth, range });
-  const top = maxCode(bitDepth);
-  const middle = 2 ** (bitDepth - 1);
-  const span = (range === 'legal' ? 224 * 2 ** (bitDepth - 8) : top) / (white - black);
+  const { kr, kg, kb } = LUMA.bt709;
+  const top = maxCode(coding.bitDepth);
   const held = (code: number) => Math.min(top, Math.max(0, Math.round(code)));
   const y = new Uint16Array(width * height);
   for (let i = 0; i < y.length; i += 1) y[i] = held(kr * r[i] + kg * g[i] + kb * b[i]);
@@ -48,20 +42,19 @@ export const ycbcrOf = (
   const cr = new Uint16Array(columns * rows);
   for (let row = 0; row < rows; row += 1)
     for (let column = 0; column < columns; column += 1) {
-      let blue = 0;
-      let red = 0;
-      let count = 0;
+      let [red, green, blue, count] = [0, 0, 0, 0];
       for (let dy = 0; dy < v && row * v + dy < height; dy += 1)
         for (let dx = 0; dx < u && column * u + dx < width; dx += 1) {
           const i = (row * v + dy) * width + column * u + dx;
-          const luma = kr * r[i] + kg * g[i] + kb * b[i];
-          blue += b[i] - luma;
-          red += r[i] - luma;
+          red += r[i];
+          green += g[i];
+          blue += b[i];
           count += 1;
         }
       const at = row * columns + column;
-      cb[at] = held(middle + (span * blue) / count / (2 - 2 * kb));
-      cr[at] = held(middle + (span * red) / count / (2 - 2 * kr));
+      const [blueness, redness] = chromaOf([red / count, green / count, blue / count], 'bt709', coding);
+      cb[at] = held(blueness);
+      cr[at] = held(redness);
     }
   return [y, cb, cr];
 };

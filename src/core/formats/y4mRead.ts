@@ -1,9 +1,9 @@
-import { makeFrame, type Frame } from '../frame/frame.ts';
+import type { Frame } from '../frame/frame.ts';
+import { frameOfYcbcr } from '../frame/ofYcbcr.ts';
 import { failure, success, type Result } from '../result.ts';
 import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
-import { LUMA } from '../signal/luma.ts';
-import { codeAnchors, maxCode, type Range } from '../signal/scale.ts';
-import { MAX_PIXELS } from './png.ts';
+import { maxCode, type Range } from '../signal/scale.ts';
+import { MAX_PIXELS } from './opened.ts';
 
 const MAGIC = 'YUV4MPEG2';
 const MAX_LINE = 1000;
@@ -52,8 +52,18 @@ const sizesOf = (width: number, height: number, chroma: Chroma, bitDepth: number
   return { luma: width * height, colour, frame: bytes * (width * height + 2 * colour), bytes };
 };
 
-/** Reads a clip's first line and finds its frames; nothing is unpacked. Refuses by byte what it cannot read. */
-export const openY4m = (bytes: Uint8Array): Result<Y4mClip> => {
+/** Bytes within which the first line has ended and the first frame begun. */
+export const Y4M_HEAD_BYTES = 4096;
+
+export type Y4mHead = Omit<Y4mClip, 'frames' | 'cutAt'> & {
+  /** Byte at which the first frame's own line begins. */
+  readonly start: number;
+  /** Bytes of a frame's planes. */
+  readonly frameBytes: number;
+};
+
+/** What a clip's first line says. Refuses by byte what it cannot read. */
+export const readY4mHead = (bytes: Uint8Array): Result<Y4mHead> => {
   const head = looksLikeY4m(bytes) ? lineAt(bytes, 0) : undefined;
   if (head === undefined)
     return failure('byte 0', 'The clip’s first line is missing or too long: it is no Y4M file.');
@@ -76,9 +86,24 @@ export const openY4m = (bytes: Uint8Array): Result<Y4mClip> => {
   const layout = LAYOUTS[name as keyof typeof LAYOUTS];
   const told = words.find((word) => word.startsWith('XCOLORRANGE='))?.slice(12);
   const [top, bottom] = (of('F') ?? '25:1').split(':').map(Number);
-  const { frame } = sizesOf(width, height, layout.chroma, layout.bitDepth);
+  return success({
+    width,
+    height,
+    ...layout,
+    range: told === 'FULL' ? 'full' : told === 'LIMITED' ? 'legal' : undefined,
+    rate: [top, bottom],
+    start: head.length + 1,
+    frameBytes: sizesOf(width, height, layout.chroma, layout.bitDepth).frame,
+  });
+};
+
+/** Reads a clip's first line and finds its frames; nothing is unpacked. Refuses by byte what it cannot read. */
+export const openY4m = (bytes: Uint8Array): Result<Y4mClip> => {
+  const head = readY4mHead(bytes);
+  if (!head.ok) return head;
+  const { start: first, frameBytes: frame, ...clip } = head.value;
   const frames: number[] = [];
-  let at = head.length + 1;
+  let at = first;
   let cutAt: number | undefined;
   while (at < bytes.length) {
     const line = lineAt(bytes, at);
@@ -97,51 +122,47 @@ export const openY4m = (bytes: Uint8Array): Result<Y4mClip> => {
   }
   if (frames.length === 0)
     return failure(`byte ${cutAt ?? at}`, 'The clip is cut short within its first frame: copy it again.');
-  return success({
-    width,
-    height,
-    ...layout,
-    range: told === 'FULL' ? 'full' : told === 'LIMITED' ? 'legal' : undefined,
-    rate: [top, bottom],
-    frames,
-    cutAt,
-  });
+  return success({ ...clip, frames, cutAt });
 };
 
-const { kr, kg, kb } = LUMA.bt709;
-
 /**
- * One frame of a clip as R'G'B' codes by BT.709 (clauses 3 and 4), each colour sample standing for all it covers; codes
- * beyond the range of the depth are held at its ends.
+ * One frame of a clip as R'G'B' codes by BT.709 (clauses 3 and 4) beside the Y'CbCr it was recorded as.
  * @throws RangeError when the clip has no such frame.
  */
 export const y4mFrameAt = (bytes: Uint8Array, clip: Y4mClip, n: number, range: Range): Frame => {
   const start = clip.frames[n];
   if (start === undefined) throw new RangeError(`y4mFrameAt: no frame ${n} of ${clip.frames.length}`);
-  const { width, height, bitDepth, chroma } = clip;
-  const size = sizesOf(width, height, chroma, bitDepth);
-  const sample =
-    size.bytes === 1
-      ? (i: number) => bytes[start + i]
-      : (i: number) => bytes[start + 2 * i] | (bytes[start + 2 * i + 1] << 8);
-  const [u, v] = CHROMA_THINNING[chroma];
-  const columns = Math.ceil(width / u);
-  const { black, white } = codeAnchors({ bitDepth, range });
+  return y4mFrameFrom(bytes.subarray(start), clip, range);
+};
+
+/** A frame's planes, as they lie in the file, to a frame. */
+export const y4mFrameFrom = (
+  planes: Uint8Array,
+  { width, height, bitDepth, chroma }: Pick<Y4mClip, 'width' | 'height' | 'bitDepth' | 'chroma'>,
+  range: Range,
+  /** How R'G'B' is made of it; `unconverted` leaves that to the caller. */
+  convert = frameOfYcbcr,
+): Frame => {
+  const { luma, colour, bytes } = sizesOf(width, height, chroma, bitDepth);
   const top = maxCode(bitDepth);
-  const middle = 2 ** (bitDepth - 1);
-  const span = (white - black) / (range === 'legal' ? 224 * 2 ** (bitDepth - 8) : top);
-  const planes = [0, 1, 2].map(() => new Uint16Array(width * height));
-  const held = (code: number) => (code < 0 ? 0 : code > top ? top : Math.round(code));
-  for (let y = 0, i = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1, i += 1) {
-      const j = size.luma + Math.floor(y / v) * columns + Math.floor(x / u);
-      const luma = sample(i);
-      const blue = span * (2 - 2 * kb) * (sample(j) - middle);
-      const red = span * (2 - 2 * kr) * (sample(j + size.colour) - middle);
-      planes[0][i] = held(luma + red);
-      planes[1][i] = held(luma - (kr * red + kb * blue) / kg);
-      planes[2][i] = held(luma + blue);
-    }
-  const [r, g, b] = planes;
-  return makeFrame({ width, height, bitDepth, range, r, g, b });
+  const samples = (from: number, n: number) => {
+    const out = new Uint16Array(n);
+    const at = from * bytes;
+    if (bytes === 1) out.set(planes.subarray(at, at + n));
+    else
+      for (let i = 0; i < n; i += 1)
+        out[i] = Math.min(top, planes[at + 2 * i] | (planes[at + 2 * i + 1] << 8));
+    return out;
+  };
+  return convert(
+    {
+      y: samples(0, luma),
+      cb: samples(luma, colour),
+      cr: samples(luma + colour, colour),
+      chroma,
+      matrix: 'bt709',
+    },
+    width,
+    { bitDepth, range },
+  );
 };

@@ -1,15 +1,27 @@
-import type { Range } from '../signal/scale.ts';
+import type { Chroma } from '../signal/chroma.ts';
+import type { LumaId } from '../signal/luma.ts';
+import type { Coding } from '../signal/scale.ts';
+
+/** Three planes of code values, row by row. */
+export type Planes = { readonly r: Uint16Array; readonly g: Uint16Array; readonly b: Uint16Array };
+
+/** The Y'CbCr samples a picture was recorded as, at their own spacing. */
+export type YcbcrSource = {
+  readonly y: Uint16Array;
+  readonly cb: Uint16Array;
+  readonly cr: Uint16Array;
+  readonly chroma: Chroma;
+  readonly matrix: LumaId;
+};
 
 /** A picture as the file holds it: planar R'G'B' code values of `bitDepth`, row by row. */
-export type Frame = {
-  readonly width: number;
-  readonly height: number;
-  readonly bitDepth: number;
-  readonly range: Range;
-  readonly r: Uint16Array;
-  readonly g: Uint16Array;
-  readonly b: Uint16Array;
-};
+export type Frame = Coding &
+  Planes & {
+    readonly width: number;
+    readonly height: number;
+    /** What R'G'B' was made from, when the file holds Y'CbCr. */
+    readonly source?: YcbcrSource;
+  };
 
 /** A rectangle of pixels; x, y is its upper left corner. */
 export type Rect = {

@@ -1,13 +1,18 @@
-import type { Frame } from '../frame/frame.ts';
+import type { Planes } from '../frame/frame.ts';
 import { fixedLumaWeights, LUMA_SHIFT, type LumaWeights } from '../signal/luma.ts';
 
-/** Y' of every pixel in code values of the frame's bit depth, rounded. */
-export const lumaPlane = ({ r, g, b }: Frame, weights: LumaWeights): Uint16Array => {
+/** Y' of every pixel in code values of the frame's bit depth, rounded. The plain form of the kernel. */
+export const fillLuma = ({ r, g, b }: Planes, weights: LumaWeights, out: Uint16Array): void => {
   const [wr, wg, wb] = fixedLumaWeights(weights);
   const shift = LUMA_SHIFT;
   const half = 1 << (shift - 1);
   const n = r.length;
-  const out = new Uint16Array(n);
   for (let i = 0; i < n; i += 1) out[i] = (r[i] * wr + g[i] * wg + b[i] * wb + half) >> shift;
+};
+
+/** The same as a new plane. */
+export const lumaPlane = (frame: Planes, weights: LumaWeights): Uint16Array => {
+  const out = new Uint16Array(frame.r.length);
+  fillLuma(frame, weights, out);
   return out;
 };

@@ -1,4 +1,5 @@
 import type { Rect } from '../frame/frame.ts';
+import { KINDS, type MarkCells } from './marks.ts';
 
 /** Where in the picture something lies, on a coarse grid. */
 export type Region = {
@@ -6,29 +7,23 @@ export type Region = {
   /** Share of the picture's pixels, 0..1. */ readonly share: number;
 };
 
-const CELLS_ACROSS = 48;
-
-/** Counts of marked pixels in square cells. */
-const cellCounts = (mask: Uint8Array, width: number, height: number, bits: number, cell: number) => {
-  const across = Math.ceil(width / cell);
-  const counts = new Uint32Array(across * Math.ceil(height / cell));
-  for (let y = 0; y < height; y += 1) {
-    const row = y * width;
-    const base = Math.floor(y / cell) * across;
-    for (let x = 0; x < width; x += 1)
-      if ((mask[row + x] & bits) === bits) counts[base + Math.floor(x / cell)] += 1;
+/** Pixels of each cell in which all of `bits` are set. */
+const cellCounts = ({ counts, across, down }: MarkCells, bits: number): Uint32Array => {
+  const sums = new Uint32Array(across * down);
+  for (let kind = bits; kind < KINDS; kind += 1) {
+    if ((kind & bits) !== bits) continue;
+    for (let cell = 0, at = kind; cell < sums.length; cell += 1, at += KINDS) sums[cell] += counts[at];
   }
-  return { across, counts };
+  return sums;
 };
 
 /**
- * Connected areas in which all of `bits` are set in the mask, largest first. A cell (1/48 of the width) belongs to
- * an area when at least a third of it is marked, so scattered points form none.
+ * Connected areas in which all of `bits` are set, largest first. A cell (1/48 of the width) belongs to an area when at
+ * least a third of it is marked, so scattered points form none.
  */
-export const markedRegions = (mask: Uint8Array, width: number, height: number, bits: number): Region[] => {
-  const cell = Math.max(1, Math.round(width / CELLS_ACROSS));
-  const { across, counts } = cellCounts(mask, width, height, bits, cell);
-  const down = counts.length / across;
+export const markedRegions = (cells: MarkCells, bits: number): Region[] => {
+  const { width, height, cell, across, down } = cells;
+  const counts = cellCounts(cells, bits);
   const full = (i: number) => counts[i] * 3 >= cell * cell;
   const seen = new Uint8Array(counts.length);
   const regions: Region[] = [];

@@ -11,10 +11,9 @@ import { boxBlur, drawContours } from './contours.ts';
 import { distributionQuantile, stopsDistribution } from './distribution.ts';
 import { falseColourTable } from './falseColour.ts';
 import { lumaPlane } from './luma.ts';
-import { CLIP_ALL, CLIP_R, levelMask, measureClipping, measurePatch, measureShadows } from './measure.ts';
-import { drawMonitor, drawRecorded } from './picture.ts';
+import { PLAIN } from '../kernels/plain.ts';
+import { drawMonitor, VIEW_PAINTERS } from './picture.ts';
 import { rampBytes, RAMPS, type RampId } from './ramp.ts';
-import { markedRegions, placeWords } from './regions.ts';
 import { shrink } from './shrink.ts';
 import { histogramOf, waveform } from './waveform.ts';
 import { waveformPicture } from './waveformPicture.ts';
@@ -79,8 +78,7 @@ describe('waveform', () => {
     const scope = waveform(new Uint16Array(50).fill(512), 10, 10, 10);
     const rgba = waveformPicture(scope, {
       height: 100,
-      ramp: 'viridis',
-      stopsOfLevel: () => 0,
+      colourOf: () => [9, 8, 7],
       placeOfLevel: (level) => level / 1023,
     });
     const rows = Array.from({ length: 100 }, (_, y) => rgba[4 * (y * 10) + 3]).flatMap((alpha, y) =>
@@ -189,74 +187,6 @@ describe('contours', () => {
   });
 });
 
-describe('regions', () => {
-  const mask = (width: number, height: number, inside: (x: number, y: number) => boolean) =>
-    Uint8Array.from({ length: width * height }, (_, i) =>
-      inside(i % width, Math.floor(i / width)) ? CLIP_ALL : 0,
-    );
-
-  it('finds two areas, the larger first, and leaves scattered points out', () => {
-    const marked = mask(
-      480,
-      270,
-      (x, y) => (x < 100 && y < 60) || (x > 400 && y > 200) || (x * 7 + y * 13) % 97 === 0,
-    );
-    const regions = markedRegions(marked, 480, 270, CLIP_ALL);
-    expect(regions).toHaveLength(2);
-    expect(regions[0].rect.x).toBe(0);
-    expect(placeWords(regions[0].rect, 480, 270)).toBe('upper left');
-    expect(placeWords(regions[1].rect, 480, 270)).toBe('lower right');
-    expect(regions[0].share).toBeCloseTo((100 * 60) / (480 * 270), 2);
-  });
-
-  it.each([
-    [{ x: 40, y: 40, width: 20, height: 20 }, 'centre'],
-    [{ x: 45, y: 0, width: 10, height: 10 }, 'upper middle'],
-    [{ x: 0, y: 45, width: 10, height: 10 }, 'left side'],
-  ])('%j is the %s', (rect, words) => expect(placeWords(rect, 100, 100)).toBe(words));
-});
-
-describe('levels', () => {
-  const frame = makeFrame({
-    ...flat(48, 48, 500),
-    r: Uint16Array.from({ length: 48 * 48 }, (_, i) => (i < 24 * 48 ? 900 : 500)),
-    g: Uint16Array.from({ length: 48 * 48 }, (_, i) => (i < 12 * 48 ? 900 : 500)),
-    b: Uint16Array.from({ length: 48 * 48 }, (_, i) => (i < 12 * 48 ? 900 : i >= 36 * 48 ? 0 : 500)),
-  });
-  const luma = Uint16Array.from({ length: 48 * 48 }, (_, i) => (i >= 36 * 48 ? 70 : 500));
-
-  it('counts clipping per channel and of all', () => {
-    const clipping = measureClipping(levelMask(frame, luma, 890, 80), 48, 48);
-    expect(clipping).toMatchObject({ r: 0.5, g: 0.25, b: 0.25, all: 0.25, some: 0.25 });
-    expect(clipping.allRegions[0].rect).toEqual({ x: 0, y: 0, width: 48, height: 12 });
-    expect(clipping.channelRegions[0].rect).toEqual({ x: 0, y: 0, width: 48, height: 24 });
-  });
-
-  it('counts what lies under the floor', () => {
-    const shadows = measureShadows(levelMask(frame, luma, 890, 80), 48, 48);
-    expect(shadows.share).toBe(0.25);
-    expect(shadows.regions[0].rect.y).toBe(36);
-  });
-
-  it('takes clip at and above its code, floor strictly under its own', () => {
-    const one = flat(1, 1, 890);
-    expect(levelMask(one, one.g, 890, 890)[0]).toBe(CLIP_ALL);
-    expect(levelMask(one, one.g, 891, 891)[0]).not.toBe(CLIP_R);
-  });
-
-  it('averages a patch and cuts it to the picture', () => {
-    const reading = measurePatch(frame, luma, {
-      id: 'card',
-      kind: 'card',
-      rect: { x: 40, y: 30, width: 100, height: 100 },
-    });
-    expect(reading.pixels).toBe(8 * 18);
-    expect(reading.luma).toBeCloseTo((6 * 500 + 12 * 70) / 18, 9);
-    expect(reading.sd).toBeCloseTo(430 * Math.sqrt((6 / 18) * (12 / 18)), 6);
-    expect(reading.r).toBe(500);
-  });
-});
-
 describe('distribution', () => {
   it('keeps the whole picture and finds its quantiles', () => {
     fc.assert(
@@ -281,7 +211,23 @@ describe('pictures', () => {
   it('as recorded: legal black and white fill the bytes', () => {
     const plane = new Uint16Array([64, 502, 940, 1023]);
     const pixels = new Uint32Array(4);
-    drawRecorded(pixels, { width: 4, height: 1, bitDepth: 10, range: 'legal', r: plane, g: plane, b: plane });
+    const frame = {
+      width: 4,
+      height: 1,
+      bitDepth: 10,
+      range: 'legal',
+      r: plane,
+      g: plane,
+      b: plane,
+    } as const;
+    const monitoring = compileMonitoring({ profile: ARCHETYPES.wideLog, pullStops: 0 });
+    VIEW_PAINTERS.recorded(PLAIN, pixels, {
+      frame,
+      luma: plane,
+      monitoring,
+      stopsOfCode: new Float32Array(1024),
+      ramp: 'viridis',
+    });
     expect([0, 4, 8, 12].map((at) => bytes(pixels)[at])).toEqual([0, 128, 255, 255]);
   });
 
@@ -291,7 +237,7 @@ describe('pictures', () => {
       const frame = noise(60, 40, 10);
       const monitoring = compileMonitoring({ profile: ARCHETYPES[id], pullStops: 1 });
       const pixels = new Uint32Array(60 * 40);
-      drawMonitor(pixels, frame, monitoring);
+      drawMonitor(PLAIN, pixels, frame, monitoring);
       const screen = (v: number) => 255 * TRANSFERS.srgb.encode(TRANSFERS.bt1886.decode(v));
       let sum = 0;
       for (let i = 0; i < pixels.length; i += 1) {

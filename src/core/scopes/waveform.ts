@@ -18,21 +18,38 @@ export const waveformLevels = (bitDepth: number): { readonly levels: number; rea
   return { levels, shift: bitDepth - Math.log2(levels) };
 };
 
-/**
- * Counts of a plane of code values, `columns` of them side by side (at most the plane's width).
- * Done in tiles of 64 pixel columns over all rows, so that the counts in use stay in the cache.
- * @throws RangeError when columns is out of range or a column could overflow 16 bits.
- */
-export const waveform = (plane: Uint16Array, width: number, bitDepth: number, columns: number): Waveform => {
+/** Shape of the counts for a plane, and where each pixel column counts. */
+export type WaveformLayout = Omit<Waveform, 'counts'> & {
+  readonly shift: number;
+  /** First count of the column that pixel column x belongs to. */
+  readonly start: Uint32Array;
+};
+
+/** @throws RangeError when columns is out of range or a column could overflow 16 bits. */
+export const waveformLayout = (
+  width: number,
+  height: number,
+  bitDepth: number,
+  columns: number,
+): WaveformLayout => {
   if (!(columns >= 1 && columns <= width))
     throw new RangeError(`waveform: columns 1..${width}, got ${columns}`);
-  const height = plane.length / width;
   if (Math.ceil(width / columns) * height > 65535)
     throw new RangeError('waveform: too many rows for so few columns');
   const { levels, shift } = waveformLevels(bitDepth);
   const stride = levels + 32;
-  const counts = new Uint16Array(columns * stride);
   const start = Uint32Array.from({ length: width }, (_, x) => Math.floor((x * columns) / width) * stride);
+  return { columns, levels, stride, shift, start };
+};
+
+/** Counts of a plane of code values, added to `counts`; tiles of 64 pixel columns keep them in the cache. The plain form. */
+export const countWaveform = (
+  plane: Uint16Array,
+  width: number,
+  { shift, start }: WaveformLayout,
+  counts: Uint16Array,
+): void => {
+  const height = plane.length / width;
   for (let x0 = 0; x0 < width; x0 += TILE) {
     const x1 = Math.min(width, x0 + TILE);
     for (let y = 0; y < height; y += 1) {
@@ -40,15 +57,32 @@ export const waveform = (plane: Uint16Array, width: number, bitDepth: number, co
       for (let x = x0; x < x1; x += 1) counts[start[x] + (plane[row + x] >> shift)] += 1;
     }
   }
-  return { columns, levels, stride, counts };
 };
 
-/** The plane's histogram over the waveform's levels, summed from its columns. */
+/** Counts of a plane, `columns` of them side by side (at most the plane's width). */
+export const waveform = (plane: Uint16Array, width: number, bitDepth: number, columns: number): Waveform => {
+  const layout = waveformLayout(width, plane.length / width, bitDepth, columns);
+  const counts = new Uint16Array(columns * layout.stride);
+  countWaveform(plane, width, layout, counts);
+  return { columns, levels: layout.levels, stride: layout.stride, counts };
+};
+
+/**
+ * The plane's histogram over the waveform's levels, summed from its columns; two counts are read at once, since most are
+ * zero. The plain form of the kernel.
+ */
 export const histogramOf = ({ columns, levels, stride, counts }: Waveform): Uint32Array => {
   const sum = new Uint32Array(levels);
+  const pairs = new Uint32Array(counts.buffer, counts.byteOffset, counts.length >> 1);
+  const half = levels >> 1;
   for (let column = 0; column < columns; column += 1) {
-    const base = column * stride;
-    for (let level = 0; level < levels; level += 1) sum[level] += counts[base + level];
+    const base = (column * stride) >> 1;
+    for (let i = 0; i < half; i += 1) {
+      const pair = pairs[base + i];
+      if (pair === 0) continue;
+      sum[2 * i] += pair & 0xffff;
+      sum[2 * i + 1] += pair >>> 16;
+    }
   }
   return sum;
 };

@@ -1,11 +1,12 @@
 /** Luma weights of Y' = kr R' + kg G' + kb B'. */
 export type LumaWeights = { readonly kr: number; readonly kg: number; readonly kb: number };
 
-/** ITU-R BT.709-6 clause 3.2 and ITU-R BT.2020-2 table 4. */
+/** ITU-R BT.709-6 clause 3.2, ITU-R BT.2020-2 table 4 and ITU-R BT.601-7 clause 2.5.1. */
 export const LUMA = {
-  bt709: { kr: 0.2126, kg: 0.7152, kb: 0.0722 },
-  bt2020: { kr: 0.2627, kg: 0.678, kb: 0.0593 },
-} as const satisfies Record<string, LumaWeights>;
+  bt709: { name: 'BT.709', kr: 0.2126, kg: 0.7152, kb: 0.0722 },
+  bt2020: { name: 'BT.2020', kr: 0.2627, kg: 0.678, kb: 0.0593 },
+  bt601: { name: 'BT.601', kr: 0.299, kg: 0.587, kb: 0.114 },
+} as const satisfies Record<string, LumaWeights & { readonly name: string }>;
 
 export type LumaId = keyof typeof LUMA;
 

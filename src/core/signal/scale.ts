@@ -4,8 +4,16 @@ export type ScaleId = 'signalPercent' | 'fullCodePercent' | 'codeValue';
 /** legal (narrow) or full range of code values. */
 export type Range = 'legal' | 'full';
 
+/** Where a feed puts 0 and 100 % of signal, in codes: found by the two-point check. */
+export type FeedAnchors = { readonly black: number; readonly white: number };
+
 /** How code values are laid out in a file or a camera. */
-export type Coding = { readonly bitDepth: number; readonly range: Range };
+export type Coding = {
+  readonly bitDepth: number;
+  readonly range: Range;
+  /** Measured, where a chain of cables and boxes does not keep to its range. */
+  readonly feed?: FeedAnchors;
+};
 
 /** Largest code value, 2^n - 1. */
 export const maxCode = (bitDepth: number): number => 2 ** bitDepth - 1;
@@ -14,13 +22,14 @@ export const maxCode = (bitDepth: number): number => 2 ** bitDepth - 1;
  * Black and white code of R'G'B' and Y'. Legal: 16 and 235 times 2^(n-8)
  * (ITU-R BT.709-6 clause 5.6, BT.2100-2 table 9); full: 0 and 2^n - 1.
  */
-export const codeAnchors = ({
-  bitDepth,
-  range,
-}: Coding): { readonly black: number; readonly white: number } =>
+export const codeRange = ({ bitDepth, range }: Coding): { readonly black: number; readonly white: number } =>
   range === 'legal'
     ? { black: 16 * 2 ** (bitDepth - 8), white: 235 * 2 ** (bitDepth - 8) }
     : { black: 0, white: maxCode(bitDepth) };
+
+/** Black and white code as measured on the feed, else as the range has them. */
+export const codeAnchors = (coding: Coding): { readonly black: number; readonly white: number } =>
+  coding.feed ?? codeRange(coding);
 
 /** Signal fraction (0 = black, 1 = 100 %) to code value, not rounded, not clamped. */
 export const signalToCode = (signal: number, coding: Coding): number => {

@@ -1,6 +1,7 @@
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
 import { codeToSignal } from '../signal/scale.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
+import { patchStops } from './patchStops.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { openOrClose, where } from './wording.ts';
 
@@ -9,11 +10,15 @@ const printOffset = (offset: number): string =>
   toThird(offset) === 0 ? printStopsDecimal(offset) : printStops(offset);
 
 /** Where the marked card lies, in stops over grey, and how far from the plan; undefined without a card patch. */
-export const cardReading = ({ measurement, numbers, placement }: VerdictInput) => {
+export const cardReading = ({
+  measurement,
+  numbers,
+  placement,
+}: Pick<VerdictInput, 'measurement' | 'numbers' | 'placement'>) => {
   const reading = measurement.patches.find(({ patch }) => patch.kind === 'card');
   if (!reading) return undefined;
   const signal = codeToSignal(reading.luma, measurement.coding);
-  const stops = numbers.profile.stopsAt(signal);
+  const stops = patchStops(reading, measurement.coding, numbers.profile);
   const slope = numbers.profile.signalAt(stops + 0.05) - numbers.profile.signalAt(stops - 0.05);
   const codes = codeToSignal(reading.sd, measurement.coding) - codeToSignal(0, measurement.coding);
   return { reading, signal, stops, offset: stops - placement, spread: codes / (slope / 0.1) };
@@ -47,13 +52,17 @@ export const cardPlacement = {
           ? `Reads ${percent}, ${planned}. Leave it.`
           : `${percent}, ${planned}. ${openOrClose(offset)} stop.`,
       place: reading.patch.rect,
+      ...(holds || clipped ? {} : { correction: { kind: 'exposure', stops: -toThird(offset) } as const }),
       arithmetic: [
         {
           label: 'mean luma of the patch',
           value: `code ${reading.luma.toFixed(1)} (σ ${reading.sd.toFixed(1)}, ${reading.pixels} px)`,
         },
         { label: 'as signal', value: percent },
-        { label: 'through the profile', value: `${printStopsDecimal(stops, 2)} stops over grey` },
+        {
+          label: 'luminance of R′G′B′ through the profile',
+          value: `${printStopsDecimal(stops, 2)} stops over grey`,
+        },
         {
           label: 'minus the plan',
           value: `${printStopsDecimal(input.placement, 2)} → off by ${printStopsDecimal(offset, 2)}`,
@@ -69,7 +78,7 @@ const skinReadings = ({ measurement, numbers }: VerdictInput) =>
   measurement.patches.flatMap((reading) => {
     const planned = numbers.skin.find(({ subject }) => subject.id === reading.patch.subjectId);
     if (reading.patch.kind !== 'skin' || !planned) return [];
-    const stops = numbers.profile.stopsAt(codeToSignal(reading.luma, measurement.coding));
+    const stops = patchStops(reading, measurement.coding, numbers.profile);
     return [{ reading, planned, stops, offset: stops - planned.stops }];
   });
 

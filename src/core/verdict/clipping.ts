@@ -7,11 +7,11 @@ import { capital, printShare, where } from './wording.ts';
 export const AREA_SHARE = 0.001;
 
 const CHANNELS = ['r', 'g', 'b'] as const;
-const NAMES = { r: 'red', g: 'green', b: 'blue' } as const;
+export const CHANNEL_NAMES = { r: 'red', g: 'green', b: 'blue' } as const;
 
 const percents = (clipping: { r: number; g: number; b: number }) =>
   CHANNELS.map((c) => ({
-    label: `${NAMES[c]} at clip`,
+    label: `${CHANNEL_NAMES[c]} at clip`,
     value: `${(100 * clipping[c]).toFixed(2)} % of pixels`,
   }));
 
@@ -34,7 +34,12 @@ export const clipAll = {
       const room = numbers.clipStops - distributionQuantile(distribution, 0.9995);
       return {
         state: 'holds',
-        title: clipping.all === 0 ? 'Nothing clips' : 'Only points clip',
+        title:
+          clipping.all > 0
+            ? 'Only points clip'
+            : clipping.some < AREA_SHARE
+              ? 'Nothing clips'
+              : 'No white clips',
         figure: printShare(clipping.all),
         advice:
           clipping.all === 0
@@ -65,7 +70,7 @@ export const clipChannel = {
     const area = clipping.channelRegions[0];
     return {
       state: 'watch',
-      title: `${capital(NAMES[first])} clips first`,
+      title: `${capital(CHANNEL_NAMES[first])} clips first`,
       figure: printShare(clipping.some),
       advice: `${capital(where(area?.rect, measurement))}: hue shifts before white. Close 1/3 and look again, or cool the balance.`,
       place: area?.rect,

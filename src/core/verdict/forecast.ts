@@ -1,6 +1,8 @@
 import { printStops, printStopsExact, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
+import { CHANNEL_NAMES } from './clipping.ts';
 import type { VerdictRule } from './types.ts';
+import { capital } from './wording.ts';
 
 export const gradeForecast = {
   id: 'forecast',
@@ -10,6 +12,8 @@ export const gradeForecast = {
     const found = cardReading(input)?.stops ?? input.placement;
     const pull = toThird(found);
     const cleanTo = input.numbers.floorStops - pull;
+    const { first } = input.measurement.near;
+    const clips = first ? ` ${capital(CHANNEL_NAMES[first])} clips first.` : '';
     const arithmetic = [
       { label: 'card found at', value: printStopsDecimal(found, 2) },
       { label: 'correction in post', value: `${printStops(-pull)} stops` },
@@ -25,8 +29,8 @@ export const gradeForecast = {
       title: 'Grade forecast',
       figure: pull === 0 ? 'as is' : `${pull > 0 ? 'pull' : 'push'} ${printStopsLength(pull)}`,
       advice: push
-        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; clean only to ${printStopsExact(cleanTo)}.`
-        : `Shadows usable to ${printStopsExact(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.`,
+        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; clean only to ${printStopsExact(cleanTo)}.${clips}`
+        : `Shadows usable to ${printStopsExact(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.${clips}`,
       arithmetic,
     };
   },

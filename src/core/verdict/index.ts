@@ -1,24 +1,39 @@
+import { whiteBalance } from './balance.ts';
+import { bandingForecast } from './banding.ts';
 import { cardPlacement, cardReading, skinPlacement } from './card.ts';
 import { clipAll, clipChannel } from './clipping.ts';
 import { coarseCodes } from './codes.ts';
+import { clipDrift } from './drift.ts';
 import { gradeForecast } from './forecast.ts';
+import { monitorPull } from './monitor.ts';
+import { nearClip } from './near.ts';
+import { rangeReading, referredReading } from './reading.ts';
 import { underExposure } from './shadows.ts';
+import { containerTags } from './tags.ts';
 import type { Verdict, VerdictInput, VerdictRule, VerdictState } from './types.ts';
 
 /** The rules, in the order in which their verdicts are read. A further one is a file and a row. */
 export const VERDICT_RULES = [
   cardPlacement,
   skinPlacement,
+  clipDrift,
   clipAll,
   clipChannel,
+  nearClip,
   underExposure,
+  whiteBalance,
+  monitorPull,
+  rangeReading,
+  referredReading,
+  containerTags,
   coarseCodes,
+  bandingForecast,
   gradeForecast,
 ] as const satisfies readonly VerdictRule[];
 
-/** Every rule's word on a frame. Pure and quick: placement, ISO and plan may change without measuring again. */
-export const judgeFrame = (input: VerdictInput): Verdict[] =>
-  VERDICT_RULES.flatMap((rule) => {
+/** Every rule's word on a frame; muted ones are not asked. Pure and quick: placement, ISO and plan may change without measuring again. */
+export const judgeFrame = (input: VerdictInput, muted: readonly string[] = []): Verdict[] =>
+  VERDICT_RULES.filter(({ id }) => !muted.includes(id)).flatMap((rule) => {
     const verdict = rule.judge(input);
     return verdict ? [{ id: rule.id, ...verdict }] : [];
   });
@@ -34,4 +49,12 @@ export const summarise = (verdicts: readonly Verdict[]): string => {
 };
 
 export { cardReading };
-export type { FrameMeasurement, Verdict, VerdictInput, VerdictRule, VerdictState } from './types.ts';
+export type {
+  Correction,
+  Drift,
+  FrameMeasurement,
+  Verdict,
+  VerdictInput,
+  VerdictRule,
+  VerdictState,
+} from './types.ts';

@@ -1,7 +1,10 @@
 import type { SetCardNumbers } from '../exposure/setCard.ts';
+import type { Referred } from '../formats/opened.ts';
+import type { Exactness, SourceTags } from '../frame/tags.ts';
 import type { Rect } from '../frame/frame.ts';
 import type { Distribution } from '../scopes/distribution.ts';
-import type { Clipping, PatchReading, Shadows } from '../scopes/measure.ts';
+import type { Clipping, NearClip, PatchReading, Shadows } from '../scopes/measure.ts';
+import type { Temperature } from '../colour/temperature.ts';
 import type { Coding } from '../signal/scale.ts';
 
 /** ring = holds, diamond = watch, hatched square = lost. */
@@ -19,6 +22,8 @@ export type Verdict = {
   readonly advice: string;
   /** Where in the picture. */
   readonly place?: Rect;
+  /** What of the plan would be set so that it holds. */
+  readonly correction?: Correction;
   /** How the number came about, line by line. */
   readonly arithmetic: readonly { readonly label: string; readonly value: string }[];
 };
@@ -31,8 +36,37 @@ export type FrameMeasurement = {
   /** Luma histogram, by level. */
   readonly histogram: Uint32Array;
   readonly clipping: Clipping;
+  /** Pixels within a third of a stop under clip, and where most of them lie. */
+  readonly near: NearClip;
   readonly shadows: Shadows;
   readonly patches: readonly PatchReading[];
+  /** How the frame was read. */
+  readonly origin: {
+    readonly tags: SourceTags;
+    readonly referred: Referred;
+    readonly exactness: Exactness;
+  };
+};
+
+/** A change of the plan, as data; what it comes to on a camera's dials is worked out where the camera is known. */
+export type Correction =
+  /** The placement taken as it was found, or moved. */
+  | { readonly kind: 'placement'; readonly to: number }
+  /** Light on the sensor: stops more (+) or less (-). */
+  | { readonly kind: 'exposure'; readonly stops: number }
+  /** The dial moved so that a neutral comes out neutral: mired of the light, and tint in thousandths of Duv. */
+  | { readonly kind: 'balance'; readonly mired: number; readonly tint: number };
+
+/** What moved between the frames of a clip. */
+export type Drift = {
+  readonly frames: number;
+  /** Highest less lowest card (or mean), stops. */
+  readonly stops: number;
+  readonly byCard: boolean;
+  /** Warmest less coolest neutral. */
+  readonly mired?: number;
+  /** Frame that is furthest off the plan. */
+  readonly worst: number;
 };
 
 export type VerdictInput = {
@@ -40,6 +74,12 @@ export type VerdictInput = {
   readonly distribution: Distribution;
   readonly numbers: SetCardNumbers;
   readonly placement: number;
+  /** The light that comes out neutral as the camera is dialled; without it D65. */
+  readonly light?: Temperature;
+  /** What is dialled, and in what the recording is made; without it not compared with the file. */
+  readonly recorded?: Coding;
+  /** Only where the frames of a clip were measured. */
+  readonly drift?: Drift;
 };
 
 export type VerdictRule = {

@@ -6,7 +6,9 @@ import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { encodePicture, TEST_PICTURES, WEDGE, type TestPictureId } from '../scene/testPictures.ts';
 import { stopsDistribution } from '../scopes/distribution.ts';
 import { lumaPlane } from '../scopes/luma.ts';
-import { levelMask, measureClipping, measurePatch, measureShadows } from '../scopes/measure.ts';
+import { emptyCells, markCells } from '../scopes/marks.ts';
+import { EXACT } from '../frame/tags.ts';
+import { measureClipping, measurePatch, measureShadows, nearClip } from '../scopes/measure.ts';
 import { histogramOf, waveform } from '../scopes/waveform.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeToSignal, maxCode, signalToCode, type Coding } from '../signal/scale.ts';
@@ -58,12 +60,8 @@ const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, 
   const luma = lumaPlane(frame, LUMA.bt709);
   const compiled = compileProfile(profile);
   const codeAt = (stops: number) => signalToCode(compiled.signalAt(stops), coding);
-  const mask = levelMask(
-    frame,
-    luma,
-    Math.ceil(codeAt(numbers.clipStops - 1 / 24)),
-    codeAt(numbers.floorStops),
-  );
+  const cells = emptyCells(frame.width, frame.height);
+  markCells(frame, luma, Math.ceil(codeAt(numbers.clipStops - 1 / 24)), codeAt(numbers.floorStops), cells);
   const patches = picture.patches
     .filter(({ kind }) => kind === 'card' || kind === 'skin')
     .map(({ id: name, kind, rect }) => ({
@@ -83,8 +81,10 @@ const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, 
     height: 270,
     coding,
     histogram,
-    clipping: measureClipping(mask, 480, 270),
-    shadows: measureShadows(mask, 480, 270),
+    clipping: measureClipping(cells),
+    near: nearClip(frame, luma, codeAt(numbers.clipStops - 1 / 3), cells),
+    origin: { tags: {}, referred: 'recorded', exactness: EXACT },
+    shadows: measureShadows(cells),
     patches: patches.map((patch) => measurePatch(frame, luma, patch)),
   };
   const distribution = stopsDistribution(histogram, (level) => compiled.stopsAt(codeToSignal(level, coding)));

@@ -6,9 +6,13 @@ import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
 import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
 import { useStage } from '#ui/stage/useStage.ts';
-import { PicturePane } from './PicturePane.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { FeedBar } from './moving/FeedBar.tsx';
+import { TransportBar } from './moving/TransportBar.tsx';
+import { PicturePane } from './picture/PicturePane.tsx';
+import { ScopePane } from './scopes/ScopePane.tsx';
+import { useJudgeView } from './useJudgeView.ts';
 import { VerdictPane } from './VerdictPane.tsx';
-import { WaveformPane } from './WaveformPane.tsx';
 
 /** The scene of a set-up and camera is on the stage from the start, unless a file of the user's is on the bench. */
 const useSceneOfSetup = () => {
@@ -28,21 +32,65 @@ const useSceneOfSetup = () => {
   }, [session, wanted, own, fits, idle, failed]);
 };
 
-/** Judge: the picture, its waveform and what they mean. */
+/** Judge: the picture, two scopes and what they mean. */
 export const JudgeView = () => {
-  const { verdicts } = useBench();
+  const { verdicts, bench } = useBench();
   const [picked, setPicked] = useState<string>();
+  const [look, setLook] = useJudgeView();
   useSceneOfSetup();
   const camera = useStage();
+  const { frame } = bench;
+  const onStage = camera.stage !== undefined;
+  const under = onStage && look.under !== 'scope' ? 'camera' : 'scope';
+  const enlarge = (pane: 'first' | 'second') =>
+    void setLook({ large: look.large === pane ? 'picture' : pane });
+  const swap = onStage && (
+    <Segmented
+      label="Under the verdicts"
+      options={[
+        { id: 'camera', name: 'Camera' },
+        { id: 'scope', name: 'Scope' },
+      ]}
+      value={under}
+      onPick={(id) => void setLook({ under: id })}
+    />
+  );
+  const moves = frame?.kind === 'clip' || frame?.kind === 'feed';
   return (
-    <div className="judge">
+    <div className={`judge judge-large-${look.large}${moves ? ' judge-moving' : ''}`}>
       <h1 className="visually-hidden">Judge</h1>
       <PicturePane highlight={verdicts.find(({ id }) => id === picked)?.place} />
+      {frame?.kind === 'clip' && frame.clip && <TransportBar name={frame.name} clip={frame.clip} />}
+      {frame?.kind === 'feed' && <FeedBar name={frame.name} />}
       <div className="judge-side">
         <VerdictPane picked={picked} onPick={setPicked} />
-        <CameraPanel {...camera} />
       </div>
-      <WaveformPane />
+      {under === 'camera' && <CameraPanel {...camera} swap={swap} />}
+      <ScopePane
+        place="first"
+        scope={look.scope}
+        scale={look.scale}
+        of={look.of}
+        large={look.large === 'first'}
+        onScope={(scope) => void setLook({ scope })}
+        onScale={(scale) => void setLook({ scale })}
+        onOf={(of) => void setLook({ of })}
+        onLarge={() => enlarge('first')}
+      />
+      {under === 'scope' && (
+        <ScopePane
+          place="second"
+          scope={look.second}
+          scale={look.secondScale}
+          of={look.of}
+          large={look.large === 'second'}
+          onScope={(second) => void setLook({ second })}
+          onScale={(secondScale) => void setLook({ secondScale })}
+          onOf={(of) => void setLook({ of })}
+          onLarge={() => enlarge('second')}
+          lead={swap}
+        />
+      )}
     </div>
   );
 };

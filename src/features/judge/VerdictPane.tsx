@@ -1,18 +1,49 @@
 'use client';
 
-import { VERDICT_RULES, summarise } from '#core/verdict/index.ts';
+import { VERDICT_RULES, summarise, type Verdict } from '#core/verdict/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { planChange } from '#ui/bench/corrections.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { useLog } from '#ui/shell/LogContext.ts';
 
-const thresholdOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id)?.threshold ?? '';
+const ruleOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id);
+
+/** Threshold, arithmetic, and what can be done with a verdict. */
+const Opened = ({ verdict }: { verdict: Verdict }) => {
+  const { selection, editPlan, muted, mute } = useBench();
+  const change = verdict.correction && planChange(verdict.correction, selection);
+  return (
+    <div className="verdict-open">
+      <p className="quiet">Threshold: {ruleOf(verdict.id)?.threshold ?? ''}</p>
+      <Arithmetic lines={verdict.arithmetic} />
+      <div className="verdict-acts">
+        {change && (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => editPlan(change.label, change.fields)}
+          >
+            Plan: {change.label}
+          </button>
+        )}
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          onClick={() => mute([...muted, verdict.id])}
+        >
+          Mute
+        </button>
+      </div>
+    </div>
+  );
+};
 
 /** Sentences with number, place and remedy; picking one shows its place in the picture. */
 export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?: string) => void }) => {
-  const { verdicts, bench } = useBench();
+  const { verdicts, bench, muted, mute } = useBench();
   const log = useLog();
   const marked = bench.patches.some(({ kind }) => kind === 'card');
   return (
@@ -46,6 +77,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
           >
             <button
               type="button"
+              className="verdict-row"
               aria-expanded={picked === verdict.id}
               onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}
             >
@@ -54,15 +86,18 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
               <span className="verdict-figure num">{verdict.figure}</span>
               <span className="verdict-advice">{verdict.advice}</span>
             </button>
-            {picked === verdict.id && (
-              <div className="verdict-open">
-                <p className="quiet">Threshold: {thresholdOf(verdict.id)}</p>
-                <Arithmetic lines={verdict.arithmetic} />
-              </div>
-            )}
+            {picked === verdict.id && <Opened verdict={verdict} />}
           </li>
         ))}
       </ul>
+      {muted.length > 0 && (
+        <p className="verdict-muted quiet">
+          Muted: {muted.map((id) => ruleOf(id)?.name ?? id).join(', ')}.{' '}
+          <button type="button" className="btn btn-sm btn-link" onClick={() => mute([])}>
+            Hear all
+          </button>
+        </p>
+      )}
     </Panel>
   );
 };

@@ -16,11 +16,22 @@ export const cardLine = ({ card }: TakeRecord): string =>
     card.ndStops > 0 ? `ND ${printNd(card.ndStops)}` : 'no ND',
   ].join(' · ');
 
+/** Where in a clip or a feed it was judged; nothing for a still. */
+const momentOf = ({ source }: NonNullable<TakeRecord['measured']>): string | undefined => {
+  if (source?.at === undefined) return undefined;
+  return source.kind === 'clip' ? `frame ${source.at}` : `at ${source.at.toFixed(0)} s`;
+};
+
 /** What was found against what was planned. */
 export const foundLine = ({ card, measured }: TakeRecord): string =>
-  measured?.cardStops === undefined
-    ? `plan ${printStops(card.placement)}, card not marked`
-    : `plan ${printStops(card.placement)}, found ${printStopsDecimal(measured.cardStops)}`;
+  [
+    measured?.cardStops === undefined
+      ? `plan ${printStops(card.placement)}, card not marked`
+      : `plan ${printStops(card.placement)}, found ${printStopsDecimal(measured.cardStops)}`,
+    measured && momentOf(measured),
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 /** A take off the log with its picture, as one edit that undo brings back. */
 export const removeTake = (take: TakeRecord, thumbnail: ThumbnailRecord | undefined): Edit => ({

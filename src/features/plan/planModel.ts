@@ -19,8 +19,8 @@ import {
 } from '#core/exposure/solver.ts';
 import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
+import { patchStops } from '#core/verdict/patchStops.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
-import { codeToSignal } from '#core/signal/scale.ts';
 import { sensorFromFloor, type SensorModel } from '#core/sensor/noise.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import { isoCeiling, shuttersOf, type CameraRecord } from '#store/records/camera.ts';
@@ -250,13 +250,15 @@ export const spotsOfFrame = (
     iso: speedOf(camera, numbers, plan.iso),
     ndStops: plan.ndStops,
   };
-  return measured.patches.map(({ patch, luma }) => {
-    const stops = numbers.profile.stopsAt(codeToSignal(luma, measured.coding));
+  return measured.patches.flatMap((reading) => {
+    const { patch } = reading;
+    if (patch.kind === 'neutral') return [];
+    const stops = patchStops(reading, measured.coding, numbers.profile);
     const who = subjects.find(({ id }) => id === patch.subjectId);
     return {
       id: `frame-${patch.id}`,
-      name: patch.kind === 'card' ? 'Card in the frame' : `${who?.name ?? 'Face'} in the frame`,
-      role: patch.kind,
+      name: `${patch.kind === 'skin' ? (who?.name ?? 'Face') : patch.kind === 'card' ? 'Card' : 'White'} in the frame`,
+      role: patch.kind === 'white' ? ('keep' as const) : patch.kind,
       unit: 'luminance',
       value: Number(luminanceFor(settings, stops).toPrecision(4)),
       ...(patch.subjectId === undefined ? {} : { subjectId: patch.subjectId }),

@@ -17,6 +17,18 @@ const COLUMNS: readonly Column[] = [
   { name: 'circled', of: ({ circled }) => (circled ? 'yes' : 'no') },
   { name: 'logged at (UTC)', of: ({ loggedAt }) => loggedAt },
   { name: 'file', of: ({ measured }) => measured?.file ?? '' },
+  { name: 'source', of: ({ measured }) => measured?.source?.container ?? '' },
+  { name: 'frame or second', of: ({ measured }) => measured?.source?.at ?? '' },
+  {
+    name: 'patches (stops, codes R G B)',
+    of: ({ measured }) =>
+      (measured?.patches ?? [])
+        .map(
+          ({ name, stops, r, g, b }) =>
+            `${name} ${stops.toFixed(2)} (${[r, g, b].map((v) => v.toFixed(1)).join(' ')})`,
+        )
+        .join('; '),
+  },
   { name: 'profile', of: ({ card }) => card.profileName },
   { name: 'placement (stops)', of: ({ card }) => decimals(card.placement, 3) },
   { name: 'card found (stops)', of: ({ measured }) => decimals(measured?.cardStops, 3) },

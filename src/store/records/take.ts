@@ -34,6 +34,30 @@ export const measuredSchema = z.object({
   size: z.tuple([finite, finite]),
   cardStops: finite.optional(),
   cardOffset: finite.optional(),
+  /** What was judged: a still, a frame of a clip, a live picture; takes logged before it was kept have none. */
+  source: z
+    .object({
+      kind: z.enum(['still', 'clip', 'feed', 'camera']),
+      container: z.string().max(120),
+      exact: z.boolean(),
+      /** Frame of a clip, from 1; seconds of a feed. */
+      at: finite.optional(),
+    })
+    .optional(),
+  /** Marked places: codes as recorded, stops over grey. */
+  patches: z
+    .array(
+      z.object({
+        name: z.string().max(80),
+        kind: z.enum(['card', 'skin', 'neutral', 'white']),
+        r: finite,
+        g: finite,
+        b: finite,
+        stops: finite,
+      }),
+    )
+    .max(24)
+    .optional(),
   /** Shares of the picture, 0..1. */
   clippedAll: finite,
   clippedSome: finite,

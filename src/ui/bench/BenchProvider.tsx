@@ -1,28 +1,46 @@
 'use client';
 
-import { parseAsString, useQueryStates } from 'nuqs';
+import { parseAsArrayOf, parseAsString, useQueryState, useQueryStates } from 'nuqs';
 import {
   createContext,
   use,
   useCallback,
-  useEffect,
+  useDeferredValue,
   useMemo,
   useSyncExternalStore,
   type ReactNode,
 } from 'react';
 import { useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import { startJudge } from '#workers/judge/client.ts';
 import { openBook, type Book, type BookState } from '#store/book.ts';
 import { Database } from '#store/database.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
+import type { Temperature } from '#core/colour/temperature.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { Verdict } from '#core/verdict/index.ts';
-import { cardNumbersOf, distributionOf, linkedFields, verdictsOf } from './benchModel.ts';
+import {
+  cardNumbersOf,
+  dialledLight,
+  distributionOf,
+  driftFigures,
+  driftOf,
+  linkedFields,
+  verdictsOf,
+} from './benchModel.ts';
 import { createSession, type Session, type SessionState } from './session.ts';
+import { createStrip, type Strip } from './strip.ts';
+import { useMeasuring } from './useMeasuring.ts';
 
-type Opened = { readonly database: Database; readonly book: Book; readonly session: Session };
+type Opened = {
+  readonly database: Database;
+  readonly book: Book;
+  readonly session: Session;
+  /** The last minute of a feed. */
+  readonly strip: Strip;
+};
 
 export type Bench = Opened & {
   readonly records: BookState;
@@ -31,6 +49,11 @@ export type Bench = Opened & {
   readonly numbers: SetCardNumbers;
   readonly distribution?: Distribution;
   readonly verdicts: readonly Verdict[];
+  /** The light that the camera renders neutral as it is dialled, lean taken in. */
+  readonly light?: Temperature;
+  /** Rules of the verdicts that are silent, and the way to change that. */
+  readonly muted: readonly string[];
+  readonly mute: (ids: readonly string[]) => void;
   readonly select: (ids: { shoot?: string; setup?: string; camera?: string }) => void;
   /** Changes fields of the plan; shows at once, undone as one step. */
   readonly editPlan: (label: string, fields: Partial<PlanRecord>) => void;
@@ -53,7 +76,12 @@ let opened: Opened | undefined;
 const openOnce = (): Opened => {
   if (!opened) {
     const database = new Database();
-    opened = { database, book: openBook(database), session: createSession(startJudge()) };
+    opened = {
+      database,
+      book: openBook(database),
+      session: createSession(startJudge()),
+      strip: createStrip(),
+    };
   }
   return opened;
 };
@@ -65,7 +93,13 @@ const onServer = () => undefined;
 const useOpened = (): Opened | undefined =>
   useSyncExternalStore<Opened | undefined>(never, openOnce, onServer);
 
+/** Rules of the verdicts that are silent. */
+const NO_RULES = parseAsArrayOf(parseAsString).withDefault([]);
+
 const urlKeys = { shoot: parseAsString, setup: parseAsString, camera: parseAsString };
+
+const unmeasured = ({ measurement: _measured, ...rest }: SessionState): Omit<SessionState, 'measurement'> =>
+  rest;
 
 type Waiting = { readonly status: 'loading' | 'failed' | 'empty'; readonly problem?: string };
 
@@ -80,7 +114,12 @@ const Inner = ({
 }) => {
   const { book, session } = opened;
   const records = useStore(book);
-  const bench = useStore(session);
+  // What is measured of moving pictures comes several times a second: the page is drawn for it in slices, so that it
+  // never stands still.
+  const rest = useStore(session, useShallow(unmeasured));
+  const latest = useStore(session, ({ measurement: one }) => one);
+  const measured = useDeferredValue(latest);
+  const bench = useMemo((): SessionState => ({ ...rest, measurement: measured }), [rest, measured]);
   const [url, setUrl] = useQueryStates(urlKeys, { history: 'push' });
   const selection = useMemo(
     () => (records.status === 'ready' ? resolveSelection(records, url) : undefined),
@@ -90,32 +129,35 @@ const Inner = ({
     () => selection && cardNumbersOf(selection, bench.draft?.data),
     [selection, bench.draft],
   );
-  const { measurement, frame, patches } = bench;
+  const { measurement, samples } = bench;
+  const { kind, scene } = bench.frame ?? {};
+  const turned = bench.stage?.turned;
+  const [muted, setMuted] = useQueryState('mute', NO_RULES);
   const distribution = useMemo(
     () => (measurement && numbers ? distributionOf(measurement, numbers) : undefined),
     [measurement, numbers],
   );
   const placement = selection?.plan.placement ?? 0;
+  const light = useMemo(
+    () => selection && dialledLight(selection, scene === undefined ? {} : turned),
+    [selection, scene, turned],
+  );
   const verdicts = useMemo(
     () =>
-      measurement && numbers && distribution ? verdictsOf(measurement, distribution, numbers, placement) : [],
-    [measurement, numbers, distribution, placement],
+      measurement && numbers && distribution && selection
+        ? verdictsOf(measurement, distribution, {
+            numbers,
+            placement,
+            light,
+            recorded: kind === 'still' || kind === 'clip' ? selection.camera.coding : undefined,
+            drift: samples && driftFigures(driftOf(samples, numbers, light), placement),
+            muted,
+          })
+        : [],
+    [measurement, numbers, distribution, selection, placement, samples, muted, light, kind],
   );
 
-  const profileData = numbers && (bench.draft?.data ?? selection?.profile.data);
-  const clipStops = numbers?.clipStops;
-  const floorStops = numbers?.floorStops;
-  const serial = frame?.serial;
-  useEffect(() => {
-    if (serial === undefined || !profileData || clipStops === undefined || floorStops === undefined) return;
-    void session.judge
-      .call('measure', { profile: profileData, clipStops, floorStops, patches }, { latest: 'measure' })
-      .then((outcome) => {
-        if (outcome.state === 'done' && session.getState().frame?.serial === serial) {
-          session.setState({ measurement: outcome.output });
-        }
-      });
-  }, [session, serial, profileData, clipStops, floorStops, patches]);
+  useMeasuring(opened, numbers && (bench.draft?.data ?? selection?.profile.data), numbers, light);
 
   const select = useCallback(
     (ids: { shoot?: string; setup?: string; camera?: string }) => {
@@ -144,12 +186,42 @@ const Inner = ({
     [selection],
   );
 
+  const mute = useCallback((ids: readonly string[]) => void setMuted([...ids]), [setMuted]);
+
   const value = useMemo<Bench | undefined>(
     () =>
       selection && numbers
-        ? { ...opened, records, bench, selection, numbers, distribution, verdicts, select, editPlan, hrefTo }
+        ? {
+            ...opened,
+            records,
+            bench,
+            selection,
+            numbers,
+            distribution,
+            verdicts,
+            light,
+            muted,
+            mute,
+            select,
+            editPlan,
+            hrefTo,
+          }
         : undefined,
-    [opened, records, bench, selection, numbers, distribution, verdicts, select, editPlan, hrefTo],
+    [
+      opened,
+      records,
+      bench,
+      selection,
+      numbers,
+      distribution,
+      verdicts,
+      light,
+      muted,
+      mute,
+      select,
+      editPlan,
+      hrefTo,
+    ],
   );
   if (!value) {
     return fallback({

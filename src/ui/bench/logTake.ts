@@ -1,5 +1,7 @@
 import { printZebra } from '#core/exposure/zebra.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
+import { patchStops } from '#core/verdict/patchStops.ts';
+import { patchName } from '../patchName.ts';
 import { cardReading } from '#core/verdict/index.ts';
 import type { Change } from '#store/edits.ts';
 import type { CardSnapshot, Measured, TakeRecord } from '#store/records/take.ts';
@@ -15,6 +17,8 @@ export const logLabel = (number: number): string => `Log take ${number}`;
 /** What a take is made from: the card, and what was measured if a frame was open. */
 export type TakeSource = Pick<Bench, 'selection' | 'numbers' | 'distribution' | 'verdicts'> & {
   readonly bench: Pick<SessionState, 'frame' | 'measurement'>;
+  /** Frame of a clip, from 1, or seconds of a feed. */
+  readonly at?: number;
 };
 
 const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
@@ -63,13 +67,31 @@ const measuredOf = ({
   distribution,
   verdicts,
   selection,
+  at,
 }: TakeSource): Measured | undefined => {
   const { frame, measurement } = bench;
   if (!frame || !measurement || !distribution) return undefined;
-  const card = cardReading({ measurement, distribution, numbers, placement: selection.plan.placement });
+  const card = cardReading({ measurement, numbers, placement: selection.plan.placement });
   return {
     file: frame.name,
     size: [frame.info.width, frame.info.height],
+    source: {
+      kind: frame.kind,
+      container: frame.info.container.slice(0, 120),
+      exact: frame.info.exactness.exact,
+      ...(at === undefined ? {} : { at }),
+    },
+    patches: measurement.patches.map(({ patch, r, g, b, light }) => ({
+      name: patchName(patch, selection.subjects),
+      kind: patch.kind,
+      r: Number(r.toFixed(2)),
+      g: Number(g.toFixed(2)),
+      b: Number(b.toFixed(2)),
+      stops: Math.max(
+        -20,
+        Number(patchStops({ r, g, b, light }, measurement.coding, numbers.profile).toFixed(3)),
+      ),
+    })),
     cardStops: card?.stops,
     cardOffset: card?.offset,
     clippedAll: measurement.clipping.all,
@@ -114,7 +136,10 @@ export const logTake = async (bench: Bench, now: Date, newId: string): Promise<T
     nextTakeNumber(database, selection.setup.id, selection.camera.id),
     thumbnailOf(bench).catch(() => undefined),
   ]);
-  const take = takeOf(bench, now, newId, number);
+  const { kind } = bench.bench.frame ?? {};
+  const moved = bench.session.moving.getState().at;
+  const at = kind === 'clip' ? moved + 1 : kind === 'feed' ? Number(moved.toFixed(2)) : undefined;
+  const take = takeOf({ ...bench, at }, now, newId, number);
   const changes: Change[] = [{ table: 'takes', id: take.id, after: take }];
   if (png) changes.push({ table: 'thumbnails', id: take.id, after: { id: take.id, png } });
   return (await book.edit({ label: logLabel(number), changes })) ? take : undefined;

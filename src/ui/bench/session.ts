@@ -2,12 +2,20 @@ import { createStore } from 'zustand/vanilla';
 import { sceneFiles, stageScene, type StageSceneId } from '#core/scene/stage.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { ProfileData } from '#core/profile/index.ts';
-import type { SampleReading } from '#core/frame/codes.ts';
-import type { Failure } from '#core/result.ts';
+import type { Failure, Result } from '#core/result.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { Range } from '#core/signal/scale.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
-import type { ExposeInput, FrameInfo, JudgeJobs } from '#workers/judge/protocol.ts';
+import type {
+  ClipInfo,
+  ClipSample,
+  CubeInfo,
+  ExposeInput,
+  FrameInfo,
+  JudgeJobs,
+  Opened,
+  RereadInput,
+} from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { Progress } from '#workers/rpc/protocol.ts';
 import {
@@ -18,15 +26,20 @@ import {
   type Knobs,
   type Seen,
 } from '../stage/stageModel.ts';
+import { createMoving } from './moving.ts';
+import { createPulse } from './pulse.ts';
+import type { Keyed } from './tracks.ts';
 
 /** The frame on the bench; its pixels stay in the worker. */
 export type OpenFrame = {
   readonly name: string;
+  readonly kind: 'still' | 'clip' | 'feed' | 'camera';
   readonly info: FrameInfo;
   /** Counts openings, so that a new frame of the same name is told from the old one. */
   readonly serial: number;
   /** The scene it was exposed from by the simulated camera. */
   readonly scene?: StageSceneId;
+  readonly clip?: ClipInfo;
 };
 
 /** The simulated camera before a scene. */
@@ -48,7 +61,15 @@ export type SessionState = {
   readonly busy?: Progress & { readonly name: string };
   readonly failure?: Failure & { readonly name: string };
   readonly patches: readonly Patch[];
+  /** Places of patches at frames of a clip; in between they move evenly. */
+  readonly keyed: Keyed;
   readonly measurement?: FrameMeasurement;
+  /** What was measured over the open clip. */
+  readonly samples?: readonly ClipSample[];
+  /** A hero frame held beside the one on the bench. */
+  readonly hero?: { readonly name: string; readonly measurement?: FrameMeasurement };
+  /** A LUT that was opened for the monitor. */
+  readonly cube?: CubeInfo & { readonly name: string };
   readonly stage?: StageState;
   /** A profile being solved in Kit: ladder and card show it while it is there. */
   readonly draft?: { readonly name: string; readonly data: ProfileData };
@@ -56,14 +77,40 @@ export type SessionState = {
   readonly compared?: { readonly id: string; readonly name: string; readonly data: ProfileData };
 };
 
+/** What goes when something new comes onto the bench. */
+const CLEARED = { measurement: undefined, samples: undefined, patches: [], keyed: {} } as const;
+
 /** What is on the bench now and not worth a record: the open frame, its patches, the last measurement. */
 export const createSession = (judge: Client<JudgeJobs>) => {
-  const store = createStore<SessionState>(() => ({ patches: [] }));
+  const store = createStore<SessionState>(() => ({ patches: [], keyed: {} }));
+  const pulse = createPulse();
   let serial = 0;
   let opening: AbortController | undefined;
 
+  const nextSerial = () => {
+    serial += 1;
+    return serial;
+  };
   const fail = (name: string, failure: Failure) =>
     store.setState({ busy: undefined, failure: { ...failure, name } });
+
+  const moving = createMoving(judge, pulse, {
+    opened: (frame) => {
+      store.setState({
+        ...CLEARED,
+        stage: undefined,
+        busy: undefined,
+        failure: undefined,
+        frame: { ...frame, serial: nextSerial() },
+      });
+    },
+    reread: (info) => {
+      const { frame } = store.getState();
+      if (frame) store.setState({ frame: { ...frame, info, serial: nextSerial() } });
+    },
+    failed: fail,
+    waiting: (name, phase) => store.setState({ busy: { name, phase, fraction: 0.2 } }),
+  });
 
   const take = async (
     name: string,
@@ -71,7 +118,7 @@ export const createSession = (judge: Client<JudgeJobs>) => {
       signal: AbortSignal,
       onProgress: (progress: Progress) => void,
     ) => ReturnType<typeof judge.call<'open'>>,
-    found: (info: FrameInfo) => Partial<SessionState>,
+    found: (opened: Opened) => Partial<SessionState>,
   ): Promise<void> => {
     opening?.abort();
     const mine = new AbortController();
@@ -95,23 +142,22 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     }
   };
 
-  const openBytes = (name: string, bytes: () => Promise<ArrayBuffer>, range: Range) =>
-    take(
+  const openBlob = (name: string, file: () => Promise<Blob>, range: Range) => {
+    moving.pause();
+    return take(
       name,
-      async (signal, onProgress) => {
-        const buffer = await bytes();
-        return judge.call('open', { bytes: buffer, range }, { transfer: [buffer], signal, onProgress });
-      },
-      (info) => {
-        serial += 1;
+      async (signal, onProgress) =>
+        judge.call('open', { file: await file(), name, range }, { signal, onProgress }),
+      ({ info, clip }) => {
+        moving.reset();
         return {
-          frame: { name, info, serial },
-          measurement: undefined,
+          ...CLEARED,
           stage: undefined,
-          patches: [],
+          frame: { name, kind: clip ? 'clip' : 'still', info, clip, serial: nextSerial() },
         };
       },
     );
+  };
 
   /** Puts a scene on the stage; the picture comes with the first shot. What was there stays when it does not open. */
   const openScene = async (
@@ -121,6 +167,7 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     ready?: () => void,
   ): Promise<void> => {
     const { name } = stageScene(sceneId);
+    moving.pause();
     opening?.abort();
     const mine = new AbortController();
     opening = mine;
@@ -168,65 +215,99 @@ export const createSession = (judge: Client<JudgeJobs>) => {
     }
   };
 
-  /** One picture through the simulated camera. A setting that is out of range is named; the last picture stays. */
-  const shoot = async (input: ExposeInput): Promise<void> => {
+  /**
+   * One picture through the simulated camera; while it runs only those who draw are told. A setting that is out of range
+   * is named; the last picture stays. @returns what the camera saw.
+   */
+  const shoot = async (input: ExposeInput): Promise<Seen | undefined> => {
     const { stage, frame } = store.getState();
-    if (!stage) return;
+    if (!stage) return undefined;
     const outcome = await judge.call('expose', input, { latest: 'expose' });
     const now = store.getState().stage;
-    if (outcome.state === 'cancelled' || now?.sceneId !== stage.sceneId) return;
+    if (outcome.state === 'cancelled' || now?.sceneId !== stage.sceneId) return undefined;
     const { name } = stageScene(stage.sceneId);
     if (!outcome.output.ok) {
       fail(name, outcome.output);
-      return;
+      return undefined;
     }
     const { info, shows, seen } = outcome.output.value;
-    serial += 1;
     const same =
       frame?.scene === stage.sceneId && frame.info.width === info.width && frame.info.height === info.height;
+    if (same && now.running) {
+      await pulse.beat();
+      return { shows, seen };
+    }
     store.setState(({ patches }) => ({
+      ...(same ? {} : CLEARED),
       failure: undefined,
-      frame: { name, info, serial, scene: stage.sceneId },
+      frame: { name, kind: 'camera', info, serial: nextSerial(), scene: stage.sceneId },
       patches: same ? patches : patchesOfTruth(stage.truth, info),
       stage: { ...now, shows, seen, shown: now.shown + 1 },
     }));
+    return { shows, seen };
+  };
+
+  /** The same picture, read as another range, sample layout or feed. */
+  const reread = (how: RereadInput): Promise<void> => {
+    const { frame } = store.getState();
+    if (!frame) return Promise.resolve();
+    return take(
+      frame.name,
+      (signal, onProgress) => judge.call('reread', how, { signal, onProgress }),
+      ({ info }) => ({
+        frame: { ...frame, info, serial: nextSerial() },
+        measurement: undefined,
+        samples: undefined,
+      }),
+    );
   };
 
   return Object.assign(store, {
     judge,
-    openFile: (file: File, range: Range) => openBytes(file.name, () => file.arrayBuffer(), range),
+    pulse,
+    moving,
+    openFile: (file: File, range: Range) => openBlob(file.name, () => Promise.resolve(file), range),
     /** The step wedge that checks the bench itself. */
-    openWedge: () => openBytes('step-wedge.png', () => fetchBytes('/demo/step-wedge.png'), 'legal'),
+    openWedge: () =>
+      openBlob(
+        'step-wedge.png',
+        async () => new Blob([(await fetchBytes('/demo/step-wedge.png')) as ArrayBuffer]),
+        'legal',
+      ),
     openScene,
+    /** Opens a `.cube` for the monitor; one that does not fit leaves what was there. */
+    openCube: async (file: File, profile: ProfileData): Promise<boolean> => {
+      const outcome = await judge.call('cube', { file, profile });
+      if (outcome.state !== 'done') return false;
+      if (outcome.output.ok) store.setState({ cube: { ...outcome.output.value, name: file.name } });
+      else fail(file.name, outcome.output);
+      return outcome.output.ok;
+    },
     shoot,
     /** Changes what the simulated camera is set to or does by itself. */
     setStage: (fields: Partial<Omit<StageState, 'sceneId' | 'truth'>>) =>
       store.setState(({ stage }) => (stage ? { stage: { ...stage, ...fields } } : {})),
-    /** The same file, read as another range or sample layout. */
-    reread: (range: Range, reading?: SampleReading) => {
-      const { frame } = store.getState();
-      if (!frame) return Promise.resolve();
-      return take(
-        frame.name,
-        (signal, onProgress) => judge.call('reread', { range, reading }, { signal, onProgress }),
-        (info) => {
-          serial += 1;
-          return { frame: { ...frame, info, serial }, measurement: undefined };
-        },
-      );
-    },
+    reread,
     cancelOpening: () => {
       opening?.abort();
       store.setState({ busy: undefined });
     },
     /** Takes the frame off the bench. */
-    closeFrame: () =>
-      store.setState({ frame: undefined, measurement: undefined, stage: undefined, patches: [] }),
+    closeFrame: () => {
+      moving.reset();
+      store.setState({ ...CLEARED, frame: undefined, stage: undefined });
+    },
+    say: (name: string, result: Result<unknown>) => {
+      if (!result.ok) fail(name, result);
+    },
     dismissFailure: () => store.setState({ failure: undefined }),
     setPatch: (patch: Patch) =>
       store.setState(({ patches }) => ({ patches: [...patches.filter(({ id }) => id !== patch.id), patch] })),
     removePatch: (id: string) =>
-      store.setState(({ patches }) => ({ patches: patches.filter((p) => p.id !== id) })),
+      store.setState(({ patches, keyed }) => {
+        const { [id]: _gone, ...rest } = keyed;
+        return { patches: patches.filter((p) => p.id !== id), keyed: rest };
+      }),
     setDraft: (draft: SessionState['draft']) => store.setState({ draft }),
     setCompared: (compared: SessionState['compared']) => store.setState({ compared }),
   });

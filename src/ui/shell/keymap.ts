@@ -12,6 +12,12 @@ export const KEYMAP = {
   view: { keys: 'v', does: 'Next view of the picture', where: 'Judge' },
   contours: { keys: 'c', does: 'Stop contours on or off', where: 'Judge' },
   zebra: { keys: 'z', does: 'Zebras on or off', where: 'Judge' },
+  clips: { keys: 'x', does: 'Map of what clips on or off', where: 'Judge' },
+  play: { keys: 'p', does: 'Play or pause the clip', where: 'Judge' },
+  back: { keys: 'comma', shown: ',', does: 'One frame back', where: 'Judge' },
+  on: { keys: 'period', shown: '.', does: 'One frame on', where: 'Judge' },
+  hero: { keys: 'h', does: 'Hold this frame as the reference', where: 'Judge' },
+  glass: { keys: 'm', does: 'Magnifier on or off', where: 'Judge' },
   ladder: { keys: '', shown: '↑ ↓', does: 'Move the card by a third', where: 'ladder' },
   patch: { keys: '', shown: '← ↑ → ↓', does: 'Move a marked patch; Delete takes it off', where: 'picture' },
 } as const satisfies Record<string, { keys: string; shown?: string; does: string; where: string }>;

@@ -1,7 +1,7 @@
 'use client';
 
 import { Circle, Film, Play, Square } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { exactFNumber, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
@@ -31,7 +31,15 @@ const CLIP_SECONDS = 2;
 const apart = (a: number, b: number) => Math.abs(Math.log2(a / b));
 
 /** The simulated camera: its knobs, its meter, what it does by itself, and what it records. */
-export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>) => {
+export const CameraPanel = ({
+  stage,
+  knobs,
+  shot,
+  swap,
+}: ReturnType<typeof useStage> & {
+  /** The way to what else may stand in this place; it takes the title’s. */
+  swap?: ReactNode;
+}) => {
   const { session, selection, records } = useBench();
   const [recording, setRecording] = useState<AbortController>();
   const [said, setSaid] = useState<string>();
@@ -93,7 +101,7 @@ export const CameraPanel = ({ stage, knobs, shot }: ReturnType<typeof useStage>)
   return (
     <section className="panel camera-panel" aria-label="Simulated camera">
       <header className="panel-head">
-        <h2>Camera</h2>
+        {swap || <h2>Camera</h2>}
         <span className="quiet">
           {running
             ? `${stage.dropped} of ${stage.shown + stage.dropped} left out`

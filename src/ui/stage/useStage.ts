@@ -14,6 +14,8 @@ import {
 } from './stageModel.ts';
 
 const FRAME_MS = 40;
+/** How often the page itself is drawn anew while the camera runs: knobs, meter, counts. */
+const PAGE_MS = 200;
 
 /** The knobs as they stand: the card's, what was turned, what the camera does by itself. */
 const useKnobs = () => {
@@ -29,11 +31,6 @@ const useKnobs = () => {
 
 type Shot = Omit<ExposeInput, 'seed' | 'seconds' | 'width'>;
 
-/** A frame of the browser and its effects: what the last picture asked for has been asked. */
-const painted = () =>
-  new Promise<void>((resolve) => {
-    requestAnimationFrame(() => setTimeout(resolve));
-  });
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, Math.max(0, ms)));
 
 /**
@@ -85,30 +82,32 @@ export const useStage = () => {
       const rules = autoRulesOf(camera);
       const length = secondsOf(truth);
       let n = 0;
+      let [shown, dropped] = [0, 0];
+      let told = started;
       while (!stopped) {
         const due = started + n * FRAME_MS;
         const late = Math.max(0, Math.floor((performance.now() - due) / FRAME_MS));
-        if (late > 0) {
-          n += late;
-          const { stage: now } = session.getState();
-          session.setStage({ dropped: (now?.dropped ?? 0) + late });
-        }
+        n += late;
+        dropped += late;
         await pause(started + n * FRAME_MS - performance.now());
         const { current } = latest;
         if (stopped || !current) break;
         const seconds = (n * FRAME_MS) / 1000;
-        await session.shoot({
+        const saw = await session.shoot({
           ...current,
           seed: n + 1,
           seconds: length > 0 ? seconds % length : 0,
           // Half the scene's own width, each pixel the mean of four.
           width: truth.width / 2,
         });
-        const after = session.getState().stage;
-        const step = after && automaticStep(after, current.settings, rules, ((late + 1) * FRAME_MS) / 1000);
-        if (step && Object.keys(step).length > 0) session.setStage(step);
-        await painted();
+        shown += 1;
         n += 1;
+        const now = performance.now();
+        const { stage } = session.getState();
+        if (!saw || !stage || now - told < PAGE_MS) continue;
+        const step = automaticStep({ ...stage, ...saw }, current.settings, rules, (now - told) / 1000);
+        told = now;
+        session.setStage({ ...saw, ...step, shown, dropped });
       }
     };
     void run();

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng, writePng } from '#core/formats/png.ts';
 import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
@@ -18,7 +19,7 @@ const file = writePng(
     greyElectrons: 900,
   }),
 );
-const bytes = () => new Uint8Array(file).buffer;
+const blob = (bytes: Uint8Array) => new Blob([new Uint8Array(bytes)]);
 const card = { id: 'card', kind: 'card', rect: { x: 192, y: 393, width: 48, height: 44 } } as const;
 const measure = { profile, clipStops: 6, floorStops: -6, patches: [card] };
 const picture = {
@@ -31,14 +32,14 @@ const picture = {
 } as const;
 
 describe('judging', () => {
-  let jobs = judgeHandlers();
+  let jobs = judgeHandlers(PLAIN, PLAIN);
   beforeEach(() => {
-    jobs = judgeHandlers();
+    jobs = judgeHandlers(PLAIN, PLAIN);
   });
   const open = async () => {
-    const { output } = await jobs.open({ bytes: bytes(), range: 'legal' }, context);
+    const { output } = await jobs.open({ file: blob(file), name: 'frame.png', range: 'legal' }, context);
     if (!output.ok) throw new Error(output.reason);
-    return output.value;
+    return output.value.info;
   };
 
   it('opens a frame and says how its codes were read', async () => {
@@ -54,7 +55,7 @@ describe('judging', () => {
   it('keeps the last good frame when a file does not open', async () => {
     await open();
     const { output } = await jobs.open(
-      { bytes: new TextEncoder().encode('a list of takes').buffer, range: 'legal' },
+      { file: blob(new TextEncoder().encode('a list of takes')), name: 'takes.png', range: 'legal' },
       context,
     );
     expect(output).toMatchObject({ ok: false });
@@ -79,7 +80,7 @@ describe('judging', () => {
   it('reads the same codes as full range when told', async () => {
     await open();
     const { output } = await jobs.reread({ range: 'full' }, context);
-    expect(output).toMatchObject({ ok: true, value: { range: 'full', reading: 'repeated10' } });
+    expect(output).toMatchObject({ ok: true, value: { info: { range: 'full', reading: 'repeated10' } } });
     const { output: measured } = await jobs.measure(measure, context);
     expect(measured.coding.range).toBe('full');
   });
@@ -108,12 +109,20 @@ describe('judging', () => {
 
   it('draws the waveform in % and in stops, differently', async () => {
     await open();
-    const request = { profile, columns: 640, height: 200, ramp: 'viridis' } as const;
-    const { output: percent } = await jobs.waveform(
-      { ...request, scale: 'percent', axis: [-8, 110] },
-      context,
-    );
-    const { output: stops } = await jobs.waveform({ ...request, scale: 'stops', axis: [-8, 8] }, context);
+    const request = {
+      pane: 'first',
+      scope: 'waveform',
+      profile,
+      columns: 640,
+      height: 200,
+      ramp: 'viridis',
+      matrix: 'bt709',
+      brightness: 1,
+      reach: 1,
+      hold: false,
+    } as const;
+    const { output: percent } = await jobs.scope({ ...request, scale: 'percent', axis: [-8, 110] }, context);
+    const { output: stops } = await jobs.scope({ ...request, scale: 'stops', axis: [-8, 8] }, context);
     expect([percent.width, percent.height]).toEqual([640, 200]);
     expect(stops.rgba).not.toEqual(percent.rgba);
     expect(stops.rgba.some((v) => v > 0)).toBe(true);

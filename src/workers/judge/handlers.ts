@@ -1,182 +1,178 @@
-import type { Frame } from '#core/frame/frame.ts';
+import type { Kernels } from '#core/kernels/types.ts';
 import { openFrame } from '#core/formats/openFrame.ts';
-import { writeRgbaPng, type OpenedFrame } from '#core/formats/png.ts';
-import {
-  compileMonitoring,
-  type CompiledMonitoring,
-  type MonitoringTransform,
-} from '#core/lut/monitoring.ts';
-import { compileProfile, stopsByCode, type ProfileData } from '#core/profile/index.ts';
+import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { drawContours } from '#core/scopes/contours.ts';
-import { lumaPlane } from '#core/scopes/luma.ts';
-import { levelMask, measureClipping, measurePatch, measureShadows } from '#core/scopes/measure.ts';
-import { VIEW_PAINTERS } from '#core/scopes/picture.ts';
-import { shrink } from '#core/scopes/shrink.ts';
-import { histogramOf, waveform, waveformLevels, type Waveform } from '#core/scopes/waveform.ts';
-import { waveformPicture } from '#core/scopes/waveformPicture.ts';
-import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';
-import { LUMA } from '#core/signal/luma.ts';
-import { codeToSignal, maxCode, signalToCode } from '#core/signal/scale.ts';
 import type { Handlers } from '../rpc/serve.ts';
+import type { ClipSource } from './clips/source.ts';
+import { isStill, openClip } from './clips/open.ts';
+import { createFeed, ENDED, type Feed } from './feed.ts';
+import { createHolder } from './holder.ts';
+import { lookHandlers, measureHeld } from './look.ts';
 import { stageHandlers } from './stage.ts';
-import type { FrameInfo, JudgeJobs, RereadInput } from './protocol.ts';
+import type { ClipSample, FeedPicture, FrameInfo, JudgeJobs, RereadInput } from './protocol.ts';
 
-/** Clip is counted from this far under it: codes near the top are rounded. */
-const CLIP_SLACK_STOPS = 1 / 24;
+const NO_FRAME = failure('frame', 'No frame is open: open one first.');
+const NO_CLIP = failure('clip', 'No clip is open: open one first.');
 
-type Held = { bytes?: Uint8Array; opened: OpenedFrame; luma?: Uint16Array; waveforms: Map<number, Waveform> };
-
-const info = ({ frame, reading, evidence }: OpenedFrame): FrameInfo => ({
-  width: frame.width,
-  height: frame.height,
-  bitDepth: frame.bitDepth,
-  range: frame.range,
-  reading,
-  evidence,
-});
-
-let lastMonitoring: { readonly key: string; readonly monitoring: CompiledMonitoring } | undefined;
-/** The monitoring transform, kept from picture to picture while it stays the same. */
-const monitoringFor = ({ profile, pullStops }: MonitoringTransform): CompiledMonitoring => {
-  const key = `${pullStops} ${JSON.stringify(profile)}`;
-  if (lastMonitoring?.key !== key)
-    lastMonitoring = { key, monitoring: compileMonitoring({ profile, pullStops }) };
-  return lastMonitoring.monitoring;
-};
+/** Where the frame on the bench came from, so that it can be read again. */
+type Origin =
+  | { readonly kind: 'still'; readonly bytes: Uint8Array }
+  | { readonly kind: 'clip'; readonly source: ClipSource; readonly at: number }
+  | { readonly kind: 'camera' }
+  | { readonly kind: 'feed'; readonly feed: Feed };
 
 /** The jobs, each with the last good frame at hand. A file that does not open leaves it as it was. */
-export const judgeHandlers = (): Handlers<JudgeJobs> => {
-  let held: Held | undefined;
+export const judgeHandlers = (
+  kernels: Kernels,
+  /** Kernels with a memory of their own, for frames that are measured while another one is on the bench. */
+  others: Kernels,
+  now: () => number = () => performance.now(),
+): Handlers<JudgeJobs> => {
+  const holder = createHolder(kernels);
+  const survey = createHolder(others);
+  let origin: Origin | undefined;
+  let wish: ReadingWish = { range: 'legal' };
+  let anchors: RereadInput['feed'];
 
-  const hold = (bytes: Uint8Array, wish: RereadInput): Result<FrameInfo> => {
-    const opened = openFrame(bytes, wish);
+  const leave = () => {
+    if (origin?.kind === 'clip') origin.source.close();
+    if (origin?.kind === 'feed') void origin.feed.stop();
+  };
+  const put = (opened: OpenedFrame): FrameInfo =>
+    holder.put(anchors ? { ...opened, frame: { ...opened.frame, feed: anchors } } : opened);
+  /** A new thing on the bench: what it was read with before does not hold for it. */
+  const fresh = (next: Origin, how: ReadingWish, opened: OpenedFrame): FrameInfo => {
+    leave();
+    origin = next;
+    wish = how;
+    anchors = undefined;
+    return put(opened);
+  };
+
+  const seek = async (clip: Extract<Origin, { kind: 'clip' }>, n: number): Promise<Result<FrameInfo>> => {
+    const opened = await clip.source.frameAt(n, wish);
     if (!opened.ok) return opened;
-    held = { bytes, opened: opened.value, waveforms: new Map() };
-    return success(info(opened.value));
+    origin = { ...clip, at: n };
+    return success(put(opened.value));
   };
 
-  const keep = (opened: OpenedFrame): FrameInfo => {
-    held = { opened, waveforms: new Map() };
-    return info(opened);
-  };
-
-  const current = (): Held & { frame: Frame; luma: Uint16Array } => {
-    if (!held) throw new RangeError('no frame is open');
-    held.luma ??= lumaPlane(held.opened.frame, LUMA.bt709);
-    return { ...held, frame: held.opened.frame, luma: held.luma };
-  };
-
-  const columnsOf = (columns: number): Waveform => {
-    const { frame, luma, waveforms } = current();
-    const wanted = Math.min(columns, frame.width);
-    const known = waveforms.get(wanted) ?? waveform(luma, frame.width, frame.bitDepth, wanted);
-    waveforms.set(wanted, known);
-    return known;
-  };
-
-  const stopsOf = (data: ProfileData, frame: Frame) => {
-    const profile = compileProfile(data);
-    return {
-      profile,
-      stopsOfCode: stopsByCode(profile, maxCode(frame.bitDepth) + 1, (code) => codeToSignal(code, frame)),
-    };
+  const nextOf = async (feed: Feed): Promise<Result<FeedPicture>> => {
+    const next = await feed.next(wish, holder.place);
+    if (!next.ok) return next;
+    const { opened, seconds, dropped } = next.value;
+    return success({ info: put(opened), seconds, dropped });
   };
 
   return {
-    ...stageHandlers(keep, () => held?.opened.frame),
+    ...stageHandlers(
+      (opened) => {
+        if (origin?.kind === 'camera') return put(opened);
+        return fresh({ kind: 'camera' }, wish, opened);
+      },
+      () => holder.get()?.frame,
+    ),
+    ...lookHandlers(kernels, holder),
 
-    open: async ({ bytes, range, reading }, { step }) => {
+    open: async ({ file, name: _name, ...how }, { step }) => {
       await step('Reading the file', 0.1);
-      return { output: hold(new Uint8Array(bytes), { range, reading }) };
-    },
-
-    reread: async (wish, { step }) => {
-      if (!held) return { output: failure('frame', 'No frame is open: open one first.') };
-      await step('Reading the codes again', 0.1);
-      // What the simulated camera gave has no file: its codes stay, only their range is read another way.
-      if (!held.bytes) {
-        const { opened } = held;
-        keep({ ...opened, frame: { ...opened.frame, range: wish.range } });
-        return { output: success(info(held.opened)) };
+      if (await isStill(file)) {
+        const bytes = new Uint8Array(await file.arrayBuffer());
+        const opened = openFrame(bytes, how);
+        if (!opened.ok) return { output: opened };
+        return { output: success({ info: fresh({ kind: 'still', bytes }, how, opened.value) }) };
       }
-      return { output: hold(held.bytes, wish) };
+      const clip = await openClip(file, (words) => step(words, 0.3));
+      if (!clip.ok) return { output: clip };
+      await step('Decoding the first frame', 0.8);
+      const first = await clip.value.frameAt(0, how);
+      if (!first.ok) {
+        clip.value.close();
+        return { output: first };
+      }
+      const info = fresh({ kind: 'clip', source: clip.value, at: 0 }, how, first.value);
+      return { output: success({ info, clip: clip.value.info, at: 0 }) };
     },
 
-    measure: async ({ profile: data, clipStops, floorStops, patches }, { step }) => {
-      const { frame, luma } = current();
-      const { profile } = stopsOf(data, frame);
-      await step('Measuring levels', 0.2);
-      const histogram = histogramOf(columnsOf(Math.min(640, frame.width)));
-      const codeAt = (stops: number) => signalToCode(profile.signalAt(stops), frame);
-      const clipCode = Math.min(maxCode(frame.bitDepth), Math.ceil(codeAt(clipStops - CLIP_SLACK_STOPS)));
-      const mask = levelMask(frame, luma, clipCode, Math.max(1, codeAt(floorStops)));
-      await step('Finding what clips', 0.6);
-      const clipping = measureClipping(mask, frame.width, frame.height);
-      const shadows = measureShadows(mask, frame.width, frame.height);
-      return {
-        output: {
-          width: frame.width,
-          height: frame.height,
-          coding: { bitDepth: frame.bitDepth, range: frame.range },
-          histogram,
-          clipping,
-          shadows,
-          patches: patches.map((patch) => measurePatch(frame, luma, patch)),
-        },
-      };
+    reread: async (how, { step }) => {
+      const held = holder.get();
+      if (!held || !origin) return { output: NO_FRAME };
+      await step('Reading the codes again', 0.1);
+      const { feed, ...reading } = how;
+      const wanted = { ...reading, byHand: true };
+      if (origin.kind === 'still') {
+        const opened = openFrame(origin.bytes, wanted);
+        if (!opened.ok) return { output: opened };
+        wish = wanted;
+        anchors = feed;
+        return { output: success({ info: put(opened.value) }) };
+      }
+      wish = wanted;
+      anchors = feed;
+      if (origin.kind === 'clip') {
+        const { at } = origin;
+        const info = await seek(origin, at);
+        return { output: info.ok ? success({ info: info.value, at }) : info };
+      }
+      // A live picture has no file: its codes stay, only their range is read another way.
+      const { opened } = held;
+      const { range, referred = opened.referred } = how;
+      const { feed: _before, ...frame } = opened.frame;
+      return { output: success({ info: put({ ...opened, referred, frame: { ...frame, range } }) }) };
     },
 
-    picture: async (request, { step }) => {
-      const { frame, luma } = current();
-      const { stopsOfCode } = stopsOf(request.profile, frame);
-      const rgba = new Uint8ClampedArray(luma.length * 4);
-      const pixels = new Uint32Array(rgba.buffer);
-      await step('Painting', 0.3);
-      const monitoring = monitoringFor(request);
-      VIEW_PAINTERS[request.view](pixels, { frame, luma, monitoring, stopsOfCode, ramp: request.ramp });
-      await step('Drawing overlays', 0.7);
-      if (request.contours) drawContours(pixels, luma, frame.width, stopsOfCode);
-      const table = zebraTable(maxCode(frame.bitDepth) + 1, request.rangeZebras, request.warningZebra);
-      drawZebra(pixels, luma, frame.width, table);
-      return { output: { width: frame.width, height: frame.height, rgba }, transfer: [rgba.buffer] };
+    seek: async ({ frame }, { step }) => {
+      if (origin?.kind !== 'clip') return { output: NO_CLIP };
+      await step('Decoding', 0.2);
+      return { output: await seek(origin, frame) };
     },
 
-    waveform: async ({ profile: data, columns, height, scale, axis, ramp }, { step }) => {
-      const { frame } = current();
-      await step('Counting columns', 0.3);
-      const counted = columnsOf(columns);
-      const profile = compileProfile(data);
-      const { shift } = waveformLevels(frame.bitDepth);
-      const signalOf = (level: number) => codeToSignal(level * 2 ** shift, frame);
-      const stopsOfLevel = (level: number) => profile.stopsAt(signalOf(level));
-      const onAxis = (v: number) => (v - axis[0]) / (axis[1] - axis[0]);
-      const placeOfLevel =
-        scale === 'percent'
-          ? (level: number) => onAxis(100 * signalOf(level))
-          : (level: number) => Math.max(0, onAxis(stopsOfLevel(level)));
-      const rgba = waveformPicture(counted, { height, ramp, stopsOfLevel, placeOfLevel });
-      return {
-        output: { width: counted.columns, height, rgba: rgba as Uint8ClampedArray<ArrayBuffer> },
-        transfer: [rgba.buffer],
-      };
+    survey: async ({ frames, tracks, ...input }, { step }) => {
+      if (origin?.kind !== 'clip') return { output: NO_CLIP };
+      const { source } = origin;
+      const samples: ClipSample[] = [];
+      for (const [i, frame] of frames.entries()) {
+        await step(`Frame ${i + 1} of ${frames.length}`, i / frames.length);
+        const opened = await source.frameAt(frame, wish);
+        // A clip that is cut short is judged as far as it goes.
+        if (!opened.ok) {
+          if (samples.length === 0) return { output: opened };
+          break;
+        }
+        survey.put(
+          anchors ? { ...opened.value, frame: { ...opened.value.frame, feed: anchors } } : opened.value,
+        );
+        const measurement = measureHeld(survey.current(), {
+          ...input,
+          patches: tracks?.[i] ?? input.patches,
+        });
+        samples.push({ frame, measurement });
+      }
+      return { output: success(samples) };
     },
 
-    thumbnail: async (request, { step }) => {
-      const { frame, luma } = current();
-      await step('Making the thumbnail', 0.3);
-      const rgba = new Uint8ClampedArray(luma.length * 4);
-      const { stopsOfCode } = stopsOf(request.profile, frame);
-      VIEW_PAINTERS.monitor(new Uint32Array(rgba.buffer), {
-        frame,
-        luma,
-        monitoring: compileMonitoring(request),
-        stopsOfCode,
-        ramp: 'viridis',
-      });
-      const small = shrink(rgba, frame.width, frame.height, request.width);
-      const png = writeRgbaPng(small.width, small.height, small.rgba) as Uint8Array<ArrayBuffer>;
-      return { output: { png } };
+    feed: async ({ frames, name, range }, { step }) => {
+      await step('Waiting for the first picture', 0.2);
+      const feed = createFeed(frames, name, now);
+      const first = await feed.next({ range });
+      if (!first.ok) {
+        await feed.stop();
+        return { output: first };
+      }
+      const { opened, seconds, dropped } = first.value;
+      const info = fresh({ kind: 'feed', feed }, { range }, opened);
+      return { output: success({ info, seconds, dropped }) };
+    },
+
+    feedNext: async () => ({
+      output: origin?.kind === 'feed' ? await nextOf(origin.feed) : ENDED,
+    }),
+
+    feedStop: async () => {
+      if (origin?.kind === 'feed') {
+        await origin.feed.stop();
+        origin = { kind: 'camera' };
+      }
+      return { output: undefined };
     },
   };
 };

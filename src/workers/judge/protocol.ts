@@ -4,31 +4,52 @@ import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { Spotting } from '#core/sensor/meter.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { SampleReading } from '#core/frame/codes.ts';
+import type { Rect } from '#core/frame/frame.ts';
+import type { Exactness, SourceTags } from '#core/frame/tags.ts';
+import type { FrameReading, ReadingWish, Referred } from '#core/formats/opened.ts';
+import type { CubeScale } from '#core/lut/monitoring.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';
-import type { Range } from '#core/signal/scale.ts';
+import type { Coding, FeedAnchors, Range } from '#core/signal/scale.ts';
+import type { LumaId } from '#core/signal/luma.ts';
 import type { Result } from '#core/result.ts';
 import type { ViewId } from '#core/scopes/picture.ts';
-import type { WaveformScale } from '#core/scopes/waveformPicture.ts';
+import type { ScopeId, ScopeScale } from '#core/scopes/scopeList.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
 
-export type FrameInfo = {
+export type FrameInfo = Coding & {
   readonly width: number;
   readonly height: number;
-  readonly bitDepth: number;
-  readonly range: Range;
-  readonly reading: SampleReading | 'codes8';
+  readonly reading: FrameReading;
   readonly evidence: string;
+  readonly container: string;
+  readonly tags: SourceTags;
+  readonly referred: Referred;
+  readonly exactness: Exactness;
 };
 
-export type OpenInput = {
-  readonly bytes: ArrayBuffer;
+/** What is known of a clip beside its frames. */
+export type ClipInfo = {
+  /** Start of each frame, seconds. */
+  readonly times: Float64Array;
+  readonly seconds: number;
+  /** Frames a second, the mean when they vary. */
+  readonly rate: number;
+  readonly variable: boolean;
+  /** Said of the file as a whole: cut short, decoded by a helper. */
+  readonly note?: string;
+};
+
+export type OpenInput = ReadingWish & { readonly file: Blob; readonly name: string };
+export type Opened = { readonly info: FrameInfo; readonly clip?: ClipInfo; readonly at?: number };
+/** The same file, its codes read another way. */
+export type RereadInput = {
   readonly range: Range;
   readonly reading?: SampleReading;
+  readonly referred?: Referred;
+  readonly feed?: FeedAnchors;
 };
-/** The same file, its codes read another way. */
-export type RereadInput = Omit<OpenInput, 'bytes'>;
 
 export type MeasureInput = {
   readonly profile: ProfileData;
@@ -45,16 +66,34 @@ export type PictureRequest = {
   readonly contours: boolean;
   readonly rangeZebras: readonly CodeBand[];
   readonly warningZebra?: CodeBand;
+  /** Codes from which a channel is marked as clipped; without, none are. */
+  readonly clipCode?: number;
+  /** The monitoring view goes through the cube that was opened, on this scale. */
+  readonly cube?: CubeScale;
+  /** Each so-manieth pixel is enough for the size it is shown at. */
+  readonly every?: number;
 };
 
-export type WaveformRequest = {
+export type ScopeRequest = {
+  /** The pane it is for: each holds its own peaks. */
+  readonly pane: string;
+  readonly scope: ScopeId;
   readonly profile: ProfileData;
+  readonly scale: ScopeScale;
+  /** Bottom and top of the axis, on its scale. */
+  readonly axis: readonly [number, number];
   readonly columns: number;
   readonly height: number;
-  readonly scale: WaveformScale;
-  /** Bottom and top of the axis, in % of signal or in stops. */
-  readonly axis: readonly [number, number];
   readonly ramp: RampId;
+  readonly matrix: LumaId;
+  /** Pixels of the frame it is made of; without, all. */
+  readonly region?: Rect;
+  /** Opacity, 1 = usual. */
+  readonly brightness: number;
+  /** Share of the colour plane that is shown: 1 all of it, 0.5 twice as large. */
+  readonly reach: number;
+  /** Keep the highest of every level shown since it was last false. */
+  readonly hold: boolean;
 };
 
 export type ThumbnailRequest = {
@@ -103,6 +142,45 @@ export type ClipInput = ExposeInput & {
   readonly rate: readonly [number, number];
 };
 
+/** Measured at one frame of a clip. */
+export type ClipSample = { readonly frame: number; readonly measurement: FrameMeasurement };
+
+export type SurveyInput = MeasureInput & {
+  /** Frames to look at. */
+  readonly frames: readonly number[];
+  /** Patches at each of those frames, where they move; without, `patches` stay. */
+  readonly tracks?: readonly (readonly Patch[])[];
+};
+
+export type FeedInput = {
+  readonly frames: ReadableStream<VideoFrame>;
+  readonly name: string;
+  readonly range: Range;
+};
+
+/** The newest picture of a feed; undefined while none came within the wait. */
+export type FeedPicture = {
+  readonly info: FrameInfo;
+  /** Seconds since the feed was started, of this picture. */
+  readonly seconds: number;
+  /** Pictures that came since the last one that was shown and were left out. */
+  readonly dropped: number;
+};
+
+/** A LUT that was opened, and where the profile's grey lands through it on each scale, display signal 0..1. */
+export type CubeInfo = {
+  readonly title: string;
+  readonly size: number;
+  readonly grey: { readonly [K in CubeScale]: number };
+};
+
+export type CodeReadout = {
+  readonly r: number;
+  readonly g: number;
+  readonly b: number;
+  readonly luma: number;
+};
+
 export type JudgeJobs = {
   scene: { input: SceneInput; output: Result<SceneTruth> };
   expose: { input: ExposeInput; output: Result<Exposed> };
@@ -110,10 +188,25 @@ export type JudgeJobs = {
   still: { input: Record<string, never>; output: Result<{ readonly png: Uint8Array<ArrayBuffer> }> };
   /** Some seconds through the simulated camera as a Y4M clip. */
   clip: { input: ClipInput; output: Result<{ readonly bytes: Uint8Array<ArrayBuffer> }> };
-  open: { input: OpenInput; output: Result<FrameInfo> };
-  reread: { input: RereadInput; output: Result<FrameInfo> };
+  open: { input: OpenInput; output: Result<Opened> };
+  reread: { input: RereadInput; output: Result<Opened> };
+  /** Puts a frame of the open clip on the bench. */
+  seek: { input: { readonly frame: number }; output: Result<FrameInfo> };
+  /** Measures frames of the open clip, one after another; the frame on the bench stays. */
+  survey: { input: SurveyInput; output: Result<readonly ClipSample[]> };
+  /** Takes a feed's pictures from now on; the stream is handed over. */
+  feed: { input: FeedInput; output: Result<FeedPicture> };
+  feedNext: { input: Record<string, never>; output: Result<FeedPicture> };
+  feedStop: { input: Record<string, never>; output: undefined };
   measure: { input: MeasureInput; output: FrameMeasurement };
   picture: { input: PictureRequest; output: Pixels };
-  waveform: { input: WaveformRequest; output: Pixels };
+  scope: { input: ScopeRequest; output: Pixels };
+  /** Codes of some pixels round a place, for the magnifier. */
+  codes: { input: { readonly rect: Rect }; output: readonly CodeReadout[] };
+  /** Keeps a `.cube` as the monitoring LUT. */
+  cube: { input: { readonly file: Blob; readonly profile: ProfileData }; output: Result<CubeInfo> };
+  /** Keeps the frame on the bench as the reference, or forgets it. */
+  hold: { input: { readonly on: boolean }; output: undefined };
+  reference: { input: PictureRequest; output: Result<Pixels> };
   thumbnail: { input: ThumbnailRequest; output: { readonly png: Uint8Array<ArrayBuffer> } };
 };

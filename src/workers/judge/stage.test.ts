@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng } from '#core/formats/png.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
@@ -53,7 +54,7 @@ const profile = compileProfile(ARCHETYPES.wideLog);
 
 describe('the simulated camera before the scenes', () => {
   it.each(STAGE_SCENE_IDS)('%s: the card lands where the light and the settings put it', async (id) => {
-    const jobs = judgeHandlers();
+    const jobs = judgeHandlers(PLAIN, PLAIN);
     const { output: opened } = await jobs.scene(sceneOf(id), context);
     if (!opened.ok) throw new Error(opened.reason);
     const truth = opened.value;
@@ -94,7 +95,7 @@ describe('the simulated camera before the scenes', () => {
   });
 
   it('a cloud takes the sun and gives it back', async () => {
-    const jobs = judgeHandlers();
+    const jobs = judgeHandlers(PLAIN, PLAIN);
     await jobs.scene(sceneOf('packing-yard'), context);
     const shows = async (seconds: number) => {
       const { output } = await jobs.expose({ ...shot({ ndStops: 8 }), seconds, spotting: { mode: 'whole', x: 0, y: 0 } }, context); // prettier-ignore
@@ -106,7 +107,7 @@ describe('the simulated camera before the scenes', () => {
   });
 
   it('says what is wrong and keeps the last picture', async () => {
-    const jobs = judgeHandlers();
+    const jobs = judgeHandlers(PLAIN, PLAIN);
     expect((await jobs.expose(shot(), context)).output).toMatchObject({ ok: false, where: 'scene' });
     await jobs.scene(sceneOf('packing-yard'), context);
     await jobs.expose(shot({ ndStops: 7 }), context);
@@ -125,7 +126,7 @@ describe('the simulated camera before the scenes', () => {
   });
 
   it('a range read another way keeps the codes; a still is a file of them', async () => {
-    const jobs = judgeHandlers();
+    const jobs = judgeHandlers(PLAIN, PLAIN);
     await jobs.scene(sceneOf('packing-yard'), context);
     await jobs.expose(shot({ ndStops: 7 }), context);
     const { output } = await jobs.still({}, context);
@@ -134,12 +135,12 @@ describe('the simulated camera before the scenes', () => {
     expect(opened).toMatchObject({ ok: true, value: { reading: 'repeated10', frame: { width: 480 } } });
     expect((await jobs.reread({ range: 'full' }, context)).output).toMatchObject({
       ok: true,
-      value: { range: 'full' },
+      value: { info: { range: 'full' } },
     });
   });
 
   it('a clip is as many frames as asked, each with its planes', async () => {
-    const jobs = judgeHandlers();
+    const jobs = judgeHandlers(PLAIN, PLAIN);
     await jobs.scene(sceneOf('packing-yard'), context);
     const { output } = await jobs.clip(
       { ...shot({ ndStops: 7 }), width: 96, frames: 3, rate: [25, 1] },

@@ -1,4 +1,5 @@
-import { writePng, type OpenedFrame } from '#core/formats/png.ts';
+import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
+import { writePng } from '#core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import { failure, success, type Result } from '#core/result.ts';
@@ -87,7 +88,8 @@ export const stageHandlers = (
       const { light, frame } = exposed(input, scene, input.seconds, input.seed);
       const { sensor } = input.body;
       const reading = input.settings.coding.bitDepth === 8 ? 'codes8' : 'codes10';
-      const opened = keep({ frame, reading, evidence: 'exposed by the simulated camera' });
+      const evidence = 'exposed by the simulated camera';
+      const opened = keep(plainly({ frame, reading, evidence, container: 'simulated camera' }, {}));
       const most = luminanceFor(input.settings) * 2 ** sensor.fullStops;
       return {
         output: success({

@@ -2,13 +2,13 @@ import type { FromWorker, Jobs, Outcome, Progress, ToWorker } from './protocol.t
 
 /** A worker as the client needs it. */
 export type WorkerLike = {
-  postMessage: (message: ToWorker, transfer: ArrayBuffer[]) => void;
+  postMessage: (message: ToWorker, transfer: Transferable[]) => void;
   addEventListener: (type: 'message', listener: (event: { readonly data: FromWorker }) => void) => void;
 };
 
 export type CallOptions = {
-  /** Buffers handed over; they are gone here afterwards. */
-  readonly transfer?: readonly ArrayBuffer[];
+  /** Buffers and streams handed over; they are gone here afterwards. */
+  readonly transfer?: readonly Transferable[];
   readonly onProgress?: (progress: Progress) => void;
   /** Latest wins: a newer call with the same key cancels this one. */
   readonly latest?: string;

@@ -31,7 +31,7 @@ const breathe = () =>
   });
 
 /** Answers calls on a port. One at a time, in order; a cancelled call stops at its next step. */
-export const serve = <J extends Jobs>(port: Port, handlers: Handlers<J>): void => {
+export const serve = <J extends Jobs>(port: Port, ready: Handlers<J> | Promise<Handlers<J>>): void => {
   const cancelled = new Set<number>();
   let queue: Promise<void> = Promise.resolve();
   const run = async (id: number, job: string, input: unknown) => {
@@ -45,6 +45,7 @@ export const serve = <J extends Jobs>(port: Port, handlers: Handlers<J>): void =
     try {
       await breathe();
       if (cancelled.has(id)) throw new Cancelled();
+      const handlers = await ready;
       const handler = handlers[job as keyof J];
       if (!handler) throw new TypeError(`no job named ${job}`);
       const { output, transfer } = await handler(input as J[keyof J]['input'], context);

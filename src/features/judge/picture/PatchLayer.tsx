@@ -4,13 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Rect } from '#core/frame/frame.ts';
 import { clampRect } from '#core/frame/frame.ts';
 import type { Patch } from '#core/scopes/measure.ts';
-
-export type Tool = {
-  readonly id: string;
-  readonly kind: Patch['kind'];
-  readonly subjectId?: string;
-  readonly name: string;
-};
+import type { Tool } from './tools.ts';
 
 type Gesture = {
   readonly kind: 'draw' | 'move';

@@ -1,5 +1,5 @@
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
-import { zebraSignal } from '#core/exposure/setCard.ts';
+import { CARD_TOLERANCE, zebraSignal } from '#core/exposure/setCard.ts';
 import type { ZebraAbility, ZebraSetting } from '#core/exposure/zebra.ts';
 import { zebraBand, type CodeBand } from '#core/scopes/zebra.ts';
 import { maxCode, SCALES, signalToCode, type Coding } from '#core/signal/scale.ts';
@@ -22,4 +22,22 @@ export const cardBands = (
   };
   const band = (setting: ZebraSetting) => zebraBand(setting, toCode, maxCode(frame.bitDepth));
   return { ranges: [band(numbers.card)], warning: band(numbers.warning) };
+};
+
+/** The same tones without the camera's rounding: the card within its tolerance, and everything from the warning up. */
+export const exactBands = (
+  { profile, clipStops }: Pick<SetCardNumbers, 'profile' | 'clipStops'>,
+  { placement, warningMargin }: { readonly placement: number; readonly warningMargin: number },
+  frame: Coding,
+): { readonly ranges: readonly CodeBand[]; readonly warning: CodeBand } => {
+  const code = (stops: number) => signalToCode(profile.signalAt(stops), frame);
+  return {
+    ranges: [
+      {
+        from: Math.ceil(code(placement - CARD_TOLERANCE)),
+        to: Math.floor(code(placement + CARD_TOLERANCE)),
+      },
+    ],
+    warning: { from: Math.ceil(code(clipStops - warningMargin)), to: maxCode(frame.bitDepth) },
+  };
 };

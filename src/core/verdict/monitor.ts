@@ -1,0 +1,31 @@
+import { CARD_TOLERANCE } from '../exposure/setCard.ts';
+import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { cardReading } from './card.ts';
+import type { VerdictRule } from './types.ts';
+
+export const monitorPull = {
+  id: 'monitor',
+  name: 'Monitor against the frame',
+  threshold: 'The pull of the monitoring LUT within 1/6 stop of where the card lies.',
+  judge: (input) => {
+    const card = cardReading(input);
+    if (!card) return undefined;
+    const { pullStops } = input.numbers;
+    const off = card.stops - pullStops;
+    if (Math.abs(off) <= CARD_TOLERANCE) return undefined;
+    const looks = off < 0 ? 'dark' : 'bright';
+    return {
+      state: 'watch',
+      title: 'The monitor misleads',
+      figure: printStopsDecimal(off),
+      advice: `Its LUT pulls ${printStopsDecimal(pullStops)}, the card lies at ${printStopsDecimal(card.stops)}: the screen looks ${printStopsLength(toThird(off))} too ${looks}. Go by the number.`,
+      place: card.reading.patch.rect,
+      correction: { kind: 'placement', to: toThird(card.stops) },
+      arithmetic: [
+        { label: 'card found at', value: `${printStopsDecimal(card.stops, 2)} stops` },
+        { label: 'pull of the monitoring LUT', value: `${printStopsDecimal(pullStops, 2)} stops` },
+        { label: 'the card on the screen', value: `${printStopsDecimal(off, 2)} from grey` },
+      ],
+    };
+  },
+} as const satisfies VerdictRule;

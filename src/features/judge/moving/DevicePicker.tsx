@@ -1,0 +1,67 @@
+'use client';
+
+import { useState } from 'react';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Popup } from '#ui/parts/Popup.tsx';
+import { listDevices, openDevice, takesDevices, type Device } from './deviceFeed.ts';
+
+const Devices = ({ close }: { close: () => void }) => {
+  const { session, selection } = useBench();
+  const [devices, setDevices] = useState<readonly Device[]>();
+  const [problem, setProblem] = useState<string>();
+  const look = async () => {
+    const found = await listDevices();
+    setProblem(found.ok ? undefined : found.reason);
+    setDevices(found.ok ? found.value : []);
+  };
+  const take = async (id: string) => {
+    const opened = await openDevice(id);
+    if (!opened.ok) {
+      setProblem(opened.reason);
+      session.say('Device', opened);
+      return;
+    }
+    close();
+    await session.moving.startFeed(opened.value, selection.camera.coding.range);
+  };
+  if (!takesDevices())
+    return (
+      <p className="mb-0">
+        This browser hands no device’s pictures on. Open a recorded clip, or use a browser that has WebCodecs.
+      </p>
+    );
+  return (
+    <>
+      <p className="quiet small">
+        A capture dongle or a webcam, read as its codes come. What it does to black and white, the feed check
+        finds.
+      </p>
+      <div className="device-list">
+        <button type="button" className="btn btn-sm btn-primary" onClick={() => void take('')}>
+          Any video input
+        </button>
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void look()}>
+          Choose…
+        </button>
+        {devices?.map(({ id, name }) => (
+          <button
+            key={id}
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() => void take(id)}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+      {problem && <p className="field-error mb-0 mt-2">{problem}</p>}
+    </>
+  );
+};
+
+/** The way to a live picture. */
+export const DevicePicker = () => (
+  <Popup name="Device" label="Video input" says="A live picture from a capture device" placement="top-start">
+    {(close) => <Devices close={close} />}
+  </Popup>
+);

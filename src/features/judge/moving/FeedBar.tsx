@@ -1,0 +1,53 @@
+'use client';
+
+import { Square } from 'lucide-react';
+import { useStore } from 'zustand';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { STRIP_SECONDS } from '#ui/bench/strip.ts';
+import { useSize } from '#ui/parts/useSize.ts';
+import { DriftChart } from './DriftChart.tsx';
+import { FeedCheck } from './FeedCheck.tsx';
+
+const TALL = 40;
+
+/** A running feed: its last minute, what was left out, and the check of what it does to the codes. */
+export const FeedBar = ({ name }: { name: string }) => {
+  const { session, strip, selection } = useBench();
+  const { at, running, shown, dropped } = useStore(session.moving);
+  const { samples } = useStore(strip);
+  const [box, { width }] = useSize({ width: 500, height: TALL });
+  const last = samples.at(-1)?.at ?? at;
+  return (
+    <section className="panel transport" aria-label="Live feed">
+      <button
+        type="button"
+        className="btn btn-sm btn-outline-secondary"
+        disabled={!running}
+        title="Let the device go; the last picture stays"
+        onClick={() => session.moving.pause()}
+      >
+        <Square size={14} aria-hidden /> {running ? 'Stop' : 'Stopped'}
+      </button>
+      <div className="transport-time" ref={box} data-strip={samples.length}>
+        {samples.length > 1 ? (
+          <DriftChart
+            samples={samples}
+            range={[Math.max(0, last - STRIP_SECONDS), last]}
+            width={width}
+            height={TALL}
+            planned={selection.plan.placement}
+          />
+        ) : (
+          <span className="quiet">{name}: the last minute is drawn here.</span>
+        )}
+      </div>
+      <div className="transport-say num" data-shown={shown} data-dropped={dropped}>
+        <span>{at.toFixed(0)} s</span>
+        <span className="quiet">
+          {dropped} of {shown + dropped} left out
+        </span>
+      </div>
+      <FeedCheck />
+    </section>
+  );
+};

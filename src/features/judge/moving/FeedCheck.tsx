@@ -1,0 +1,94 @@
+'use client';
+
+import { useState } from 'react';
+import { blackOfFeed, ceilingOfFeed, feedAnchors } from '#core/signal/feedCheck.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Popup } from '#ui/parts/Popup.tsx';
+
+/** Two pictures tell what a chain of cables and boxes does to the codes: the lens capped, then everything too bright. */
+export const FeedCheck = () => {
+  const { bench, session, numbers, selection } = useBench();
+  const [black, setBlack] = useState<number>();
+  const [said, setSaid] = useState<string>();
+  const info = bench.frame?.info;
+  if (!info) return null;
+  const { range, referred, feed } = info;
+  const histogram = async () => {
+    const { clipStops, floorStops } = numbers;
+    const profile = selection.profile.data;
+    const outcome = await session.judge.call('measure', { profile, clipStops, floorStops, patches: [] });
+    return outcome.state === 'done' ? outcome.output.histogram : undefined;
+  };
+  const takeBlack = async () => {
+    const counts = await histogram();
+    if (!counts) return;
+    const found = blackOfFeed(counts);
+    setBlack(found.ok ? found.value : undefined);
+    setSaid(found.ok ? `Black lies at code ${found.value}.` : found.reason);
+  };
+  const takeWhite = async () => {
+    const counts = await histogram();
+    if (!counts || black === undefined) return;
+    const ceiling = ceilingOfFeed(counts);
+    if (!ceiling.ok) {
+      setSaid(ceiling.reason);
+      return;
+    }
+    const { profile, clipStops } = numbers;
+    const truth = { blackSignal: profile.transfer.encode(0), clipSignal: profile.signalAt(clipStops) };
+    const anchors = feedAnchors(black, ceiling.value, truth);
+    if (!anchors.ok) {
+      setSaid(anchors.reason);
+      return;
+    }
+    const { feed: _before, ...plain } = info;
+    const at = (signal: number) => (100 * signal).toFixed(1);
+    setSaid(
+      `Black came as ${at(codeToSignal(black, plain))} % for ${at(truth.blackSignal)} %, clip as ${at(codeToSignal(ceiling.value, plain))} % for ${at(truth.clipSignal)} %. The feed is read so from now on.`,
+    );
+    await session.reread({ range, referred, feed: anchors.value });
+  };
+  const forget = async () => {
+    setSaid('The feed is taken at its word again.');
+    await session.reread({ range, referred });
+  };
+  return (
+    <Popup
+      name={feed ? 'Feed checked' : 'Check feed'}
+      label="Two-point feed check"
+      says="Finds what the feed does to black and white"
+      placement="top-end"
+    >
+      <ol className="check-steps">
+        <li>
+          Cap the lens, wait a moment.{' '}
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void takeBlack()}>
+            Take black
+          </button>
+        </li>
+        <li>
+          Open up until everything is white. Not at the sun: it burns the sensor.{' '}
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            disabled={black === undefined}
+            onClick={() => void takeWhite()}
+          >
+            Take white
+          </button>
+        </li>
+      </ol>
+      {said && (
+        <p className="mb-0" role="status">
+          {said}
+        </p>
+      )}
+      {feed && (
+        <button type="button" className="btn btn-sm btn-outline-secondary mt-2" onClick={() => void forget()}>
+          Forget the check
+        </button>
+      )}
+    </Popup>
+  );
+};

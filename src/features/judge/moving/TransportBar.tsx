@@ -1,0 +1,150 @@
+'use client';
+
+import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import type { ClipInfo } from '#workers/judge/protocol.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useSize } from '#ui/parts/useSize.ts';
+import { useKey } from '#ui/shell/useKey.ts';
+import { DriftChart } from './DriftChart.tsx';
+import { driftOf, worstOf } from '#ui/bench/benchModel.ts';
+import { framesToLookAt, printTime, tracksFor } from './clipModel.ts';
+
+const TALL = 50;
+
+/** Where in the clip the bench stands: play, step, drag; judged as a whole, its drift is drawn above the time. */
+export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) => {
+  const { bench, session, numbers, selection, light } = useBench();
+  const { moving } = session;
+  const { at, running, dropped } = useStore(moving);
+  const [box, { width }] = useSize({ width: 500, height: TALL });
+  const [looking, setLooking] = useState<{ readonly abort: AbortController; readonly fraction: number }>();
+  const last = clip.times.length - 1;
+  const planned = selection.plan.placement;
+  const { samples, patches, keyed } = bench;
+  const drift = useMemo(() => (samples ? driftOf(samples, numbers, light) : []), [samples, numbers, light]);
+  const worst = worstOf(drift, planned);
+  const go = (frame: number) => {
+    if (running) moving.pause();
+    void moving.seek(name, Math.min(last, Math.max(0, frame)));
+  };
+  const flip = () => (running ? moving.pause() : void moving.play(name, clip));
+  useKey('play', flip);
+  useKey('back', () => go(at - 1));
+  useKey('on', () => go(at + 1));
+
+  const look = async () => {
+    moving.pause();
+    const abort = new AbortController();
+    setLooking({ abort, fraction: 0 });
+    const frames = framesToLookAt(clip.times.length);
+    const { clipStops, floorStops } = numbers;
+    const profile = bench.draft?.data ?? selection.profile.data;
+    const outcome = await session.judge.call(
+      'survey',
+      { profile, clipStops, floorStops, patches, frames, tracks: tracksFor(patches, keyed, frames) },
+      {
+        signal: abort.signal,
+        onProgress: ({ fraction }) => setLooking({ abort, fraction }),
+      },
+    );
+    setLooking(undefined);
+    if (outcome.state !== 'done') return;
+    if (outcome.output.ok) session.setState({ samples: outcome.output.value });
+    else session.say(name, outcome.output);
+    void moving.seek(name, moving.getState().at);
+  };
+
+  return (
+    <section className="panel transport" aria-label="Clip">
+      <div className="transport-keys">
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary icon-button"
+          aria-label="One frame back"
+          title="One frame back (,)"
+          onClick={() => go(at - 1)}
+        >
+          <ChevronLeft size={16} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={`btn btn-sm icon-button ${running ? 'btn-primary' : 'btn-outline-secondary'}`}
+          aria-label={running ? 'Pause' : 'Play'}
+          title={running ? 'Pause (P)' : 'Play (P)'}
+          onClick={flip}
+        >
+          {running ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary icon-button"
+          aria-label="One frame on"
+          title="One frame on (.)"
+          onClick={() => go(at + 1)}
+        >
+          <ChevronRight size={16} aria-hidden />
+        </button>
+      </div>
+      <div className="transport-time" ref={box}>
+        {drift.length > 1 && (
+          <DriftChart
+            samples={drift}
+            range={[0, last]}
+            width={width}
+            height={TALL - 16}
+            at={at}
+            planned={planned}
+            worst={worst?.at}
+          />
+        )}
+        <input
+          type="range"
+          aria-label="Frame of the clip"
+          aria-valuetext={`frame ${at + 1} of ${last + 1}`}
+          min={0}
+          max={last}
+          step={1}
+          value={at}
+          onChange={(event) => go(Number(event.target.value))}
+        />
+      </div>
+      <div className="transport-say num">
+        <span>{printTime(clip.times[at] ?? 0)}</span>
+        <span className="quiet" data-frame={at}>
+          {at + 1} / {last + 1}
+          {running && dropped > 0 ? `, ${dropped} left out` : ''}
+        </span>
+      </div>
+      {looking ? (
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          onClick={() => looking.abort.abort()}
+        >
+          Stop {Math.round(100 * looking.fraction)} %
+        </button>
+      ) : (
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          title="Measures frames over the whole clip: worst frame, drift of exposure and white balance"
+          onClick={() => void look()}
+        >
+          Judge clip
+        </button>
+      )}
+      {worst && !looking && (
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          title="The frame that is furthest off the plan"
+          onClick={() => go(worst.at)}
+        >
+          Worst
+        </button>
+      )}
+    </section>
+  );
+};

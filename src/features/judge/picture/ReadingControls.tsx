@@ -1,0 +1,119 @@
+'use client';
+
+import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
+import type { FrameReading, Referred } from '#core/formats/opened.ts';
+import type { Range } from '#core/signal/scale.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { download, slug } from '#ui/download.ts';
+import { Popup } from '#ui/parts/Popup.tsx';
+
+const isReading = (reading: FrameReading): reading is SampleReading => reading in SAMPLE_READINGS;
+
+/** What the file says of itself and how it is read; range, samples and what the codes stand for are set by hand here. */
+export const ReadingControls = () => {
+  const { bench, session } = useBench();
+  const { frame } = bench;
+  if (!frame) return null;
+  const { info, clip } = frame;
+  const { range, referred, feed } = info;
+  const reading = isReading(info.reading) ? info.reading : undefined;
+  const again = (change: { range?: Range; reading?: SampleReading; referred?: Referred }) =>
+    void session.reread({ range, referred, feed, ...(reading ? { reading } : {}), ...change });
+  const save = async () => {
+    const outcome = await session.judge.call('still', {});
+    if (outcome.state !== 'done') return;
+    if (outcome.output.ok) download(`${slug(frame.name)}.png`, outcome.output.value.png, 'image/png');
+    else session.say(frame.name, outcome.output);
+  };
+  const tags = [
+    ['Range', info.tags.range],
+    ['Primaries', info.tags.primaries],
+    ['Transfer', info.tags.transfer],
+    ['Matrix', info.tags.matrix],
+  ] as const;
+  return (
+    <span className="reading">
+      <Popup
+        name={`${info.bitDepth}-bit${info.exactness.exact ? '' : ' *'}`}
+        label="How the file is read"
+        says={info.evidence}
+        placement="top-start"
+      >
+        <dl className="facts">
+          <dt>Source</dt>
+          <dd>{info.container}</dd>
+          <dt>Size</dt>
+          <dd className="num">
+            {info.width}×{info.height}
+          </dd>
+          <dt>Read as</dt>
+          <dd>{info.evidence}</dd>
+          {clip && (
+            <>
+              <dt>Clip</dt>
+              <dd>
+                {clip.times.length} frames, {clip.rate.toFixed(clip.rate % 1 === 0 ? 0 : 2)} a second
+                {clip.variable ? ', varying' : ''}
+                {clip.note ? `; ${clip.note}` : ''}
+              </dd>
+            </>
+          )}
+          <dt>Codes</dt>
+          <dd>{info.exactness.exact ? 'as in the file' : `not exact: ${info.exactness.why}`}</dd>
+          {tags.map(([name, tag]) => (
+            <div key={name} className="fact">
+              <dt>{name}</dt>
+              <dd>{tag ?? <span className="quiet">not told</span>}</dd>
+            </div>
+          ))}
+        </dl>
+        {frame.kind === 'still' && reading && (
+          <>
+            <label className="form-label" htmlFor="reading-samples">
+              How the samples are read
+            </label>
+            <select
+              id="reading-samples"
+              className="form-select form-select-sm"
+              value={reading}
+              onChange={(event) => again({ reading: event.target.value as SampleReading })}
+            >
+              {SAMPLE_READING_IDS.map((id) => (
+                <option key={id} value={id}>
+                  {SAMPLE_READINGS[id].name}
+                </option>
+              ))}
+            </select>
+            <p className="quiet small mb-0" data-evidence>
+              {info.evidence}
+            </p>
+          </>
+        )}
+        <label className="form-label mt-2" htmlFor="reading-referred">
+          What the codes stand for
+        </label>
+        <select
+          id="reading-referred"
+          className="form-select form-select-sm"
+          value={referred}
+          onChange={(event) => again({ referred: event.target.value as Referred })}
+        >
+          <option value="recorded">light through the profile of the card</option>
+          <option value="display">a finished picture for a display</option>
+        </select>
+        <button type="button" className="btn btn-sm btn-outline-secondary mt-2" onClick={() => void save()}>
+          Save the codes as PNG
+        </button>
+      </Popup>
+      <select
+        className="form-select form-select-sm"
+        aria-label="Range of the codes"
+        value={range}
+        onChange={(event) => again({ range: event.target.value as Range })}
+      >
+        <option value="legal">legal</option>
+        <option value="full">full</option>
+      </select>
+    </span>
+  );
+};

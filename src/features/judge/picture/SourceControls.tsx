@@ -1,0 +1,58 @@
+'use client';
+
+import { STAGE_SCENE_IDS, STAGE_SCENES, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
+import { DevicePicker } from '../moving/DevicePicker.tsx';
+
+const WEDGE = 'wedge';
+
+/** Scenes to stand before, and the wedge that checks the bench. */
+const SceneList = () => {
+  const { session, select, records, bench } = useBench();
+  const open = (id: StageSceneId | typeof WEDGE) => {
+    if (id === WEDGE) {
+      void session.openWedge();
+      return;
+    }
+    const { setupId, cameraIds } = stageScene(id);
+    const setup = records.setups.get(setupId);
+    void session.openScene(id, FIRST_LOOK[id], () => {
+      if (setup) select({ shoot: setup.shootId, setup: setupId, camera: cameraIds?.[0] });
+    });
+  };
+  return (
+    <select
+      className="form-select form-select-sm demo-pick"
+      aria-label="Stand before a scene"
+      value={bench.stage?.sceneId ?? ''}
+      onChange={(event) => open(event.target.value as StageSceneId | typeof WEDGE)}
+    >
+      <option value="" disabled>
+        Scenes
+      </option>
+      {STAGE_SCENE_IDS.map((id) => (
+        <option key={id} value={id}>
+          {STAGE_SCENES[id].name}
+        </option>
+      ))}
+      <option value={WEDGE}>Step wedge, −8 to +7</option>
+    </select>
+  );
+};
+
+/** Where the picture comes from: a file, a device, a scene. */
+export const SourceControls = ({ onOpen }: { onOpen: () => void }) => (
+  <>
+    <button
+      type="button"
+      className="btn btn-sm btn-outline-secondary"
+      title="Open a frame or a clip from disk (O)"
+      onClick={onOpen}
+    >
+      Open
+    </button>
+    <DevicePicker />
+    <SceneList />
+  </>
+);

@@ -1,0 +1,56 @@
+'use client';
+
+import { useRef, useState, type ReactNode } from 'react';
+import Overlay from 'react-bootstrap/Overlay';
+import Popover from 'react-bootstrap/Popover';
+
+/** A button that opens a small panel beside it; Escape and a click elsewhere close it. */
+export const Popup = ({
+  name,
+  label,
+  says,
+  className = 'btn btn-sm btn-outline-secondary',
+  placement = 'bottom-end',
+  children,
+}: {
+  name: ReactNode;
+  /** What the panel is called. */
+  label: string;
+  says?: string;
+  className?: string;
+  placement?: 'bottom-end' | 'bottom-start' | 'top-start' | 'top-end';
+  children: ReactNode | ((close: () => void) => ReactNode);
+}) => {
+  const [open, setOpen] = useState(false);
+  const target = useRef<HTMLButtonElement>(null);
+  const close = () => setOpen(false);
+  return (
+    <>
+      <button
+        ref={target}
+        type="button"
+        className={className}
+        title={says}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        {name}
+      </button>
+      <Overlay target={target} show={open} placement={placement} rootClose onHide={close}>
+        <Popover
+          className="cell-popover popup"
+          role="dialog"
+          aria-label={label}
+          onKeyDown={(event) => {
+            if (event.key !== 'Escape') return;
+            close();
+            target.current?.focus();
+          }}
+        >
+          <Popover.Body>{typeof children === 'function' ? children(close) : children}</Popover.Body>
+        </Popover>
+      </Overlay>
+    </>
+  );
+};

@@ -1,0 +1,24 @@
+import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import type { Result } from '#core/result.ts';
+import type { ClipInfo } from '../protocol.ts';
+
+/** A clip whose frames are fetched one at a time; the file itself stays where it is. */
+export type ClipSource = {
+  readonly info: ClipInfo;
+  /** Frame n; `wish` says how its codes are read. Its R'G'B' may still be to be made from its Y'CbCr. */
+  readonly frameAt: (n: number, wish: ReadingWish) => Promise<Result<OpenedFrame>>;
+  readonly close: () => void;
+};
+
+/** Frame times of a steady rate. */
+export const steady = (frames: number, rate: number): Float64Array =>
+  Float64Array.from({ length: frames }, (_, n) => n / rate);
+
+/** Length and mean rate of frame times, and whether they keep to it: within a fifth of a frame. `last`: length of the last. */
+export const pace = (times: Float64Array, last: number): Pick<ClipInfo, 'rate' | 'variable' | 'seconds'> => {
+  const n = times.length;
+  const seconds = (n > 0 ? times[n - 1] - times[0] : 0) + last;
+  const each = n > 1 ? (times[n - 1] - times[0]) / (n - 1) : last;
+  const variable = times.some((t, i) => i > 0 && Math.abs(t - times[i - 1] - each) > 0.2 * each);
+  return { seconds, rate: each > 0 ? 1 / each : 25, variable };
+};

@@ -1,0 +1,187 @@
+import {
+  ALL_FORMATS,
+  BlobSource,
+  EncodedPacketSink,
+  Input,
+  VideoSampleSink,
+  type InputVideoTrack,
+  type VideoSample,
+} from 'mediabunny';
+import type { Exactness, SourceTags } from '#core/frame/tags.ts';
+import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
+import { MAX_PIXELS, type OpenedFrame, type ReadingWish } from '#core/formats/opened.ts';
+import { openedVideo, tagsOfColour } from '#core/formats/video.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { pace, type ClipSource } from './source.ts';
+
+/** The most frames whose times are kept: ten hours at 60 a second. */
+const MOST_FRAMES = 2_200_000;
+
+/** Depth that a codec string states (RFC 6381 with the codec's own fields), 8 where it says nothing else. */
+export const depthOfCodec = (codec: string): number => {
+  const parts = codec.split('.');
+  if (parts[0] === 'vp09' || parts[0] === 'av01') return Number(parts[3]) || 8;
+  if (/^avc[13]$/.test(parts[0])) {
+    const profile = parseInt(parts[1]?.slice(0, 2) ?? '', 16);
+    // High 10, High 4:2:2 and High 4:4:4 Predictive (H.264 annex A): 10 bit is what cameras use them for.
+    return [110, 122, 244].includes(profile) ? 10 : 8;
+  }
+  if (/^hev1|^hvc1/.test(parts[0])) return parts[1] === '2' ? 10 : 8;
+  return 8;
+};
+
+const exactnessOf = (format: string, told: number, depth: number): Exactness => {
+  if (VIDEO_LAYOUTS[format]?.kind === 'rgb')
+    return { exact: false, why: 'the browser gives this picture only as RGB it made itself' };
+  if (told > depth) return { exact: false, why: `the file holds ${told} bit, the browser gives ${depth}` };
+  return { exact: true };
+};
+
+/** The samples of a decoded picture as the codec has them. */
+const openSample = async (
+  sample: VideoSample,
+  container: string,
+  told: number,
+  tags: SourceTags,
+  wish: ReadingWish,
+): Promise<Result<OpenedFrame>> => {
+  const layout = VIDEO_LAYOUTS[sample.format ?? ''];
+  if (!layout)
+    return failure(
+      'picture',
+      `The browser gives pictures as ${sample.format ?? 'textures'}, which hold no codes.`,
+    );
+  const { width, height } = sample.visibleRect;
+  const bytes = new Uint8Array(sample.allocationSize());
+  await sample.copyTo(bytes);
+  const exactness = exactnessOf(sample.format ?? '', told, layout.bitDepth);
+  return success(openedVideo({ width, height, layout, bytes, container, tags, exactness }, wish));
+};
+
+const timesOf = async (track: InputVideoTrack): Promise<{ times: Float64Array; last: number }> => {
+  const sink = new EncodedPacketSink(track);
+  const found: number[] = [];
+  let last = 0;
+  let latest = -Infinity;
+  for await (const packet of sink.packets(undefined, undefined, { metadataOnly: true })) {
+    found.push(packet.timestamp);
+    if (packet.timestamp > latest) [latest, last] = [packet.timestamp, packet.duration];
+    if (found.length >= MOST_FRAMES) break;
+  }
+  return { times: Float64Array.from(found).sort(), last };
+};
+
+/** Why a clip is left to the helper: this browser has no decoder for it. */
+export type Undecodable = { readonly codec: string };
+
+/**
+ * A clip in MP4, MOV, MKV or WebM through WebCodecs; 10-bit planes stay 10 bit. Frames that follow each other are decoded
+ * on; a jump begins at the key frame before it. `undecodable` when only the decoder is missing.
+ */
+export const openWebCodecsClip = async (
+  file: Blob,
+): Promise<Result<ClipSource> | { readonly ok: false; readonly undecodable: Undecodable }> => {
+  const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  let track: InputVideoTrack | null;
+  let container: string;
+  let sound: boolean;
+  try {
+    container = (await input.getFormat()).name;
+    track = await input.getPrimaryVideoTrack();
+    sound = (await input.getPrimaryAudioTrack()) !== null;
+  } catch {
+    input.dispose();
+    return failure(
+      'byte 0',
+      'No format that is read here begins like this: open a PNG, TIFF, DPX, JPEG, Y4M, MP4, MOV, MKV or WebM.',
+    );
+  }
+  const shut = <T>(result: T): T => {
+    input.dispose();
+    return result;
+  };
+  if (!track && !sound)
+    return shut(
+      failure(
+        'tracks',
+        `The ${container} holds no tracks: it is cut short, or was never closed. Copy it again.`,
+      ),
+    );
+  if (!track)
+    return shut(
+      failure('tracks', `The ${container} holds sound but no picture: open the clip of the camera.`),
+    );
+  try {
+    const codec =
+      (await track.getCodecParameterString()) ?? (await track.getInternalCodecId())?.toString() ?? 'unknown';
+    if (!(await track.canDecode())) return shut({ ok: false, undecodable: { codec } });
+    const [width, height] = [await track.getCodedWidth(), await track.getCodedHeight()];
+    if (width * height > MAX_PIXELS)
+      return shut(
+        failure(
+          'track',
+          `The clip is ${width} x ${height}; up to ${MAX_PIXELS / 1e6} million pixels are read.`,
+        ),
+      );
+    const told = depthOfCodec(codec);
+    const tags = tagsOfColour(await track.getColorSpace());
+    const { times, last } = await timesOf(track);
+    if (times.length === 0)
+      return shut(failure('track', 'The clip has a picture track without a frame in it: copy it again.'));
+    const sink = new VideoSampleSink(track);
+    const name = `${container}, ${codec}`;
+    let run: { readonly samples: AsyncGenerator<VideoSample, void, unknown>; next: number } | undefined;
+
+    const leave = async () => {
+      const was = run;
+      run = undefined;
+      await was?.samples.return();
+    };
+
+    return success({
+      info: { times, ...pace(times, last) },
+      frameAt: async (n, wish) => {
+        try {
+          if (run?.next !== n) {
+            await leave();
+            run = { samples: sink.samples(times[n]), next: n };
+          }
+          const { value: sample, done } = await run.samples.next();
+          run.next = n + 1;
+          if (done || !sample) {
+            await leave();
+            return failure(
+              `frame ${n + 1}`,
+              'The clip ends before this frame: it may be cut short, copy it again.',
+            );
+          }
+          try {
+            return await openSample(sample, name, told, tags, wish);
+          } finally {
+            sample.close();
+          }
+        } catch (error) {
+          await leave().catch(() => undefined);
+          const detail = error instanceof Error ? error.message : String(error);
+          return failure(
+            `frame ${n + 1}`,
+            `It could not be decoded (${detail.slice(0, 90)}): the clip may be cut short.`,
+          );
+        }
+      },
+      close: () => {
+        void leave()
+          .catch(() => undefined)
+          .then(() => input.dispose());
+      },
+    });
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    return shut(
+      failure(
+        'container',
+        `The ${container} is damaged or cut short (${detail.slice(0, 90)}): copy it from the card again.`,
+      ),
+    );
+  }
+};

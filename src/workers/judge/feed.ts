@@ -1,0 +1,124 @@
+import type { UnpackingPlace } from '#core/frame/ofVideo.ts';
+import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
+import { EXACT, type Exactness } from '#core/frame/tags.ts';
+import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import { openedVideo, tagsOfColour } from '#core/formats/video.ts';
+import { failure, success, type Result } from '#core/result.ts';
+
+/** How long a call waits for a picture before it says that none came. */
+const WAIT_MS = 2000;
+
+export const ENDED = failure(
+  'feed',
+  'The device gives no more pictures: is it still plugged in? Choose it again.',
+);
+const NO_PICTURE = failure(
+  'feed',
+  'No picture has come for two seconds: look at the cable and at the camera’s output.',
+);
+
+/** A picture of the feed as codes. */
+const openPicture = async (
+  picture: VideoFrame,
+  name: string,
+  wish: ReadingWish,
+  placeFor?: Place,
+): Promise<Result<OpenedFrame>> => {
+  const layout = VIDEO_LAYOUTS[picture.format ?? ''];
+  if (!layout)
+    return failure(
+      'feed',
+      `The device gives pictures as ${picture.format ?? 'textures'}, which hold no codes: choose another one.`,
+    );
+  const rect = picture.visibleRect;
+  const [width, height] = [rect?.width ?? picture.codedWidth, rect?.height ?? picture.codedHeight];
+  const place = placeFor?.(width, height);
+  const size = picture.allocationSize();
+  const bytes = place && size <= place.raw.length ? place.raw.subarray(0, size) : new Uint8Array(size);
+  await picture.copyTo(bytes);
+  const tags = tagsOfColour(picture.colorSpace);
+  const exactness: Exactness =
+    layout.kind === 'rgb'
+      ? { exact: false, why: 'the browser gives this feed only as RGB it made itself' }
+      : EXACT;
+  const remark = tags.range ? undefined : 'range not told';
+  return success(
+    openedVideo({ width, height, layout, bytes, place, container: name, tags, exactness, remark }, wish),
+  );
+};
+
+/** Where a picture of a size may be unpacked. */
+type Place = (width: number, height: number) => (UnpackingPlace & { readonly raw: Uint8Array }) | undefined;
+
+export type FeedNext = {
+  readonly opened: OpenedFrame;
+  readonly seconds: number;
+  readonly dropped: number;
+};
+
+/**
+ * A running feed: always the newest picture is kept, older ones are let go and counted. Nothing piles up, however slowly
+ * pictures are taken.
+ */
+export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now: () => number) => {
+  const reader = frames.getReader();
+  const started = now();
+  let newest: { readonly picture: VideoFrame; readonly seconds: number } | undefined;
+  let dropped = 0;
+  let ended = false;
+  let arrived: (() => void) | undefined;
+
+  const pump = async () => {
+    try {
+      for (;;) {
+        const { value, done } = await reader.read();
+        if (done) break;
+        if (newest) {
+          newest.picture.close();
+          dropped += 1;
+        }
+        newest = { picture: value, seconds: (now() - started) / 1000 };
+        arrived?.();
+      }
+    } catch {
+      // The device went away: the same as its end.
+    }
+    ended = true;
+    arrived?.();
+  };
+  void pump();
+
+  const wait = () =>
+    new Promise<void>((resolve) => {
+      const timer = setTimeout(resolve, WAIT_MS);
+      arrived = () => {
+        clearTimeout(timer);
+        resolve();
+      };
+    });
+
+  return {
+    next: async (wish: ReadingWish, placeFor?: Place): Promise<Result<FeedNext>> => {
+      if (!newest && !ended) await wait();
+      if (!newest) return ended ? ENDED : NO_PICTURE;
+      const { picture, seconds } = newest;
+      const left = dropped;
+      newest = undefined;
+      dropped = 0;
+      try {
+        const opened = await openPicture(picture, name, wish, placeFor);
+        return opened.ok ? success({ opened: opened.value, seconds, dropped: left }) : opened;
+      } finally {
+        picture.close();
+      }
+    },
+    stop: async () => {
+      newest?.picture.close();
+      newest = undefined;
+      ended = true;
+      await reader.cancel().catch(() => undefined);
+    },
+  };
+};
+
+export type Feed = ReturnType<typeof createFeed>;
