@@ -29,24 +29,32 @@ export const screenCube = (toScreen: (rgb: Triple) => Triple): ScreenCube => {
   return cube;
 };
 
-const [STEP_R, STEP_G, STEP_B] = [4, 4 * CUBE_SIZE, 4 * CUBE_SIZE ** 2];
+/** Steps along the axes, in pairs of numbers. */
+const [STEP_R, STEP_G, STEP_B] = [2, 2 * CUBE_SIZE, 2 * CUBE_SIZE ** 2];
+const CORNER = STEP_R + STEP_G + STEP_B;
 /** Axis stepped first (its fraction is largest) and last, by the bits y > x, z > y, z > x; two outcomes cannot be. */
 const FIRST_STEP = Int32Array.of(STEP_R, STEP_G, STEP_R, STEP_B, STEP_B, STEP_G, STEP_B, STEP_B);
 const LAST_STEP = Int32Array.of(STEP_B, STEP_B, STEP_G, STEP_G, STEP_G, STEP_R, STEP_G, STEP_R);
+const LOW = 0xffff;
 
-/** Codes through the cube, tetrahedral, to RGBA bytes; codes of 8 to 16 bits. The plain form of the kernel. */
+/**
+ * Codes through the cube, tetrahedral, to RGBA bytes; codes of 8 to 16 bits. The plain form of the kernel. Whole-number
+ * products by `imul`: engines guard `*` against results that are not 32-bit.
+ */
 export const drawCube = (
   { r, g, b }: Planes,
   bitDepth: number,
   cube: ScreenCube,
   pixels: Uint32Array,
 ): void => {
+  const { imul, max, min } = Math;
+  const first = FIRST_STEP;
+  const last = LAST_STEP;
+  // Two numbers a read: red and green, then blue and the opaque one. All are positive.
+  const pairs = new Int32Array(cube.buffer, cube.byteOffset, cube.length >> 1);
   // Repeating a code's bits spreads 0..2^n-1 over 0..65535.
   const up = PLACE_BITS - bitDepth;
   const down = 2 * bitDepth - PLACE_BITS;
-  const dr = STEP_R;
-  const dg = STEP_G;
-  const db = STEP_B;
   const mask = UNIT - 1;
   const n = r.length;
   for (let i = 0; i < n; i += 1) {
@@ -56,26 +64,30 @@ export const drawCube = (
     const x = pr & mask;
     const y = pg & mask;
     const z = pb & mask;
-    const o = (pr >> FRACTION) * dr + (pg >> FRACTION) * dg + (pb >> FRACTION) * db;
     // The order of the fractions in three bits, without a branch: noise would make each one a coin toss.
-    const xy = x - y;
-    const yz = y - z;
-    const xz = x - z;
-    const order = (xy >>> 31) | ((yz >>> 31) << 1) | ((xz >>> 31) << 2);
-    const e = o + dr + dg + db;
-    const a = o + FIRST_STEP[order];
-    const c = e - LAST_STEP[order];
-    const over = x - (xy & (xy >> 31));
-    const under = y + (xy & (xy >> 31));
-    const high = over - ((over - z) & ((over - z) >> 31));
-    const low = z + ((under - z) & ((under - z) >> 31));
+    const order = ((x - y) >>> 31) | (((y - z) >>> 31) << 1) | (((x - z) >>> 31) << 2);
+    const o =
+      (imul(pr >> FRACTION, STEP_R) + imul(pg >> FRACTION, STEP_G) + imul(pb >> FRACTION, STEP_B)) | 0;
+    const e = (o + CORNER) | 0;
+    const a = (o + first[order]) | 0;
+    const c = (e - last[order]) | 0;
+    const high = max(x, y, z);
+    const low = min(x, y, z);
     const middle = x + y + z - high - low;
-    const w0 = UNIT - high;
-    const w1 = high - middle;
-    const w2 = middle - low;
-    const red = (w0 * cube[o] + w1 * cube[a] + w2 * cube[c] + low * cube[e]) >> 18;
-    const green = (w0 * cube[o + 1] + w1 * cube[a + 1] + w2 * cube[c + 1] + low * cube[e + 1]) >> 18;
-    const blue = (w0 * cube[o + 2] + w1 * cube[a + 2] + w2 * cube[c + 2] + low * cube[e + 2]) >> 18;
-    pixels[i] = 0xff000000 | (blue << 16) | (green << 8) | red;
+    const wo = UNIT - high;
+    const wa = high - middle;
+    const wc = middle - low;
+    const po = pairs[o];
+    const pa = pairs[a];
+    const pc = pairs[c];
+    const pe = pairs[e];
+    const qo = pairs[(o + 1) | 0];
+    const qa = pairs[(a + 1) | 0];
+    const qc = pairs[(c + 1) | 0];
+    const qe = pairs[(e + 1) | 0];
+    const red = imul(wo, po & LOW) + imul(wa, pa & LOW) + imul(wc, pc & LOW) + imul(low, pe & LOW);
+    const green = imul(wo, po >> 16) + imul(wa, pa >> 16) + imul(wc, pc >> 16) + imul(low, pe >> 16);
+    const blue = imul(wo, qo & LOW) + imul(wa, qa & LOW) + imul(wc, qc & LOW) + imul(low, qe & LOW);
+    pixels[i] = 0xff000000 | ((blue >> 18) << 16) | ((green >> 18) << 8) | (red >> 18);
   }
 };

@@ -3,7 +3,9 @@ import { fixedLumaWeights, LUMA_SHIFT, type LumaWeights } from '../signal/luma.t
 
 /** Y' of every pixel in code values of the frame's bit depth, rounded. The plain form of the kernel. */
 export const fillLuma = ({ r, g, b }: Planes, weights: LumaWeights, out: Uint16Array): void => {
-  const [wr, wg, wb] = fixedLumaWeights(weights);
+  const fixed = fixedLumaWeights(weights);
+  // Known to be whole numbers before the loop, not asked at each pixel.
+  const [wr, wg, wb] = [fixed[0] | 0, fixed[1] | 0, fixed[2] | 0];
   const shift = LUMA_SHIFT;
   const half = 1 << (shift - 1);
   const n = r.length;

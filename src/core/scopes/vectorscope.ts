@@ -30,16 +30,20 @@ const held = (v: number, top: number) => (v < 0 ? 0 : v > top ? top : v);
 /** Counts over R'G'B', colour differences by the matrix; out of range is held at the edge. The plain form of the kernel. */
 export const vectorscope = ({ r, g, b, ...coding }: Frame, matrix: LumaId, counts: Uint32Array): void => {
   const { cb, cr, bits, shift, offset } = vectorscopeFactors(matrix, coding);
-  const [br, bg, bb] = cb;
-  const [rr, rg, rb] = cr;
+  const { imul } = Math;
+  // Known to be whole numbers before the loop, not asked at each pixel.
+  const [br, bb, rr, rb] = [cb[0] | 0, cb[2] | 0, cr[0] | 0, cr[2] | 0];
   const top = (1 << bits) - 1;
   const n = r.length;
   for (let i = 0; i < n; i += 1) {
-    const u = (br * r[i] + bg * g[i] + bb * b[i] + offset) >> shift;
-    const v = (rr * r[i] + rg * g[i] + rb * b[i] + offset) >> shift;
-    // Nearly always both are inside: one test for both.
-    if (((u | v) & ~top) === 0) counts[(v << bits) + u] += 1;
-    else counts[(held(v, top) << bits) + held(u, top)] += 1;
+    // The factors sum to 0: two differences from green are enough.
+    const green = g[i];
+    const red = r[i] - green;
+    const blue = b[i] - green;
+    const u = (imul(br, red) + imul(bb, blue) + offset) >> shift;
+    const v = (imul(rr, red) + imul(rb, blue) + offset) >> shift;
+    const at = (held(v, top) << bits) | held(u, top);
+    counts[at] = counts[at] + 1;
   }
 };
 

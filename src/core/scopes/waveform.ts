@@ -42,7 +42,10 @@ export const waveformLayout = (
   return { columns, levels, stride, shift, start };
 };
 
-/** Counts of a plane of code values, added to `counts`; tiles of 64 pixel columns keep them in the cache. The plain form. */
+/**
+ * Counts of a plane of code values, added to `counts`; tiles of 64 pixel columns keep them in the cache, two rows share a
+ * column’s start. The plain form.
+ */
 export const countWaveform = (
   plane: Uint16Array,
   width: number,
@@ -52,10 +55,17 @@ export const countWaveform = (
   const height = plane.length / width;
   for (let x0 = 0; x0 < width; x0 += TILE) {
     const x1 = Math.min(width, x0 + TILE);
-    for (let y = 0; y < height; y += 1) {
+    for (let y = 0; y + 1 < height; y += 2) {
       const row = y * width;
-      for (let x = x0; x < x1; x += 1) counts[start[x] + (plane[row + x] >> shift)] += 1;
+      for (let x = x0; x < x1; x += 1) {
+        const column = start[x];
+        counts[column + (plane[row + x] >> shift)] += 1;
+        counts[column + (plane[row + width + x] >> shift)] += 1;
+      }
     }
+    if (height % 2 === 0) continue;
+    const last = (height - 1) * width;
+    for (let x = x0; x < x1; x += 1) counts[start[x] + (plane[last + x] >> shift)] += 1;
   }
 };
 
@@ -68,8 +78,8 @@ export const waveform = (plane: Uint16Array, width: number, bitDepth: number, co
 };
 
 /**
- * The plane's histogram over the waveform's levels, summed from its columns; two counts are read at once, since most are
- * zero. The plain form of the kernel.
+ * The plane's histogram over the waveform's levels, summed from its columns; eight counts are looked at together, since most
+ * are zero. The plain form of the kernel.
  */
 export const histogramOf = ({ columns, levels, stride, counts }: Waveform): Uint32Array => {
   const sum = new Uint32Array(levels);
@@ -77,11 +87,14 @@ export const histogramOf = ({ columns, levels, stride, counts }: Waveform): Uint
   const half = levels >> 1;
   for (let column = 0; column < columns; column += 1) {
     const base = (column * stride) >> 1;
-    for (let i = 0; i < half; i += 1) {
-      const pair = pairs[base + i];
-      if (pair === 0) continue;
-      sum[2 * i] += pair & 0xffff;
-      sum[2 * i + 1] += pair >>> 16;
+    for (let i = 0; i < half; i += 4) {
+      const at = base + i;
+      if ((pairs[at] | pairs[at + 1] | pairs[at + 2] | pairs[at + 3]) === 0) continue;
+      for (let k = i; k < i + 4; k += 1) {
+        const pair = pairs[base + k];
+        sum[2 * k] += pair & 0xffff;
+        sum[2 * k + 1] += pair >>> 16;
+      }
     }
   }
   return sum;

@@ -45,10 +45,12 @@ const FLAME = 0xff52b2f4;
  */
 export const drawZebra = (pixels: Uint32Array, luma: Uint16Array, width: number, table: Uint8Array): void => {
   const n = luma.length;
-  for (let i = 0, x = 0, y = 0; i < n; i += 1) {
-    const kind = table[luma[i]];
-    if (kind !== 0) {
-      if (kind === 1) {
+  for (let row = 0, y = 0; row < n; row += width, y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const i = row + x;
+      const kind = table[luma[i]];
+      if (kind === 0) continue;
+      if (kind === RANGE_ZEBRA) {
         const phase = (x + y) & 7;
         if (phase < 2) pixels[i] = WHITE;
         else if (phase === 2) pixels[i] = BLACK;
@@ -57,11 +59,6 @@ export const drawZebra = (pixels: Uint32Array, luma: Uint16Array, width: number,
         if (phase < 6) pixels[i] = FLAME;
         else if (phase < 8) pixels[i] = BLACK;
       }
-    }
-    x += 1;
-    if (x === width) {
-      x = 0;
-      y += 1;
     }
   }
 };

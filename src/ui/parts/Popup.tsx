@@ -10,6 +10,7 @@ export const Popup = ({
   label,
   says,
   className = 'btn btn-sm btn-outline-secondary',
+  panelClass = 'popup',
   placement = 'bottom-end',
   children,
 }: {
@@ -18,6 +19,7 @@ export const Popup = ({
   label: string;
   says?: string;
   className?: string;
+  panelClass?: string;
   placement?: 'bottom-end' | 'bottom-start' | 'top-start' | 'top-end';
   children: ReactNode | ((close: () => void) => ReactNode);
 }) => {
@@ -37,9 +39,18 @@ export const Popup = ({
       >
         {name}
       </button>
-      <Overlay target={target} show={open} placement={placement} rootClose onHide={close}>
+      <Overlay
+        target={target}
+        show={open}
+        placement={placement}
+        rootClose
+        onHide={({ target: hit }) => {
+          // A press on the button itself is the button's own: while the panel still fades it would be closed at once.
+          if (!(hit instanceof Node && target.current?.contains(hit))) close();
+        }}
+      >
         <Popover
-          className="cell-popover popup"
+          className={`cell-popover ${panelClass}`}
           role="dialog"
           aria-label={label}
           onKeyDown={(event) => {

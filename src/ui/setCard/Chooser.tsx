@@ -1,10 +1,8 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import Overlay from 'react-bootstrap/Overlay';
-import Popover from 'react-bootstrap/Popover';
 import { camerasOf, setupsOf, shootsOf } from '#store/selection.ts';
 import { useBench } from '../bench/BenchProvider.tsx';
+import { Popup } from '../parts/Popup.tsx';
 import { AddShoot } from './AddShoot.tsx';
 
 const depth = ({ coding, chroma }: { coding: { bitDepth: number; range: string }; chroma: string }) =>
@@ -13,89 +11,72 @@ const depth = ({ coding, chroma }: { coding: { bitDepth: number; range: string }
 /** Shoot, set-up and camera: what the card is for. */
 export const Chooser = () => {
   const { selection, records, select } = useBench();
-  const [open, setOpen] = useState(false);
-  const target = useRef<HTMLButtonElement>(null);
   const { shoot, setup, camera } = selection;
   const shoots = shootsOf(records);
   return (
-    <>
-      <button
-        ref={target}
-        type="button"
-        className="chooser"
-        aria-haspopup="dialog"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
+    <Popup
+      name={
+        <>
+          <span className="quiet">{shoot.name}</span>
+          <strong>{setup.name}</strong>
+          <span className="quiet">
+            {camera.name} · {depth(camera)} {camera.coding.range}
+          </span>
+        </>
+      }
+      label="Shoot, set-up and camera"
+      className="chooser"
+      panelClass="chooser-popover"
+      placement="bottom-start"
+    >
+      <label className="form-label" htmlFor="choose-shoot">
+        Shoot
+      </label>
+      <select
+        id="choose-shoot"
+        className="form-select"
+        value={shoot.id}
+        onChange={(event) => select({ shoot: event.target.value })}
       >
-        <span className="quiet">{shoot.name}</span>
-        <strong>{setup.name}</strong>
-        <span className="quiet">
-          {camera.name} · {depth(camera)} {camera.coding.range}
-        </span>
-      </button>
-      <Overlay target={target} show={open} placement="bottom-start" rootClose onHide={() => setOpen(false)}>
-        <Popover
-          className="cell-popover chooser-popover"
-          role="dialog"
-          aria-label="Shoot, set-up and camera"
-          onKeyDown={(event) => {
-            if (event.key !== 'Escape') return;
-            setOpen(false);
-            target.current?.focus();
-          }}
-        >
-          <Popover.Body>
-            <label className="form-label" htmlFor="choose-shoot">
-              Shoot
-            </label>
-            <select
-              id="choose-shoot"
-              className="form-select"
-              value={shoot.id}
-              onChange={(event) => select({ shoot: event.target.value })}
-            >
-              {shoots.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-            <label className="form-label mt-2" htmlFor="choose-setup">
-              Set-up
-            </label>
-            <select
-              id="choose-setup"
-              className="form-select cell-choices"
-              size={Math.min(8, Math.max(2, setupsOf(records, shoot.id).length))}
-              value={setup.id}
-              autoFocus
-              onChange={(event) => select({ setup: event.target.value })}
-            >
-              {setupsOf(records, shoot.id).map(({ id, name }, i) => (
-                <option key={id} value={id}>
-                  {i + 1} {name}
-                </option>
-              ))}
-            </select>
-            <label className="form-label mt-2" htmlFor="choose-camera">
-              Camera
-            </label>
-            <select
-              id="choose-camera"
-              className="form-select"
-              value={camera.id}
-              onChange={(event) => select({ camera: event.target.value })}
-            >
-              {camerasOf(records, setup).map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}, {depth(c)}, {c.job}
-                </option>
-              ))}
-            </select>
-            <AddShoot />
-          </Popover.Body>
-        </Popover>
-      </Overlay>
-    </>
+        {shoots.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <label className="form-label mt-2" htmlFor="choose-setup">
+        Set-up
+      </label>
+      <select
+        id="choose-setup"
+        className="form-select cell-choices"
+        size={Math.min(8, Math.max(2, setupsOf(records, shoot.id).length))}
+        value={setup.id}
+        autoFocus
+        onChange={(event) => select({ setup: event.target.value })}
+      >
+        {setupsOf(records, shoot.id).map(({ id, name }, i) => (
+          <option key={id} value={id}>
+            {i + 1} {name}
+          </option>
+        ))}
+      </select>
+      <label className="form-label mt-2" htmlFor="choose-camera">
+        Camera
+      </label>
+      <select
+        id="choose-camera"
+        className="form-select"
+        value={camera.id}
+        onChange={(event) => select({ camera: event.target.value })}
+      >
+        {camerasOf(records, setup).map((c) => (
+          <option key={c.id} value={c.id}>
+            {c.name}, {depth(c)}, {c.job}
+          </option>
+        ))}
+      </select>
+      <AddShoot />
+    </Popup>
   );
 };
