@@ -181,6 +181,9 @@ await live.evaluate(() => {
   new PerformanceObserver((list) => {
     for (const { duration } of list.getEntries()) globalThis.tasks.push(Math.round(duration));
   }).observe({ entryTypes: ['longtask'] });
+  globalThis.late = [];
+  const counter = document.querySelector('[data-shown]');
+  new MutationObserver(() => globalThis.late.push(Number(counter.dataset.late))).observe(counter, { attributeFilter: ['data-shown'] }); // prettier-ignore
 });
 const counted = () =>
   live.evaluate(() => {
@@ -193,11 +196,13 @@ const memory = async (page) =>
 const [memoryBefore, before] = [await memory(live), await counted()];
 await live.waitForTimeout(SECONDS * 1000);
 const after = await counted();
-const tasks = await live.evaluate(() => globalThis.tasks);
+const [tasks, late] = await live.evaluate(() => [globalThis.tasks, globalThis.late]);
 const memoryAfter = await memory(live);
 const seconds = (after.at - before.at) / 1000;
 say(`\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, monitoring LUT, ${seconds.toFixed(0)} s`); // prettier-ignore
 say(`  shown ${((after.shown - before.shown) / seconds).toFixed(1)} a second, left out ${((after.dropped - before.dropped) / seconds).toFixed(1)} a second`); // prettier-ignore
+const twoFrames = late.filter((time) => time > 80).length;
+say(`  drawn ${median(late).toFixed(0)} ms after it came, at most ${Math.max(...late).toFixed(0)} ms; over two frames (80 ms): ${twoFrames} of ${late.length}`); // prettier-ignore
 say(`  page’s tasks over 50 ms: ${tasks.length === 0 ? 'none' : tasks.join(', ')}`);
 say(`  memory of page and workers ${memoryBefore.toFixed(0)} MB, then ${memoryAfter.toFixed(0)} MB`);
 

@@ -1,7 +1,12 @@
 import type { Result } from '#core/result.ts';
 
 /** What a step of a moving picture came to. */
-export type LiveStep = { readonly at: number; readonly dropped: number };
+export type LiveStep = {
+  readonly at: number;
+  readonly dropped: number;
+  /** When a feed’s picture came, ms since 1970. */
+  readonly arrivedAt?: number;
+};
 
 export type LiveState = {
   /** Frame of a clip, or seconds of a feed. */
@@ -10,9 +15,11 @@ export type LiveState = {
   /** Pictures shown and left out since it runs. */
   readonly shown: number;
   readonly dropped: number;
+  /** How long before it was drawn a feed’s last picture had come, ms. */
+  readonly late: number;
 };
 
-export const AT_REST: LiveState = { at: 0, running: false, shown: 0, dropped: 0 };
+export const AT_REST: LiveState = { at: 0, running: false, shown: 0, dropped: 0, late: 0 };
 
 /**
  * Steps a moving picture on until it is stopped or fails. The next step is asked for as soon as everything that shows the last

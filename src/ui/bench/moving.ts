@@ -3,7 +3,8 @@ import { failure, type Failure } from '#core/result.ts';
 import type { Range } from '#core/signal/scale.ts';
 import type { ClipInfo, FrameInfo, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
-import { AT_REST, runLive, type LiveState } from './liveLoop.ts';
+import { since1970 } from '#workers/judge/clock.ts';
+import { AT_REST, runLive, type LiveState, type LiveStep } from './liveLoop.ts';
 import type { Pulse } from './pulse.ts';
 
 /** What moving pictures tell the session. */
@@ -50,15 +51,19 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
     run += 1;
     const mine = run;
     stopped = false;
-    store.setState({ running: true, shown: 0, dropped: 0 });
+    store.setState({ running: true, shown: 0, dropped: 0, late: 0 });
     return () => stopped || run !== mine;
   };
-  const shown = async ({ at, dropped }: { at: number; dropped: number }) => {
-    store.setState((now) => ({ at, shown: now.shown + 1, dropped: now.dropped + dropped }));
+  // Told with the next picture: a change of its own would have the page drawn twice.
+  let late = 0;
+  const shown = async ({ at, dropped, arrivedAt }: LiveStep) => {
+    store.setState((now) => ({ at, shown: now.shown + 1, dropped: now.dropped + dropped, late }));
     await pulse.beat();
+    late = arrivedAt === undefined ? 0 : since1970() - arrivedAt;
   };
 
-  const endSource = () => {
+  const endSource = (which = source) => {
+    if (which !== source) return;
     source?.end();
     source = undefined;
   };
@@ -105,7 +110,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
     if (!isStopped()) stop();
   };
 
-  const follow = async (name: string, isStopped: () => boolean, first: FrameInfo): Promise<void> => {
+  const follow = async (from: FeedSource, isStopped: () => boolean, first: FrameInfo): Promise<void> => {
     let shape = shapeOf(first);
     const ended = await runLive(
       isStopped,
@@ -113,18 +118,19 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
         const outcome = await judge.call('feedNext', {});
         if (outcome.state !== 'done') return undefined;
         if (!outcome.output.ok) return outcome.output;
-        const { info, seconds, dropped } = outcome.output.value;
+        const { info, seconds, dropped, arrivedAt } = outcome.output.value;
         if (shapeOf(info) !== shape) {
           shape = shapeOf(info);
           told.reread(info);
         }
-        return { ok: true, value: { at: seconds, dropped } };
+        return { ok: true, value: { at: seconds, dropped, arrivedAt } };
       },
       shown,
     );
-    if (ended && !ended.ok) told.failed(name, ended);
+    if (ended && !ended.ok) told.failed(from.name, ended);
     if (!isStopped()) stop();
-    endSource();
+    // Another device may have been chosen meanwhile: that one stays.
+    endSource(from);
   };
 
   /** Takes a device's pictures until it is stopped or goes away. */
@@ -140,7 +146,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
     );
     if (outcome.state !== 'done') return;
     if (!outcome.output.ok) {
-      endSource();
+      endSource(from);
       told.failed(from.name, outcome.output);
       return;
     }
@@ -148,7 +154,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
     from.onGone(() => {
       if (isStopped()) return;
       stop();
-      endSource();
+      endSource(from);
       told.failed(
         from.name,
         failure('device', 'The device went away: plug it in again and choose it. The last picture stays.'),
@@ -156,7 +162,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
     });
     told.opened({ name: from.name, kind: 'feed', info: outcome.output.value.info });
     await pulse.beat();
-    void follow(from.name, isStopped, outcome.output.value.info);
+    void follow(from, isStopped, outcome.output.value.info);
   };
 
   const pauseAll = () => {

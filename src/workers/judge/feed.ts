@@ -53,6 +53,7 @@ type Place = (width: number, height: number) => (UnpackingPlace & { readonly raw
 export type FeedNext = {
   readonly opened: OpenedFrame;
   readonly seconds: number;
+  readonly arrivedAt: number;
   readonly dropped: number;
 };
 
@@ -63,7 +64,7 @@ export type FeedNext = {
 export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now: () => number) => {
   const reader = frames.getReader();
   const started = now();
-  let newest: { readonly picture: VideoFrame; readonly seconds: number } | undefined;
+  let newest: { readonly picture: VideoFrame; readonly arrivedAt: number } | undefined;
   let dropped = 0;
   let ended = false;
   let arrived: (() => void) | undefined;
@@ -77,7 +78,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
           newest.picture.close();
           dropped += 1;
         }
-        newest = { picture: value, seconds: (now() - started) / 1000 };
+        newest = { picture: value, arrivedAt: now() };
         arrived?.();
       }
     } catch {
@@ -101,13 +102,14 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
     next: async (wish: ReadingWish, placeFor?: Place): Promise<Result<FeedNext>> => {
       if (!newest && !ended) await wait();
       if (!newest) return ended ? ENDED : NO_PICTURE;
-      const { picture, seconds } = newest;
+      const { picture, arrivedAt } = newest;
+      const seconds = (arrivedAt - started) / 1000;
       const left = dropped;
       newest = undefined;
       dropped = 0;
       try {
         const opened = await openPicture(picture, name, wish, placeFor);
-        return opened.ok ? success({ opened: opened.value, seconds, dropped: left }) : opened;
+        return opened.ok ? success({ opened: opened.value, seconds, arrivedAt, dropped: left }) : opened;
       } finally {
         picture.close();
       }

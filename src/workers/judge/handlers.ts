@@ -4,6 +4,7 @@ import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { ClipSource } from './clips/source.ts';
+import { since1970 } from './clock.ts';
 import { isStill, openClip } from './clips/open.ts';
 import { createFeed, ENDED, type Feed } from './feed.ts';
 import { createHolder } from './holder.ts';
@@ -26,7 +27,7 @@ export const judgeHandlers = (
   kernels: Kernels,
   /** Kernels with a memory of their own, for frames that are measured while another one is on the bench. */
   others: Kernels,
-  now: () => number = () => performance.now(),
+  now: () => number = since1970,
 ): Handlers<JudgeJobs> => {
   const holder = createHolder(kernels);
   const survey = createHolder(others);
@@ -59,8 +60,8 @@ export const judgeHandlers = (
   const nextOf = async (feed: Feed): Promise<Result<FeedPicture>> => {
     const next = await feed.next(wish, holder.place);
     if (!next.ok) return next;
-    const { opened, seconds, dropped } = next.value;
-    return success({ info: put(opened), seconds, dropped });
+    const { opened, ...when } = next.value;
+    return success({ info: put(opened), ...when });
   };
 
   return {
@@ -158,9 +159,9 @@ export const judgeHandlers = (
         await feed.stop();
         return { output: first };
       }
-      const { opened, seconds, dropped } = first.value;
+      const { opened, ...when } = first.value;
       const info = fresh({ kind: 'feed', feed }, { range }, opened);
-      return { output: success({ info, seconds, dropped }) };
+      return { output: success({ info, ...when }) };
     },
 
     feedNext: async () => ({

@@ -163,6 +163,8 @@ export type FeedPicture = {
   readonly info: FrameInfo;
   /** Seconds since the feed was started, of this picture. */
   readonly seconds: number;
+  /** When it came, ms since 1970. */
+  readonly arrivedAt: number;
   /** Pictures that came since the last one that was shown and were left out. */
   readonly dropped: number;
 };

@@ -13,7 +13,7 @@ const TALL = 40;
 /** A running feed: its last minute, what was left out, and the check of what it does to the codes. */
 export const FeedBar = ({ name }: { name: string }) => {
   const { session, strip, selection } = useBench();
-  const { at, running, shown, dropped } = useStore(session.moving);
+  const { at, running, shown, dropped, late } = useStore(session.moving);
   const { samples } = useStore(strip);
   const [box, { width }] = useSize({ width: 500, height: TALL });
   const last = samples.at(-1)?.at ?? at;
@@ -41,7 +41,13 @@ export const FeedBar = ({ name }: { name: string }) => {
           <span className="quiet">{name}: the last minute is drawn here.</span>
         )}
       </div>
-      <div className="transport-say num" data-shown={shown} data-dropped={dropped}>
+      <div
+        className="transport-say num"
+        data-shown={shown}
+        data-dropped={dropped}
+        data-late={late.toFixed(1)}
+        title={`The picture before came ${late.toFixed(0)} ms before it was drawn.`}
+      >
         <span>{at.toFixed(0)} s</span>
         <span className="quiet">
           {dropped} of {shown + dropped} left out
