@@ -9,6 +9,7 @@ export const LUMA = {
 } as const satisfies Record<string, LumaWeights & { readonly name: string }>;
 
 export type LumaId = keyof typeof LUMA;
+export const LUMA_IDS = Object.keys(LUMA) as LumaId[];
 
 /** Bits of the fixed-point weights; 16-bit codes times 2^14 stay inside a signed 32-bit integer. */
 export const LUMA_SHIFT = 14;

@@ -143,7 +143,8 @@ const benchOf = (kernels: Kernels, slots: Slots, opened: OpenedFrame, frame: Fra
       if (scope?.key !== matrix) {
         const counts = slots.pairs.subarray(0, bins * bins);
         counts.fill(0);
-        if (source) kernels.vectorscopeOfPlanes(source, frame.bitDepth, counts);
+        // By the matrix of the recording its own samples are counted, by another one they are worked out.
+        if (source?.matrix === matrix) kernels.vectorscopeOfPlanes(source, frame.bitDepth, counts);
         else kernels.vectorscope(frame, matrix, counts);
         scope = { key: matrix, value: { bins, counts } };
       }

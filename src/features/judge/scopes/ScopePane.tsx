@@ -2,9 +2,10 @@
 
 import { Maximize2, Minimize2 } from 'lucide-react';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { matrixOfTags } from '#core/frame/tags.ts';
 import { SCOPE_IDS, SCOPES, type ScopeId, type ScopeScale } from '#core/scopes/scopeList.ts';
 import { placeAngle } from '#core/scopes/vectorscopePicture.ts';
-import type { LumaId } from '#core/signal/luma.ts';
+import { LUMA, LUMA_IDS, type LumaId } from '#core/signal/luma.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
@@ -63,10 +64,12 @@ export const ScopePane = ({
   const [brightness, setBrightness] = useState(1);
   const [hold, setHold] = useState(false);
   const [zoom, setZoom] = useState(0);
-  const [matrix, setMatrix] = useState<Extract<LumaId, 'bt709' | 'bt2020'>>('bt709');
+  const [picked, setPicked] = useState<LumaId>();
   const [pointer, setPointer] = useState<readonly [number, number]>();
   const serial = frame?.serial;
   const info = frame?.info;
+  const recorded = matrixOfTags(info?.tags ?? {});
+  const matrix = picked ?? recorded;
   const profile = bench.draft?.data ?? selection.profile.data;
   const reach = REACHES[zoom];
   const region = info && regionOf(of, patches, info);
@@ -220,12 +223,13 @@ export const ScopePane = ({
                 <span className="form-label mt-2 d-block">Matrix</span>
                 <Segmented
                   label="Vectorscope matrix"
-                  options={[
-                    { id: 'bt709', name: 'BT.709' },
-                    { id: 'bt2020', name: 'BT.2020' },
-                  ]}
+                  options={LUMA_IDS.map((id) => ({
+                    id,
+                    name: LUMA[id].name,
+                    says: id === recorded ? 'The recording’s own' : 'Worked out from R′G′B′',
+                  }))}
                   value={matrix}
-                  onPick={setMatrix}
+                  onPick={setPicked}
                 />
               </>
             )}
