@@ -1,10 +1,10 @@
-import { gamutMatrix } from '../colour/gamut.ts';
-import { apply, type Triple } from '../colour/matrix.ts';
-import { compileProfile, type ProfileData } from '../profile/index.ts';
+import type { Triple } from '../colour/matrix.ts';
+import type { ProfileData } from '../profile/index.ts';
 import { codeToSignal, maxCode, signalToCode, type Coding } from '../signal/scale.ts';
-import { kneeWidthThrough, TRANSFERS, withKnee, type TransferFunction } from '../transfer/index.ts';
-import { MIDDLE_GREY, stopsToReflectance } from '../units.ts';
 import { sampleLattice, type Lattice } from './lattice.ts';
+import { OUTPUTS } from './outputs.ts';
+import { compileRecipe, type CompiledRecipe, type LutRecipe } from './recipe.ts';
+import { PLAIN_TONE } from './toneScale.ts';
 
 /** From a profile's signal to a BT.709 picture for a BT.1886 monitor, as data. */
 export type MonitoringTransform = {
@@ -13,54 +13,24 @@ export type MonitoringTransform = {
   readonly pullStops: number;
 };
 
-/** Display signal of an 18 % card, fraction of 100 %. Common practice, no source. */
-export const DISPLAY_GREY = 0.45;
-/** Display signal where the knee sets in: a key side 1.2 over grey still lands at 65..70 %. Our own choice. */
-const KNEE_SIGNAL = 0.65;
+/** Display signal of an 18 % card, fraction of 100 %. */
+export const DISPLAY_GREY = OUTPUTS.bt1886.grey;
 
-export type CompiledMonitoring = {
-  /** R'G'B' signal fractions in, display signal 0..1 out (BT.709 primaries, for a BT.1886 display). */
-  readonly rgb: (signal: Triple) => Triple;
-  /** The same for one channel when no matrix is needed; undefined when channels mix. */
-  readonly channel?: (signal: number) => number;
-  /** A neutral's display signal. */
-  readonly neutral: (signal: number) => number;
-};
+export type CompiledMonitoring = Omit<CompiledRecipe, 'inverse'>;
 
-/** BT.709 OETF set so that grey lands at 45 %, with a knee from 65 % that brings the clip to 100 %. */
-const toneScale = (clipStops: number): TransferFunction => {
-  const gain = TRANSFERS.bt709.decode(DISPLAY_GREY) / MIDDLE_GREY;
-  const gained: TransferFunction = {
-    encode: (x) => TRANSFERS.bt709.encode(x * gain),
-    decode: (y) => TRANSFERS.bt709.decode(y) / gain,
-  };
-  const at = gained.decode(KNEE_SIGNAL);
-  const width = kneeWidthThrough(gained, at, stopsToReflectance(clipStops), 1);
-  return width === undefined ? gained : withKnee(gained, { at, width });
-};
+/** The recipe of the monitor's picture: the plain tone scale for a BT.1886 display. */
+export const monitoringRecipe = ({ profile, pullStops }: MonitoringTransform): LutRecipe => ({
+  profile,
+  pullStops,
+  output: 'bt1886',
+  peak: 100,
+  tone: PLAIN_TONE,
+  saturation: 1,
+});
 
-const clamp01 = (v: number) => Math.min(1, Math.max(0, v));
-
-/** The functions that run a monitoring transform: decode, pull, gamut to BT.709, tone scale, clamp to 0..1. */
-export const compileMonitoring = ({ profile, pullStops }: MonitoringTransform): CompiledMonitoring => {
-  const { transfer, clipSignal } = compileProfile(profile);
-  const tone = toneScale(profile.clipStops - pullStops);
-  const gain = 2 ** -pullStops;
-  const light = (signal: number) => transfer.decode(Math.min(signal, clipSignal)) * gain;
-  const shown = (x: number) => clamp01(tone.encode(Math.max(0, x)));
-  const neutral = (signal: number) => shown(light(signal));
-  if (profile.gamut === 'bt709') {
-    return { neutral, channel: neutral, rgb: ([r, g, b]) => [neutral(r), neutral(g), neutral(b)] };
-  }
-  const matrix = gamutMatrix(profile.gamut, 'bt709');
-  return {
-    neutral,
-    rgb: ([r, g, b]) => {
-      const [x, y, z] = apply(matrix, [light(r), light(g), light(b)]);
-      return [shown(x), shown(y), shown(z)];
-    },
-  };
-};
+/** The functions that run a monitoring transform; BT.709 primaries, display signal 0..1 out. */
+export const compileMonitoring = (transform: MonitoringTransform): CompiledMonitoring =>
+  compileRecipe(monitoringRecipe(transform));
 
 /** What 0..1 means at the cube's two ends. */
 export type CubeScale = 'signal' | 'code';
