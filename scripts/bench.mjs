@@ -1,19 +1,7 @@
-// npm run bench: the scopes of a 1920x1080 10-bit frame, plain and SIMD in a Chromium worker, against ffmpeg's filters in
-// one thread on the same frame in paired rounds; then ms of everything else, with ratios of one run.
-import { spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
-import {
-  build as buildApp,
-  buildKernels,
-  fail,
-  freePort,
-  installDebian,
-  installPackages,
-  nodeIsNew,
-  say,
-  startServer,
-} from './ground.mjs';
+// npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip. Parts are `scopes`
+// and `live`; `live 3600` lets the feed run for an hour. Ends with 1 when a limit does not hold.
+import { mkdirSync } from 'node:fs';
+import { buildKernels, fail, installDebian, installPackages, nodeIsNew } from './ground.mjs';
 
 nodeIsNew();
 installPackages();
@@ -21,203 +9,18 @@ const missing = installDebian({ chromium: 'chromium', ffmpeg: 'ffmpeg' });
 if (missing.length > 0) fail(`Missing: ${missing.join(', ')}. Install from Debian with apt-get.`);
 buildKernels();
 
-const ROUNDS = 7;
-const FRAMES = 40;
-const { build } = await import('esbuild');
-const { chromium } = await import('@playwright/test');
-
 mkdirSync('.bench', { recursive: true });
+const { build } = await import('esbuild');
 const bundle = (entry, outfile, format) =>
   build({ entryPoints: [entry], bundle: true, format, target: 'chrome120', outfile, logLevel: 'error' });
 await bundle('bench/worker.ts', '.bench/worker.js', 'iife');
 await bundle('bench/frame.ts', '.bench/frame.mjs', 'esm');
 
-const FILES = {
-  '/worker.js': ['.bench/worker.js', 'text/javascript'],
-  '/scopes.wasm': ['public/kernels/scopes.wasm', 'application/wasm'],
-};
-const server = createServer((request, response) => {
-  const [file, type] = FILES[request.url] ?? [undefined, 'text/html'];
-  response.setHeader('Content-Type', type);
-  response.setHeader('Cross-Origin-Opener-Policy', 'same-origin');
-  response.setHeader('Cross-Origin-Embedder-Policy', 'require-corp');
-  response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
-  response.end(file ? readFileSync(file) : '<!doctype html><title>bench</title>');
-});
-await new Promise((resolve) => server.listen(0, '127.0.0.1', resolve));
-const { port } = server.address();
-
-const { cameraClip, rawFrames } = await import(new URL('../.bench/frame.mjs', import.meta.url).href);
-for (const [format, bytes] of Object.entries(rawFrames())) writeFileSync(`.bench/${format}.raw`, bytes);
-const cube = ['LUT_3D_SIZE 33'];
-for (let b = 0; b < 33; b += 1)
-  for (let g = 0; g < 33; g += 1)
-    for (let r = 0; r < 33; r += 1) cube.push([r, g, b].map((v) => ((v / 32) ** 0.5).toFixed(6)).join(' '));
-writeFileSync('.bench/bench.cube', `${cube.join('\n')}\n`);
-
-/** Time of ffmpeg over FRAMES frames on the clock, as ours is taken, ms a frame. */
-const ffmpegOnce = (format, filter) => {
-  const args = ['-hide_banner', '-nostdin', '-benchmark', '-threads', '1', '-filter_threads', '1'];
-  const input = ['-f', 'rawvideo', '-pix_fmt', format, '-s', '1920x1080', '-stream_loop', String(FRAMES - 1), '-i', `.bench/${format}.raw`]; // prettier-ignore
-  const done = spawnSync('ffmpeg', [...args, ...input, '-vf', filter, '-threads', '1', '-f', 'null', '-'], { encoding: 'utf8' }); // prettier-ignore
-  const time = /bench: .*rtime=([\d.]+)s/.exec(done.stderr)?.[1];
-  if (done.status !== 0 || !time) fail(`ffmpeg ${filter}: ${done.stderr.slice(-400)}`);
-  return (1000 * Number(time)) / FRAMES;
-};
-
-/** What ffmpeg calls the same work. Its time without a filter, reading and passing on, is taken off. */
-const FILTERS = {
-  parade: ['gbrp10le', 'waveform=mode=column:display=parade:components=7:intensity=1'],
-  'luma waveform': ['yuv444p10le', 'waveform=mode=column:components=1:intensity=1'],
-  vectorscope: ['yuv444p10le', 'vectorscope=mode=gray'],
-  'histogram, RGB': ['gbrp10le', 'histogram=components=7'],
-  'histogram, luma': ['yuv444p10le', 'histogram=components=1'],
-  'cube, gbrp10': ['gbrp10le', 'lut3d=.bench/bench.cube:interp=tetrahedral'],
-  'cube, gbrp16': ['gbrp16le', 'lut3d=.bench/bench.cube:interp=tetrahedral'],
-};
-const ffmpegRound = () => {
-  const idle = {};
-  return Object.fromEntries(
-    Object.entries(FILTERS).map(([name, [format, filter]]) => {
-      idle[format] ??= ffmpegOnce(format, 'null');
-      return [name, ffmpegOnce(format, filter) - idle[format]];
-    }),
-  );
-};
-
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
-const tab = await browser.newPage();
-await tab.goto(`http://127.0.0.1:${port}/`);
-await tab.evaluate(() => {
-  globalThis.worker = new Worker('/worker.js');
-});
-const ask = (what) =>
-  tab.evaluate(
-    (job) =>
-      new Promise((resolve, reject) => {
-        globalThis.worker.onmessage = ({ data }) => resolve(data);
-        globalThis.worker.onerror = (event) => reject(new Error(event.message));
-        globalThis.worker.postMessage(job);
-      }),
-    what,
-  );
-
-const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
-const rounds = [];
-for (let n = 0; n < ROUNDS; n += 1) {
-  const ours = Object.fromEntries((await ask('scopes')).map(({ form, name, ms }) => [`${form} ${name}`, ms]));
-  rounds.push({
-    ...ours,
-    ...Object.fromEntries(Object.entries(ffmpegRound()).map(([k, v]) => [`ff ${k}`, v])),
-  });
+const wanted = process.argv.slice(2);
+const asked = (part) => wanted.length === 0 || wanted.includes(part);
+if (asked('scopes')) await (await import('./bench-scopes.mjs')).benchScopes();
+if (asked('live')) {
+  const seconds = Number(wanted[wanted.indexOf('live') + 1]);
+  await (await import('./bench-live.mjs')).benchLive(seconds > 0 ? seconds : undefined);
 }
-const SUM = ['parade', 'luma waveform', 'vectorscope', 'histogram, RGB', 'histogram, luma', 'cube, gbrp10'];
-for (const round of rounds) round['ff all'] = SUM.reduce((sum, name) => sum + round[`ff ${name}`], 0);
-
-const ms = (key) => median(rounds.map((round) => round[key]));
-const ratio = (key, to) => median(rounds.map((round) => round[key] / round[to]));
-const version = /version (\S+)/.exec(spawnSync('ffmpeg', ['-version'], { encoding: 'utf8' }).stdout)?.[1];
-say(`1920x1080, 10 bit, counts not pictures; medians of ${ROUNDS} paired rounds, ms a frame.`);
-say(`ffmpeg ${version}, one thread, time on the clock less reading and passing on; parade and histogram on gbrp10, luma and vectorscope on yuv444p10.\n`); // prettier-ignore
-say('                         plain    SIMD  ffmpeg');
-const ROWS = [
-  ['luma', undefined],
-  ['parade', 'parade'],
-  ['luma waveform', 'luma waveform'],
-  ['vectorscope', 'vectorscope'],
-  ['histogram', undefined],
-  ['zebra', undefined],
-  ['false colour', undefined],
-  ['cube', 'cube, gbrp10'],
-  ['all', 'all'],
-];
-const figure = (v) => v.toFixed(1).padStart(8);
-for (const [name, ff] of ROWS)
-  say(`${name.padEnd(22)}${figure(ms(`plain ${name}`))}${figure(ms(`wasm ${name}`))}${ff ? figure(ms(`ff ${ff}`)) : '       –'}`); // prettier-ignore
-say(`${'histogram of ffmpeg, RGB and luma'.padEnd(38)}${figure(ms('ff histogram, RGB') + ms('ff histogram, luma'))}`); // prettier-ignore
-say(`${'cube of ffmpeg on gbrp16'.padEnd(38)}${figure(ms('ff cube, gbrp16'))}\n`);
-const LIMITS = [
-  ['everything, one WASM thread, to ffmpeg’s sum', 'wasm all', 'ff all', 0.3],
-  ['cube, to ffmpeg on gbrp10 (its scalar path)', 'wasm cube', 'ff cube, gbrp10', 0.25],
-  ['cube, to ffmpeg on gbrp16', 'wasm cube', 'ff cube, gbrp16', 0.4],
-  ['everything, plain TypeScript, to ffmpeg’s sum', 'plain all', 'ff all', 0.85],
-];
-for (const [name, key, to, limit] of LIMITS) {
-  const found = ratio(key, to);
-  // A limit that does not hold is the run's result, not a remark.
-  if (found > limit) process.exitCode = 1;
-  say(`${found <= limit ? 'holds ' : 'MISSED'}  ${found.toFixed(3)}  at most ${limit}  ${name}`);
-}
-
-const rows = await ask('rest');
-await browser.close();
-server.close();
-const plain = rows.find(({ name }) => name.startsWith('plain loop')).ms;
-say('\nThe rest, Chromium worker, plain form, median of 25; ratio to the plain loop of the same run\n');
-for (const { name, ms: time } of rows)
-  say(`${time.toFixed(time < 1 ? 3 : 1).padStart(9)} ms  ${(time / plain).toFixed(3).padStart(7)}  ${name}`);
-
-// The whole app on a live 1080p feed: what is shown, what is left out, how long the page stood still, what memory does.
-const SECONDS = 20;
-writeFileSync('.bench/camera.y4m', cameraClip());
-buildApp();
-const { server: app, address } = await startServer(await freePort(3500), { quietly: true });
-const watched = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', '--use-file-for-fake-video-capture=.bench/camera.y4m'], // prettier-ignore
-});
-const live = await watched.newPage({ viewport: { width: 1280, height: 800 } });
-await live.goto(`${address}/judge?shoot=salt-and-fire&setup=bench-interview&camera=a-cam&under=scope`);
-await live.locator('[data-verdict="forecast"]').waitFor();
-await live.getByRole('button', { name: 'Device' }).click();
-await live.getByRole('button', { name: 'Any video input' }).click();
-await live.locator('[data-shown]').waitFor();
-await live.waitForTimeout(5000);
-await live.evaluate(() => {
-  globalThis.tasks = [];
-  new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) globalThis.tasks.push(Math.round(duration));
-  }).observe({ entryTypes: ['longtask'] });
-  globalThis.late = [];
-  const counter = document.querySelector('[data-shown]');
-  new MutationObserver(() => globalThis.late.push(Number(counter.dataset.late))).observe(counter, { attributeFilter: ['data-shown'] }); // prettier-ignore
-});
-const counted = () =>
-  live.evaluate(() => {
-    const { shown, dropped } = document.querySelector('[data-shown]').dataset;
-    return { shown: Number(shown), dropped: Number(dropped), at: performance.now() };
-  });
-/** Page and workers together, after their garbage is gone, MB. */
-const memory = async (page) =>
-  (await page.evaluate(async () => (await performance.measureUserAgentSpecificMemory()).bytes)) / 1e6;
-const [memoryBefore, before] = [await memory(live), await counted()];
-await live.waitForTimeout(SECONDS * 1000);
-const after = await counted();
-const [tasks, late] = await live.evaluate(() => [globalThis.tasks, globalThis.late]);
-const memoryAfter = await memory(live);
-const seconds = (after.at - before.at) / 1000;
-say(`\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, monitoring LUT, ${seconds.toFixed(0)} s`); // prettier-ignore
-say(`  shown ${((after.shown - before.shown) / seconds).toFixed(1)} a second, left out ${((after.dropped - before.dropped) / seconds).toFixed(1)} a second`); // prettier-ignore
-const twoFrames = late.filter((time) => time > 80).length;
-say(`  drawn ${median(late).toFixed(0)} ms after it came, at most ${Math.max(...late).toFixed(0)} ms; over two frames (80 ms): ${twoFrames} of ${late.length}`); // prettier-ignore
-say(`  page’s tasks over 50 ms: ${tasks.length === 0 ? 'none' : tasks.join(', ')}`);
-say(`  memory of page and workers ${memoryBefore.toFixed(0)} MB, then ${memoryAfter.toFixed(0)} MB`);
-
-// A clip of ten minutes: judged as a whole, then sought in from end to end.
-spawnSync('ffmpeg', ['-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc2=s=640x360:r=25:d=600', '-c:v', 'libx264', '-preset', 'ultrafast', '-g', '50', '.bench/long.mp4']); // prettier-ignore
-await live.getByLabel('Frame file').setInputFiles('.bench/long.mp4');
-await live.locator('[data-frame]').waitFor();
-const clipBefore = await memory(live);
-await live.getByRole('button', { name: 'Judge clip' }).click();
-await live.locator('.drift').waitFor({ timeout: 120_000 });
-for (let n = 0; n < 300; n += 1) {
-  const frame = String((n * 4999) % 15000);
-  await live.getByLabel('Frame of the clip').fill(frame);
-  await live.locator(`[data-frame="${frame}"]`).waitFor({ timeout: 60_000 });
-}
-say(`\nA clip of ten minutes, judged and sought 300 times: memory ${clipBefore.toFixed(0)} MB, then ${(await memory(live)).toFixed(0)} MB`); // prettier-ignore
-await watched.close();
-app.kill();
+process.exit();

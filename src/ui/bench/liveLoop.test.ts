@@ -25,6 +25,24 @@ describe('a moving picture', () => {
     expect(log.at(-1)).toBe('shown 4');
   });
 
+  it('leaves out a step that grew old while it waited, and counts it with what was left out before it', async () => {
+    const steps = [1, 2, 3, 4].map((at) => ({ at, dropped: at === 2 ? 3 : 0 }));
+    const shown: [at: number, dropped: number][] = [];
+    let n = 0;
+    await runLive(
+      () => n >= steps.length,
+      async () => success(steps[Math.min(n++, steps.length - 1)]),
+      async ({ at, dropped }) => {
+        shown.push([at, dropped]);
+      },
+      ({ at }) => at === 2,
+    );
+    expect(shown.slice(0, 2)).toEqual([
+      [1, 0],
+      [3, 4],
+    ]);
+  });
+
   it('ends with what went wrong, and says nothing of it once it was stopped', async () => {
     const bad = failure('device', 'It is gone.');
     expect(

@@ -140,3 +140,33 @@ describe('a feed', () => {
     expect(moving.getState().at).toBe(0);
   });
 });
+
+describe('a pulse', () => {
+  it('asks the picture first, whoever listened first, and tells when it is drawn', async () => {
+    const pulse = createPulse();
+    const log: string[] = [];
+    const later = (name: string, ms: number) => async () => {
+      log.push(`${name} asked`);
+      await new Promise((resolve) => setTimeout(resolve, ms));
+      log.push(`${name} drawn`);
+    };
+    pulse.listen(later('scope', 30));
+    const end = pulse.listen(later('picture', 1), 'picture');
+    await pulse.beat(() => log.push('told'));
+    expect(log).toEqual(['picture asked', 'scope asked', 'picture drawn', 'told', 'scope drawn']);
+    end();
+    await pulse.beat();
+    expect(log.slice(5)).toEqual(['scope asked', 'scope drawn']);
+  });
+
+  it('goes on when one of them fails', async () => {
+    const pulse = createPulse();
+    pulse.listen(async () => {
+      throw new Error('no canvas');
+    });
+    const drawn = vi.fn(async () => undefined);
+    pulse.listen(drawn);
+    await pulse.beat();
+    expect(drawn).toHaveBeenCalledOnce();
+  });
+});

@@ -29,6 +29,9 @@ export type FeedSource = {
   readonly onGone: (gone: () => void) => void;
 };
 
+/** A feed’s picture that waited longer than this is left out, ms: at 25 a second a newer one has come for certain. */
+const OLD_MS = 50;
+
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, Math.max(0, ms)));
 const shapeOf = ({ width, height, bitDepth, range }: FrameInfo) => `${width} ${height} ${bitDepth} ${range}`;
 
@@ -58,8 +61,9 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
   let late = 0;
   const shown = async ({ at, dropped, arrivedAt }: LiveStep) => {
     store.setState((now) => ({ at, shown: now.shown + 1, dropped: now.dropped + dropped, late }));
-    await pulse.beat();
-    late = arrivedAt === undefined ? 0 : since1970() - arrivedAt;
+    await pulse.beat(() => {
+      late = arrivedAt === undefined ? 0 : since1970() - arrivedAt;
+    });
   };
 
   const endSource = (which = source) => {
@@ -126,6 +130,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
         return { ok: true, value: { at: seconds, dropped, arrivedAt } };
       },
       shown,
+      ({ arrivedAt }) => since1970() - (arrivedAt ?? Infinity) > OLD_MS,
     );
     if (ended && !ended.ok) told.failed(from.name, ended);
     if (!isStopped()) stop();

@@ -6,16 +6,22 @@ export type Redraw = () => Promise<void>;
  * times a second.
  */
 export const createPulse = () => {
-  const listeners = new Set<Redraw>();
+  const listeners = { picture: new Set<Redraw>(), rest: new Set<Redraw>() };
+  const ask = (part: keyof typeof listeners) =>
+    Promise.allSettled([...listeners[part]].map((redraw) => redraw()));
   return {
-    /** @returns a function that ends it. */
-    listen: (redraw: Redraw): (() => void) => {
-      listeners.add(redraw);
-      return () => listeners.delete(redraw);
+    /**
+     * The picture itself asks before scopes and numbers: it must not wait for them.
+     * @returns a function that ends it.
+     */
+    listen: (redraw: Redraw, part: keyof typeof listeners = 'rest'): (() => void) => {
+      listeners[part].add(redraw);
+      return () => listeners[part].delete(redraw);
     },
-    /** Resolves when everyone has drawn, or given up. */
-    beat: async (): Promise<void> => {
-      await Promise.allSettled([...listeners].map((redraw) => redraw()));
+    /** Resolves when everyone has drawn, or given up; `pictureDrawn` is called as soon as the picture has. */
+    beat: async (pictureDrawn?: () => void): Promise<void> => {
+      const picture = ask('picture').then(pictureDrawn);
+      await Promise.all([picture, ask('rest')]);
     },
   };
 };

@@ -9,7 +9,10 @@ import { useBench } from '../bench/BenchProvider.tsx';
  * Asks the worker for pixels whenever `ask` changes and whenever a new picture is on the bench, and paints them; the last
  * picture stays until the next is there. `painted` counts what was asked by a change; live pictures do not draw the page.
  */
-export const usePixels = (ask: (() => Promise<Outcome<Pixels>>) | undefined) => {
+export const usePixels = (
+  ask: (() => Promise<Outcome<Pixels>>) | undefined,
+  part: 'picture' | 'rest' = 'rest',
+) => {
   const { pulse } = useBench().session;
   const canvas = useRef<HTMLCanvasElement>(null);
   const [problem, setProblem] = useState<string>();
@@ -39,11 +42,11 @@ export const usePixels = (ask: (() => Promise<Outcome<Pixels>>) | undefined) => 
     });
     const end = pulse.listen(async () => {
       await draw();
-    });
+    }, part);
     return () => {
       stale = true;
       end();
     };
-  }, [ask, pulse]);
+  }, [ask, pulse, part]);
   return { canvas, problem, painted };
 };

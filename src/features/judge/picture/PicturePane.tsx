@@ -104,7 +104,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
     if (!request || serial === undefined) return undefined;
     return () => session.judge.call('picture', request, { latest: 'picture' });
   }, [session, serial, request]);
-  const { canvas, problem, painted } = usePixels(ask);
+  const { canvas, problem, painted } = usePixels(ask, 'picture');
   const onSet: typeof session.setPatch = (patch) => {
     session.setPatch(patch);
     if (frame?.kind === 'clip')
