@@ -96,7 +96,14 @@ export function cells(
           store<u32>(at, load<u32>(at) + 8);
           continue;
         }
-        for (let k = 0; k < 8; k += 1) count(at, mark(r, g, b, plane, p + (<usize>k << 1), clipCode, floorCode));
+        // The eight kinds as bytes of one word; an area that clips has them all alike.
+        let kinds = i64x2.extract_lane(i8x16.narrow_i16x8_u(kind, kind), 0);
+        const first = <usize>(kinds & 15);
+        if (kinds == <i64>first * 0x0101010101010101) {
+          store<u32>(at + (first << 2), load<u32>(at + (first << 2)) + 8);
+          continue;
+        }
+        for (let k = 0; k < 8; k += 1, kinds >>= 8) count(at, <usize>(kinds & 15));
       }
       for (; x < x1; x += 1) count(at, mark(r, g, b, plane, row + (<usize>x << 1), clipCode, floorCode));
     }
