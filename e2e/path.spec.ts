@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { parseCube } from '../src/core/formats/cube.ts';
-import { tetrahedral } from '../src/core/lut/lattice.ts';
+import { parseCubeFile } from '../src/core/formats/cube.ts';
+import { compileLut } from '../src/core/lut/lut.ts';
 import { parseTakesJson } from '../src/store/exports/takesJson.ts';
 import {
   cell,
@@ -215,10 +215,11 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
       expect(ofBench.map(({ number }) => number).sort()).toEqual([1, 2]);
 
       const grey = (text: string, signal: number) => {
-        const cube = parseCube(text);
+        const cube = parseCubeFile(text);
         if (!cube.ok) throw new Error(cube.reason);
-        expect(cube.value.size).toBe(33);
-        return tetrahedral(cube.value, [signal, signal, signal])[1];
+        const { lut } = cube.value;
+        expect(lut.kind === 'cube' && lut.lattice.size).toBe(33);
+        return compileLut(lut)([signal, signal, signal])[1];
       };
       const baked = await save(/\.cube/);
       expect(baked.name).toContain('pull-1-1-3');

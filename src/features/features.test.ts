@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { parseCube } from '#core/formats/cube.ts';
+import { parseCubeFile } from '#core/formats/cube.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { compileProfile } from '#core/profile/index.ts';
-import { tetrahedral } from '#core/lut/lattice.ts';
+import { compileLut } from '#core/lut/lut.ts';
 import { signalToCode } from '#core/signal/scale.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { sampleTake } from '#store/fixtures/sampleTake.ts';
@@ -81,12 +81,13 @@ describe('hand-off', () => {
     const selection = select('furnace-mouth', 'a-cam');
     const { text: write, name, worstCodes } = cubeOf(selection, { scale, baked });
     const text = write();
-    const cube = parseCube(text);
+    const cube = parseCubeFile(text);
     if (!cube.ok) throw new Error(cube.reason);
-    expect(cube.value.size).toBe(33);
+    const { lut } = cube.value;
+    expect(lut.kind === 'cube' && lut.lattice.size).toBe(33);
     const card = compileProfile(selection.profile.data).signalAt(baked ? 1 : 0);
     const input = scale === 'signal' ? card : signalToCode(card, coding) / 1023;
-    const [, g] = tetrahedral(cube.value, [input, input, input]);
+    const [, g] = compileLut(lut)([input, input, input]);
     const shown = scale === 'signal' ? g : (g * 1023 - 64) / 876;
     expect(shown).toBeCloseTo(0.45, 2);
     expect(worstCodes).toBeLessThan(12);

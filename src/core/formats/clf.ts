@@ -1,37 +1,14 @@
-import { XMLBuilder, XMLParser } from 'fast-xml-parser';
+import { XMLBuilder } from 'fast-xml-parser';
 import type { Matrix3 } from '../colour/matrix.ts';
 import { failure, success, type Result } from '../result.ts';
-import { CLF_OPERATORS, type ClfNode, type ClfOperator } from './clfOperators.ts';
+import { CLF_OPERATORS, type ClfOperator } from './clfOperators.ts';
 import type { SampledCurve } from './curve.ts';
+import { readXml } from './xml.ts';
 
 const MAX_TEXT = 20_000_000;
 const UNIFORM = 4096;
 /** Children of a ProcessList that are no process nodes. */
 const WORDS = ['Description', 'InputDescriptor', 'OutputDescriptor', 'Info'];
-
-type RawNode = Readonly<Record<string, unknown>> & { readonly ':@'?: Readonly<Record<string, string>> };
-
-const toNodes = (raw: readonly RawNode[]): ClfNode[] =>
-  raw.flatMap((entry) => {
-    const name = Object.keys(entry).find((key) => key !== ':@');
-    if (name === undefined || name.startsWith('#') || name.startsWith('?')) return [];
-    const inner = entry[name] as readonly RawNode[];
-    const text = inner.map((part) => (typeof part['#text'] === 'string' ? part['#text'] : '')).join(' ');
-    return [
-      { name: name.replace(/^.*:/, ''), attributes: entry[':@'] ?? {}, children: toNodes(inner), text },
-    ];
-  });
-
-const parser = () =>
-  new XMLParser({
-    preserveOrder: true,
-    ignoreAttributes: false,
-    attributeNamePrefix: '',
-    parseTagValue: false,
-    parseAttributeValue: false,
-    processEntities: false,
-    trimValues: true,
-  });
 
 /**
  * Reads the one-dimensional part of a Common LUT Format file (Academy S-2014-006): LUT1D (any bit depth, half domain,
@@ -40,14 +17,9 @@ const parser = () =>
  */
 export const parseClf = (text: string): Result<SampledCurve> => {
   if (text.length > MAX_TEXT) return failure('file', 'The file is over 20 MB: bring its 1D part alone.');
-  let nodes: ClfNode[];
-  try {
-    nodes = toNodes(parser().parse(text, true) as RawNode[]);
-  } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
-    return failure('file', `This is not sound XML (${detail.slice(0, 80)}): export it again.`);
-  }
-  const list = nodes.find(({ name }) => name === 'ProcessList');
+  const nodes = readXml(text);
+  if (!nodes.ok) return nodes;
+  const list = nodes.value.find(({ name }) => name === 'ProcessList');
   if (!list) return failure('file', 'No ProcessList: this is not a Common LUT Format file.');
   const operators: ClfOperator[] = [];
   const left: string[] = [];

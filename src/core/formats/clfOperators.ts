@@ -1,13 +1,6 @@
 import { failure, success, type Result } from '../result.ts';
 import { oneChannel } from './curve.ts';
-
-/** A process node: its name, attributes and children, in the file's order. */
-export type ClfNode = {
-  readonly name: string;
-  readonly attributes: Readonly<Record<string, string>>;
-  readonly children: readonly ClfNode[];
-  readonly text: string;
-};
+import { child, type XmlNode } from './xml.ts';
 
 /** What a node does to one channel, and where it is best sampled. */
 export type ClfOperator = {
@@ -28,7 +21,6 @@ const DEPTH_SCALE: Readonly<Record<string, number>> = {
 
 const MAX_ENTRIES = 65_536;
 
-const child = (node: ClfNode, name: string) => node.children.find((c) => c.name === name);
 const number = (attributes: Readonly<Record<string, string>>, name: string, otherwise: number) =>
   attributes[name] === undefined ? otherwise : Number(attributes[name]);
 
@@ -56,7 +48,7 @@ const interpolated = (x: readonly number[], y: readonly number[]) => (v: number)
   return y[low] + t * (y[high] - y[low]);
 };
 
-const lut1d = (node: ClfNode): Result<ClfOperator> => {
+const lut1d = (node: XmlNode): Result<ClfOperator> => {
   const array = child(node, 'Array');
   const [entries, channels] = (array?.attributes.dim ?? '').trim().split(/\s+/).map(Number);
   if (
@@ -94,7 +86,7 @@ const SMALLEST = 1.175494e-38;
 const LIGHT_KNOTS = [0, ...Array.from({ length: 24 * 22 + 1 }, (_, i) => 2 ** (-14 + i / 24))];
 
 // Clause 5.9, Log.
-const log = (node: ClfNode): Result<ClfOperator> => {
+const log = (node: XmlNode): Result<ClfOperator> => {
   const style = node.attributes.style ?? '';
   const plain = /^(anti)?log(2|10)$/i.exec(style);
   if (plain) {
@@ -139,7 +131,7 @@ const log = (node: ClfNode): Result<ClfOperator> => {
 };
 
 // Clause 5.10, Exponent, for values from 0 up.
-const exponent = (node: ClfNode): Result<ClfOperator> => {
+const exponent = (node: XmlNode): Result<ClfOperator> => {
   const style = node.attributes.style ?? '';
   const p = child(node, 'ExponentParams')?.attributes ?? {};
   const g = number(p, 'exponent', Number.NaN);
@@ -159,7 +151,7 @@ const exponent = (node: ClfNode): Result<ClfOperator> => {
 };
 
 // Clause 5.8, Range.
-const range = (node: ClfNode): Result<ClfOperator> => {
+const range = (node: XmlNode): Result<ClfOperator> => {
   const read = (name: string, depth: string | undefined) => {
     const text = child(node, name)?.text;
     return text === undefined ? undefined : Number(text) / DEPTH_SCALE[depth ?? '32f'];
@@ -187,4 +179,4 @@ export const CLF_OPERATORS = {
   Log: log,
   Exponent: exponent,
   Range: range,
-} as const satisfies Record<string, (node: ClfNode) => Result<ClfOperator>>;
+} as const satisfies Record<string, (node: XmlNode) => Result<ClfOperator>>;

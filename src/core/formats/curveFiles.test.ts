@@ -106,11 +106,11 @@ describe('curves in files', () => {
     [cube([0, 0.1]).replace('0.1 0.1', 'x 0.1'), 'line 6', /three finite numbers/],
     [cube([0, 0.1, Number.NaN]), 'line 7', /three finite numbers/],
     ['LUT_3D_SIZE 2\n', 'line 1', /3D cube/],
-    ['0 0 0\n', 'line 1', /before LUT_1D_SIZE/],
+    ['0 0 0\n', 'line 1', /before the size: LUT_1D_SIZE/],
     ['LUT_1D_SIZE 1000000\n', 'line 1', /from 2 to 65536/],
     ['HELLO 1\n', 'line 1', /not a keyword/],
-    ['', 'file', /not a 1D cube/],
-    [cube([0, 1], 'DOMAIN_MIN 2 2 2\n'), 'domain', /ends before/],
+    ['', 'file', /No LUT_1D_SIZE/],
+    [cube([0, 1], 'DOMAIN_MIN 2 2 2\n'), 'domain', /must rise/],
   ])('a cube that is wrong gets one sentence (%#)', (text, where, reason) => {
     const result = parseCube1d(text);
     expect(result).toMatchObject({ ok: false, where });

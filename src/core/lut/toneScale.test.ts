@@ -32,11 +32,7 @@ const clips = between({ min: 1, max: 9 });
 describe('a monotone spline', () => {
   const knots = fc
     .array(
-      fc.tuple(
-        between({ min: 0.2, max: 2 }),
-        between({ min: 0.2, max: 2 }),
-        between({ min: 0.01, max: 5 }),
-      ),
+      fc.tuple(between({ min: 0.2, max: 2 }), between({ min: 0.2, max: 2 }), between({ min: 0.01, max: 5 })),
       { minLength: 2, maxLength: 6 },
     ) // prettier-ignore
     .map((steps) => {

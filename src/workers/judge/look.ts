@@ -5,9 +5,9 @@ import {
 } from '#core/lut/monitoring.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { compileProfile, stopsByCode, type Profile } from '#core/profile/index.ts';
-import { parseCube } from '#core/formats/cube.ts';
-import { monitoringOfCube } from '#core/lut/fromCube.ts';
-import type { Lattice } from '#core/lut/lattice.ts';
+import { parseCubeFile } from '#core/formats/cube.ts';
+import { monitoringOfLut } from '#core/lut/fromLut.ts';
+import type { Lut } from '#core/lut/lut.ts';
 import type { CubeScale } from '#core/lut/monitoring.ts';
 import { failure, success } from '#core/result.ts';
 import { writeRgbaPng } from '#core/formats/png.ts';
@@ -107,16 +107,16 @@ const paint = (
 export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJobs> => {
   const peaks = createPeaks();
   let reference: Frame | undefined;
-  let cube: Lattice | undefined;
+  let cube: Lut | undefined;
   let made:
-    { readonly key: string; readonly of: Lattice; readonly monitoring: CompiledMonitoring } | undefined;
+    { readonly key: string; readonly of: Lut; readonly monitoring: CompiledMonitoring } | undefined;
 
   /** The transform of the opened cube on a scale and a coding, kept while they stay. */
   const throughCube = (scale: CubeScale | undefined, coding: Coding): CompiledMonitoring | undefined => {
     if (!cube || !scale) return undefined;
     const key = `${scale} ${codingKey(coding)}`;
     if (made?.of !== cube || made.key !== key)
-      made = { key, of: cube, monitoring: monitoringOfCube(cube, scale, coding) };
+      made = { key, of: cube, monitoring: monitoringOfLut(cube, scale, coding) };
     return made.monitoring;
   };
 
@@ -165,14 +165,15 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
 
     cube: async ({ file, profile: data }, { step }) => {
       await step('Reading the LUT', 0.2);
-      const parsed = parseCube(await file.text());
+      const parsed = parseCubeFile(await file.text());
       if (!parsed.ok) return { output: parsed };
-      cube = parsed.value;
-      const { title, size } = parsed.value;
+      const { title, lut } = parsed.value;
+      cube = lut;
+      const size = lut.kind === 'cube' ? lut.lattice.size : lut.curves[0].length;
       const profile = compileProfile(data);
       const coding = holder.get()?.frame ?? { bitDepth: 10, range: 'legal' as const };
       const grey = (scale: CubeScale) =>
-        monitoringOfCube(parsed.value, scale, coding).neutral(profile.signalAt(0));
+        monitoringOfLut(lut, scale, coding).neutral(profile.signalAt(0));
       return { output: success({ title, size, grey: { signal: grey('signal'), code: grey('code') } }) };
     },
 
