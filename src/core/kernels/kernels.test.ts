@@ -100,6 +100,14 @@ const drawn =
     return pixels;
   };
 
+const thinTask =
+  (every: number): Task =>
+  (kernels, { r, width, height }) => {
+    const out = kernels.u16(Math.ceil(width / every) * Math.ceil(height / every));
+    kernels.thin(r, width, every, out);
+    return out;
+  };
+
 const codesOf = ({ bitDepth }: Frame) => 2 ** bitDepth;
 
 const TASKS: Record<string, Task> = {
@@ -113,6 +121,8 @@ const TASKS: Record<string, Task> = {
     kernels.widen(Uint8Array.from(r), out);
     return out;
   },
+  'each second sample': thinTask(2),
+  'each third sample': thinTask(3),
   '4:2:0 to RGB': chromaTask('4:2:0'),
   '4:2:2 to RGB': chromaTask('4:2:2'),
   '4:4:4 to RGB': chromaTask('4:4:4'),

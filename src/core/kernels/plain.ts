@@ -3,6 +3,7 @@ import { drawFalseColour } from '../scopes/falseColour.ts';
 import { fillLuma } from '../scopes/luma.ts';
 import { markCells } from '../scopes/marks.ts';
 import { drawByTable } from '../scopes/recorded.ts';
+import { thin } from '../scopes/thin.ts';
 import { vectorscope, vectorscopeOfPlanes } from '../scopes/vectorscope.ts';
 import { countWaveform, histogramOf } from '../scopes/waveform.ts';
 import { drawZebra } from '../scopes/zebra.ts';
@@ -17,6 +18,7 @@ export const PLAIN: Kernels = {
   u16: (length) => new Uint16Array(length),
   u32: (length) => new Uint32Array(length),
   widen: (bytes, out) => out.set(bytes),
+  thin,
   luma: (planes, _bitDepth, weights, out) => fillLuma(planes, weights, out),
   toRgb: ycbcrToRgb,
   waveform: countWaveform,

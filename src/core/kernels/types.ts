@@ -18,6 +18,8 @@ export type Kernels = {
   readonly u32: (length: number) => Uint32Array;
   /** Bytes to 16-bit samples. */
   readonly widen: (bytes: Uint8Array, out: Uint16Array) => void;
+  /** Each `every`-th sample of each `every`-th row. */
+  readonly thin: (plane: Uint16Array, width: number, every: number, out: Uint16Array) => void;
   readonly luma: (planes: Planes, bitDepth: number, weights: LumaWeights, out: Uint16Array) => void;
   readonly toRgb: (source: YcbcrSource, width: number, coding: Coding, out: Planes) => void;
   readonly waveform: (plane: Uint16Array, width: number, layout: WaveformLayout, counts: Uint16Array) => void;

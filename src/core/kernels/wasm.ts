@@ -13,6 +13,7 @@ type KernelName =
   | 'luma'
   | 'toRgb'
   | 'widen'
+  | 'thin'
   | 'waveform'
   | 'histogram'
   | 'vectorscope'
@@ -57,6 +58,12 @@ export const wasmKernels = (run: KernelExports, memory: WasmMemory): Kernels => 
     widen: (bytes, out) => {
       const done = call([bytes], [out], ([from, to]) => run.widen(from, bytes.length, to));
       if (!done) PLAIN.widen(bytes, out);
+    },
+    thin: (plane, width, every, out) => {
+      const done = call([plane], [out], ([from, to]) =>
+        run.thin(from, width, plane.length / width, every, to),
+      );
+      if (!done) PLAIN.thin(plane, width, every, out);
     },
     luma: (planes, bitDepth, weights, out) => {
       const done =

@@ -17,6 +17,7 @@ import { rampBytes, RAMPS, type RampId } from './ramp.ts';
 import { shrink } from './shrink.ts';
 import { histogramOf, waveform } from './waveform.ts';
 import { waveformPicture } from './waveformPicture.ts';
+import { thin, thinned } from './thin.ts';
 import { drawZebra, RANGE_ZEBRA, WARNING_ZEBRA, zebraBand, zebraTable } from './zebra.ts';
 
 const noise = (width: number, height: number, bitDepth: number, seed = 7): Frame => {
@@ -260,5 +261,37 @@ describe('pictures', () => {
     const small = shrink(rgba, 4, 1, 2);
     expect([small.width, small.height, small.rgba[0], small.rgba[4]]).toEqual([2, 1, 50, 150]);
     expect(shrink(rgba, 4, 1, 99).width).toBe(4);
+  });
+});
+
+describe('a picture shown smaller', () => {
+  const [width, height] = [7, 5];
+  const plane = (k: number) => Uint16Array.from({ length: width * height }, (_, i) => 100 * k + i);
+  const frame = {
+    width,
+    height,
+    bitDepth: 10,
+    range: 'legal',
+    r: plane(1),
+    g: plane(2),
+    b: plane(3),
+  } as const;
+
+  it.each([2, 3, 9])('is each %i-th pixel of each row of as many', (every) => {
+    for (const room of [new Uint8Array(0), new Uint8Array(1000)]) {
+      const small = thinned(thin, frame, plane(4), every, room);
+      expect(small.frame.width).toBe(Math.ceil(width / every));
+      for (let y = 0, i = 0; y < height; y += every)
+        for (let x = 0; x < width; x += every, i += 1) {
+          expect(small.frame.r[i]).toBe(100 + y * width + x);
+          expect(small.frame.b[i]).toBe(300 + y * width + x);
+          expect(small.luma[i]).toBe(400 + y * width + x);
+        }
+      expect(small.luma).toHaveLength(small.frame.width * small.frame.height);
+    }
+  });
+
+  it('is the picture itself at full size', () => {
+    expect(thinned(thin, frame, plane(4), 1, new Uint8Array(0)).frame).toBe(frame);
   });
 });

@@ -35,8 +35,9 @@ export type Held = {
   readonly opened: OpenedFrame;
   readonly frame: Frame;
   readonly luma: Uint16Array;
-  /** Room for a picture of the frame's size. */
+  /** Room for a picture of the frame's size, and for the planes of a smaller one. */
   readonly pixels: Uint32Array;
+  readonly room: Uint8Array;
   readonly waveform: (plane: PlaneId, columns: number) => Waveform;
   readonly histogram: (plane: PlaneId) => Uint32Array;
   readonly vectorscope: (matrix: LumaId) => Vectorscope;
@@ -135,6 +136,7 @@ const benchOf = (kernels: Kernels, slots: Slots, opened: OpenedFrame, frame: Fra
     frame,
     luma: slots.luma,
     pixels: slots.pixels,
+    room: slots.raw,
     waveform,
     histogram: (plane) =>
       kernels.histogram(waveforms.get(plane) ?? waveform(plane, Math.min(640, frame.width))),

@@ -87,7 +87,7 @@ const paint = (
   request: PictureRequest,
   monitoring: CompiledMonitoring = monitoringFor(request),
 ): Pixels => {
-  const small = thinned(held.frame, held.luma, request.every ?? 1);
+  const small = thinned(kernels.thin, held.frame, held.luma, request.every ?? 1, held.room);
   const { frame, luma } = small;
   const n = luma.length;
   const pixels = held.pixels.length >= n ? held.pixels.subarray(0, n) : new Uint32Array(n);
@@ -108,8 +108,7 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
   const peaks = createPeaks();
   let reference: Frame | undefined;
   let cube: Lut | undefined;
-  let made:
-    { readonly key: string; readonly of: Lut; readonly monitoring: CompiledMonitoring } | undefined;
+  let made: { readonly key: string; readonly of: Lut; readonly monitoring: CompiledMonitoring } | undefined;
 
   /** The transform of the opened cube on a scale and a coding, kept while they stay. */
   const throughCube = (scale: CubeScale | undefined, coding: Coding): CompiledMonitoring | undefined => {
@@ -172,8 +171,7 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
       const size = lut.kind === 'cube' ? lut.lattice.size : lut.curves[0].length;
       const profile = compileProfile(data);
       const coding = holder.get()?.frame ?? { bitDepth: 10, range: 'legal' as const };
-      const grey = (scale: CubeScale) =>
-        monitoringOfLut(lut, scale, coding).neutral(profile.signalAt(0));
+      const grey = (scale: CubeScale) => monitoringOfLut(lut, scale, coding).neutral(profile.signalAt(0));
       return { output: success({ title, size, grey: { signal: grey('signal'), code: grey('code') } }) };
     },
 

@@ -82,3 +82,13 @@ export function widen(bytes: usize, n: i32, out: usize): void {
   }
   for (let i = whole; i < n; i += 1) store<u16>(out + (<usize>i << 1), <u16>load<u8>(bytes + <usize>i));
 }
+
+/** Each `every`-th sample of each `every`-th row. */
+export function thin(plane: usize, width: i32, height: i32, every: i32, out: usize): void {
+  const step = <usize>every << 1;
+  for (let y = 0; y < height; y += every) {
+    let from = plane + (<usize>(y * width) << 1);
+    const end = from + (<usize>width << 1);
+    for (; from < end; from += step, out += 2) store<u16>(out, load<u16>(from));
+  }
+}
