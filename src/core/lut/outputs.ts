@@ -1,7 +1,7 @@
 import type { GamutId } from '../colour/gamut.ts';
 import type { Triple } from '../colour/matrix.ts';
 import type { LumaId } from '../signal/luma.ts';
-import { hlg, HLG_DIFFUSE_WHITE_SIGNAL } from '../transfer/hlg.ts';
+import { hlg, HLG_DIFFUSE_WHITE_SIGNAL, hlgOotf, hlgOotfNeutral } from '../transfer/hlg.ts';
 import { pq, PQ_PEAK } from '../transfer/pq.ts';
 import { TRANSFERS } from '../transfer/index.ts';
 import { MIDDLE_GREY } from '../units.ts';
@@ -57,16 +57,11 @@ const hlgNeutral = {
 
 // PQ: the light an HLG display of 1000 cd/m2 gives for the same scene (BT.2408-7 clause 6: diffuse white at 203 cd/m2), so that
 // both outputs are one picture. OOTF gamma 1.2 on the luminance (BT.2100-2 table 5).
-const PQ_REFERENCE = 1000;
-const OOTF = 1.2;
-const pqLight = (luminance: number) => PQ_REFERENCE * positive(luminance * hlgWhite) ** (OOTF - 1) * hlgWhite;
+const HLG_PEAK = 1000;
 const pqNeutral = {
-  encode: (light: number) => pq.encode(pqLight(light) * positive(light)),
-  decode: (signal: number) => (pq.decode(signal) / PQ_REFERENCE) ** (1 / OOTF) / hlgWhite,
+  encode: (light: number) => pq.encode(hlgOotfNeutral(light * hlgWhite, HLG_PEAK)),
+  decode: (signal: number) => (pq.decode(signal) / HLG_PEAK) ** (1 / 1.2) / hlgWhite,
 };
-
-// BT.2100-2 table 5: the luminance of BT.2020 primaries.
-const LUMINANCE_2020 = [0.2627, 0.678, 0.0593] as const;
 
 /** The outputs of a LUT, keyed by id. A further one is a row. */
 export const OUTPUTS = {
@@ -116,12 +111,7 @@ export const OUTPUTS = {
     straightTo: 0.61,
     top: (peak) => pq.encode(Math.min(PQ_PEAK, peak)),
     peaks: [600, 1000, 1500, 2000, 4000],
-    base: (light) => {
-      const [r, g, b] = each(positive)(light);
-      const [kr, kg, kb] = LUMINANCE_2020;
-      const perLight = pqLight(kr * r + kg * g + kb * b);
-      return [pq.encode(perLight * r), pq.encode(perLight * g), pq.encode(perLight * b)];
-    },
+    base: (light) => each(pq.encode)(hlgOotf(each((v) => positive(v) * hlgWhite)(light), HLG_PEAK)),
     neutral: pqNeutral,
   },
 } as const satisfies Record<string, OutputDefinition>;

@@ -1,3 +1,4 @@
+import type { Triple } from '../colour/matrix.ts';
 import type { TransferDefinition } from './types.ts';
 
 // ITU-R BT.2100-2 table 5, HLG reference OETF.
@@ -26,12 +27,22 @@ export const hlg = {
   },
 } as const satisfies TransferDefinition;
 
-/**
- * HLG OOTF on a neutral: scene light E (0..1) to display cd/m2 for a peak of `peak` cd/m2.
- * System gamma 1.2 + 0.42 log10(peak / 1000) (BT.2100-2 table 5, note 5e).
- */
+// BT.2100-2 table 5: luminance of the primaries.
+const [RED, GREEN, BLUE] = [0.2627, 0.678, 0.0593] as const;
+
+/** System gamma of an HLG display of `peak` cd/m2 (BT.2100-2 table 5, note 5e). */
+const systemGamma = (peak: number) => 1.2 + 0.42 * Math.log10(peak / 1000);
+
+/** HLG OOTF on a neutral: scene light E (0..1) to display cd/m2 for a peak of `peak` cd/m2. */
 export const hlgOotfNeutral = (light: number, peak: number): number =>
-  peak * Math.max(light, 0) ** (1.2 + 0.42 * Math.log10(peak / 1000));
+  peak * Math.max(light, 0) ** systemGamma(peak);
+
+/** HLG OOTF: scene light R, G, B (0..1, BT.2020 primaries) to display cd/m2; the power is on the luminance. */
+export const hlgOotf = ([r, g, b]: Triple, peak: number): Triple => {
+  const luminance = Math.max(0, RED * r + GREEN * g + BLUE * b);
+  const gain = peak * luminance ** (systemGamma(peak) - 1);
+  return [gain * r, gain * g, gain * b];
+};
 
 /** HLG signal of diffuse white, 75 % (ITU-R BT.2408-7, table 1). */
 export const HLG_DIFFUSE_WHITE_SIGNAL = 0.75;

@@ -18,7 +18,7 @@ export type TransferId = keyof typeof TRANSFERS;
 
 export type { Reference, TransferDefinition, TransferFunction } from './types.ts';
 export { bt1886For } from './bt1886.ts';
-export { HLG_DIFFUSE_WHITE_SIGNAL, hlgOotfNeutral } from './hlg.ts';
+export { HLG_DIFFUSE_WHITE_SIGNAL, hlgOotf, hlgOotfNeutral } from './hlg.ts';
 export { PQ_PEAK } from './pq.ts';
 export { logContinuity, logTransfer, tangentLog, type LogCoefficients } from './log.ts';
 export { powerContinuity, powerTransfer, type PowerCoefficients } from './power.ts';
