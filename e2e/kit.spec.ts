@@ -145,7 +145,7 @@ test('what is wrong is said, and what was there stays', async ({ page }) => {
     await drop('falls.csv', '-2,20\n-1,30\n0,29\n1,50\n2,60\n');
     await expect(answer).toContainText('they do not at line 3');
     await drop('cut.cube', 'LUT_1D_SIZE 4\n0 0 0\n1 1 1\n');
-    await expect(answer).toContainText('cut.cube, end of file: 2 rows, but LUT_1D_SIZE asks for 4');
+    await expect(answer).toContainText('cut.cube, end of file: 2 rows, but LUT_1D_SIZE 4 asks for 4');
     await stays();
   });
   await test.step('a bracket with equal or reversed readings', async () => {
