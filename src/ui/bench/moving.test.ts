@@ -14,7 +14,10 @@ const clip = (frames: number): ClipInfo => ({
   seconds: frames / 50,
 });
 
-/** A bench whose worker answers by a script: each job’s answers in turn, the last one for ever. */
+/** Slow machines get their time. */
+const PATIENT = { timeout: 20_000 };
+
+/** A bench whose worker answers by a script: each job’s answers in turn, the last one for ever; a function is asked for it. */
 const bench = (script: Partial<Record<keyof JudgeJobs, readonly unknown[]>>) => {
   const asked: { job: string; input: unknown }[] = [];
   const turns = new Map<string, number>();
@@ -24,7 +27,8 @@ const bench = (script: Partial<Record<keyof JudgeJobs, readonly unknown[]>>) => 
       const answers = script[job] ?? [undefined];
       const turn = turns.get(job) ?? 0;
       turns.set(job, turn + 1);
-      const answer = answers[Math.min(turn, answers.length - 1)];
+      const scripted = answers[Math.min(turn, answers.length - 1)];
+      const answer: unknown = typeof scripted === 'function' ? scripted() : scripted;
       // As a worker does: later.
       await new Promise((resolve) => setTimeout(resolve, 1));
       return answer === 'cancelled' ? { state: 'cancelled' } : { state: 'done', output: answer };
@@ -87,18 +91,22 @@ describe('a clip', () => {
 });
 
 describe('a feed', () => {
-  const picture = (seconds: number, width = 1920) =>
-    success({ info: info(width), seconds, arrivedAt: since1970() - 30, dropped: 1 });
+  /** A picture that came ten milliseconds before it is answered. */
+  const picture =
+    (seconds: number, width = 1920) =>
+    () =>
+      success({ info: info(width), seconds, arrivedAt: since1970() - 10, dropped: 1 });
 
   it('is opened with its first picture, followed, and tells how late and how much was left out', async () => {
     const { moving, told } = bench({ feed: [picture(0)], feedNext: [picture(0.04)] });
     const from = source();
     await moving.startFeed(from, 'legal');
     expect(told.opened).toHaveBeenCalledOnce();
-    await vi.waitFor(() => expect(moving.getState().shown).toBeGreaterThan(3));
+    await vi.waitFor(() => expect(moving.getState().shown).toBeGreaterThan(3), PATIENT);
     const { dropped, shown, late } = moving.getState();
-    expect(dropped).toBe(shown);
-    expect(late).toBeGreaterThanOrEqual(30);
+    // One before each picture; more where this machine is so slow that pictures grow old.
+    expect(dropped).toBeGreaterThanOrEqual(shown);
+    expect(late).toBeGreaterThanOrEqual(10);
     moving.pause();
     expect(from.ended).toBe(1);
     expect(moving.getState().running).toBe(false);
@@ -107,7 +115,7 @@ describe('a feed', () => {
   it('that changes its size on the way is read anew', async () => {
     const { moving, told } = bench({ feed: [picture(0)], feedNext: [picture(0.04), picture(0.08, 1280)] });
     await moving.startFeed(source(), 'legal');
-    await vi.waitFor(() => expect(told.reread).toHaveBeenCalledWith(info(1280)));
+    await vi.waitFor(() => expect(told.reread).toHaveBeenCalledWith(info(1280)), PATIENT);
     expect(told.reread).toHaveBeenCalledOnce();
     moving.pause();
   });
