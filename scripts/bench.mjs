@@ -23,4 +23,3 @@ if (asked('live')) {
   const seconds = Number(wanted[wanted.indexOf('live') + 1]);
   await (await import('./bench-live.mjs')).benchLive(seconds > 0 ? seconds : undefined);
 }
-process.exit();
