@@ -1,4 +1,5 @@
 import type { Triple } from '../colour/matrix.ts';
+import { LUMA } from '../signal/luma.ts';
 
 /** A correction of the ASC Color Decision List, release 1.2: slope, offset and power a channel, then saturation. */
 export type Cdl = {
@@ -19,7 +20,7 @@ export const NEUTRAL_CDL: Cdl = {
 export type CdlStyle = 'held' | 'free';
 
 // ASC CDL 1.2: saturation by the luma weights of BT.709, whatever the material.
-const [RED, GREEN, BLUE] = [0.2126, 0.7152, 0.0722] as const;
+const { kr, kg, kb } = LUMA.bt709;
 
 const hold = (v: number) => Math.min(1, Math.max(0, v));
 
@@ -39,7 +40,7 @@ export const compileCdl = (
   return (rgb) => {
     const [r, g, b] = [channel(rgb[0], 0), channel(rgb[1], 1), channel(rgb[2], 2)];
     if (saturation === 1) return [between(r), between(g), between(b)];
-    const luma = RED * r + GREEN * g + BLUE * b;
+    const luma = kr * r + kg * g + kb * b;
     return [
       between(luma + saturation * (r - luma)),
       between(luma + saturation * (g - luma)),

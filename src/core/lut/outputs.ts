@@ -1,7 +1,13 @@
 import type { GamutId } from '../colour/gamut.ts';
 import type { Triple } from '../colour/matrix.ts';
 import type { LumaId } from '../signal/luma.ts';
-import { hlg, HLG_DIFFUSE_WHITE_SIGNAL, hlgOotf, hlgOotfNeutral } from '../transfer/hlg.ts';
+import {
+  hlg,
+  HLG_DIFFUSE_WHITE_SIGNAL,
+  hlgOotf,
+  hlgOotfNeutral,
+  inverseHlgOotfNeutral,
+} from '../transfer/hlg.ts';
 import { pq, PQ_PEAK } from '../transfer/pq.ts';
 import { TRANSFERS } from '../transfer/index.ts';
 import { MIDDLE_GREY } from '../units.ts';
@@ -14,7 +20,7 @@ export type OutputDefinition = {
   readonly luma: LumaId;
   /** Where the tone scale puts middle grey unless it is told otherwise, signal. */
   readonly grey: number;
-  /** From this signal up highlights may be rolled off. */
+  /** From this signal up highlights are rolled off at the middle of the shoulder’s slider: our own choice. */
   readonly straightTo: number;
   /** Signal that no highlight passes, for a display's peak in cd/m2. */
   readonly top: (peak: number) => number;
@@ -48,6 +54,18 @@ const sdr = {
   decode: (signal: number) => TRANSFERS.bt709.decode(signal) / sdrGain,
 };
 
+/** What both SDR outputs have in common: they show one picture. */
+const VIDEO = {
+  primaries: 'bt709',
+  luma: 'bt709',
+  grey: SDR_GREY,
+  straightTo: 0.65,
+  top: () => 1,
+  peaks: [100],
+  base: each(sdr.encode),
+  neutral: sdr,
+} as const;
+
 // HLG: diffuse white at 75 % (BT.2408-7 table 1); grey then lies at 38 % by the OETF itself.
 const hlgWhite = hlg.decode(HLG_DIFFUSE_WHITE_SIGNAL);
 const hlgNeutral = {
@@ -60,34 +78,20 @@ const hlgNeutral = {
 const HLG_PEAK = 1000;
 const pqNeutral = {
   encode: (light: number) => pq.encode(hlgOotfNeutral(light * hlgWhite, HLG_PEAK)),
-  decode: (signal: number) => (pq.decode(signal) / HLG_PEAK) ** (1 / 1.2) / hlgWhite,
+  decode: (signal: number) => inverseHlgOotfNeutral(pq.decode(signal), HLG_PEAK) / hlgWhite,
 };
 
 /** The outputs of a LUT, keyed by id. A further one is a row. */
 export const OUTPUTS = {
   bt1886: {
+    ...VIDEO,
     name: 'BT.709, BT.1886',
     says: 'A video monitor of 100 cd/m² with BT.709 primaries',
-    primaries: 'bt709',
-    luma: 'bt709',
-    grey: SDR_GREY,
-    straightTo: 0.65,
-    top: () => 1,
-    peaks: [100],
-    base: each(sdr.encode),
-    neutral: sdr,
   },
   srgb: {
+    ...VIDEO,
     name: 'sRGB',
     says: 'A computer or phone screen: the same light as the video monitor, coded for it',
-    primaries: 'bt709',
-    luma: 'bt709',
-    grey: SDR_GREY,
-    straightTo: 0.65,
-    top: () => 1,
-    peaks: [100],
-    base: each(sdr.encode),
-    neutral: sdr,
     last: (signal) => TRANSFERS.srgb.encode(TRANSFERS.bt1886.decode(signal)),
   },
   hlg: {

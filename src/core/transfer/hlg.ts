@@ -1,4 +1,5 @@
 import type { Triple } from '../colour/matrix.ts';
+import { LUMA } from '../signal/luma.ts';
 import type { TransferDefinition } from './types.ts';
 
 // ITU-R BT.2100-2 table 5, HLG reference OETF.
@@ -27,9 +28,6 @@ export const hlg = {
   },
 } as const satisfies TransferDefinition;
 
-// BT.2100-2 table 5: luminance of the primaries.
-const [RED, GREEN, BLUE] = [0.2627, 0.678, 0.0593] as const;
-
 /** System gamma of an HLG display of `peak` cd/m2 (BT.2100-2 table 5, note 5e). */
 const systemGamma = (peak: number) => 1.2 + 0.42 * Math.log10(peak / 1000);
 
@@ -37,9 +35,14 @@ const systemGamma = (peak: number) => 1.2 + 0.42 * Math.log10(peak / 1000);
 export const hlgOotfNeutral = (light: number, peak: number): number =>
   peak * Math.max(light, 0) ** systemGamma(peak);
 
+/** Scene light E of a neutral that an HLG display of `peak` cd/m2 shows with `light` cd/m2. */
+export const inverseHlgOotfNeutral = (light: number, peak: number): number =>
+  (Math.max(light, 0) / peak) ** (1 / systemGamma(peak));
+
 /** HLG OOTF: scene light R, G, B (0..1, BT.2020 primaries) to display cd/m2; the power is on the luminance. */
 export const hlgOotf = ([r, g, b]: Triple, peak: number): Triple => {
-  const luminance = Math.max(0, RED * r + GREEN * g + BLUE * b);
+  const { kr, kg, kb } = LUMA.bt2020;
+  const luminance = Math.max(0, kr * r + kg * g + kb * b);
   const gain = peak * luminance ** (systemGamma(peak) - 1);
   return [gain * r, gain * g, gain * b];
 };
