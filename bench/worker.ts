@@ -1,5 +1,6 @@
 // Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame, and the rest of the work beside it.
-import { compileMonitoring, monitoringLattice } from '#core/lut/monitoring.ts';
+import { compileMonitoring, monitoringRecipe } from '#core/lut/monitoring.ts';
+import { recipeLattice } from '#core/lut/recipeLattice.ts';
 import {
   ARCHETYPES,
   compileProfile,
@@ -138,7 +139,7 @@ const tasks: Record<string, () => unknown> = {
   },
   'monitor, one table (BT.709 profile)': () => drawMonitor(PLAIN, pixels, frame, separable),
   'monitor, 33-point lattice (BT.2020 profile)': () => drawMonitor(PLAIN, pixels, frame, wide),
-  '33-point cube built': () => monitoringLattice({ profile: profileData, pullStops: 1 }, 'signal', frame, 33),
+  '33-point cube built': () => recipeLattice(monitoringRecipe({ profile: profileData, pullStops: 1 }), 'signal', frame, 33),
   'set card, one placement': () =>
     setCardNumbers(
       profileData,

@@ -1,3 +1,4 @@
+import { ranged, type RangeNode } from '../lut/node.ts';
 import { failure, success, type Result } from '../result.ts';
 import { oneChannel } from './curve.ts';
 import { child, type XmlNode } from './xml.ts';
@@ -10,7 +11,7 @@ export type ClfOperator = {
 };
 
 // Common LUT Format, Academy S-2014-006 version 3.0, clause 5.2: integers are scaled by 2^n - 1, floats by 1.
-const DEPTH_SCALE: Readonly<Record<string, number>> = {
+export const DEPTH_SCALE: Readonly<Record<string, number>> = {
   '8i': 255,
   '10i': 1023,
   '12i': 4095,
@@ -48,7 +49,10 @@ const interpolated = (x: readonly number[], y: readonly number[]) => (v: number)
   return y[low] + t * (y[high] - y[low]);
 };
 
-const lut1d = (node: XmlNode): Result<ClfOperator> => {
+/** A LUT1D as it stands: rows of one or three channels, scaled to 0..1; with a half domain a row for each half. */
+export const readLut1d = (
+  node: XmlNode,
+): Result<{ readonly rows: readonly (readonly number[])[]; readonly halfDomain: boolean }> => {
   const array = child(node, 'Array');
   const [entries, channels] = (array?.attributes.dim ?? '').trim().split(/\s+/).map(Number);
   if (
@@ -69,15 +73,30 @@ const lut1d = (node: XmlNode): Result<ClfOperator> => {
   const raw = node.attributes.rawHalfs === 'true';
   const turned = values.map((v) => (raw ? halfToNumber(v) : v) / scale);
   const rows = Array.from({ length: entries }, (_, i) => turned.slice(i * channels, (i + 1) * channels));
-  const one = oneChannel(rows);
-  if (node.attributes.halfDomain === 'true') {
-    if (entries !== MAX_ENTRIES) return failure('LUT1D', 'A half-domain LUT1D has 65536 entries.');
-    // Positive halfs run 0x0000 to 0x7bff; the negative ones hold light that is not there.
-    const x = Array.from({ length: 0x7c00 }, (_, bits) => halfToNumber(bits));
-    const y = one.y.slice(0, 0x7c00);
-    return success({ apply: interpolated(x, y), knots: x, notes: one.notes });
+  const halfDomain = node.attributes.halfDomain === 'true';
+  if (halfDomain && entries !== MAX_ENTRIES)
+    return failure('LUT1D', 'A half-domain LUT1D has 65536 entries.');
+  return success({ rows, halfDomain });
+};
+
+/** Positive halfs run 0x0000 to 0x7bff; the negative ones hold light that is not there. */
+const POSITIVE_HALFS = 0x7c00;
+
+/** Positive halfs and what a half-domain curve makes of them. */
+export const halfCurve = (y: readonly number[]) => {
+  const x = Array.from({ length: POSITIVE_HALFS }, (_, bits) => halfToNumber(bits));
+  return { x, apply: interpolated(x, y.slice(0, POSITIVE_HALFS)) };
+};
+
+const lut1d = (node: XmlNode): Result<ClfOperator> => {
+  const read = readLut1d(node);
+  if (!read.ok) return read;
+  const one = oneChannel(read.value.rows);
+  if (read.value.halfDomain) {
+    const { x, apply } = halfCurve(one.y);
+    return success({ apply, knots: x, notes: one.notes });
   }
-  const x = one.y.map((_, i) => i / (entries - 1));
+  const x = one.y.map((_, i) => i / (one.y.length - 1));
   return success({ apply: interpolated(x, one.y), knots: x, notes: one.notes });
 };
 
@@ -150,8 +169,8 @@ const exponent = (node: XmlNode): Result<ClfOperator> => {
   return failure('Exponent', `Exponent has the unknown style “${style.slice(0, 30)}”.`);
 };
 
-// Clause 5.8, Range.
-const range = (node: XmlNode): Result<ClfOperator> => {
+/** Clause 5.8, Range, in 0..1. */
+export const readRange = (node: XmlNode): Result<RangeNode> => {
   const read = (name: string, depth: string | undefined) => {
     const text = child(node, name)?.text;
     return text === undefined ? undefined : Number(text) / DEPTH_SCALE[depth ?? '32f'];
@@ -159,18 +178,18 @@ const range = (node: XmlNode): Result<ClfOperator> => {
   const { inBitDepth, outBitDepth, style } = node.attributes;
   const [minIn, maxIn] = [read('minInValue', inBitDepth), read('maxInValue', inBitDepth)];
   const [minOut, maxOut] = [read('minOutValue', outBitDepth), read('maxOutValue', outBitDepth)];
-  if ([minIn, maxIn, minOut, maxOut].some((v) => v !== undefined && !Number.isFinite(v)))
+  const all = { minIn, maxIn, minOut, maxOut };
+  if (Object.values(all).some((v) => v !== undefined && !Number.isFinite(v)))
     return failure('Range', 'Range needs finite numbers.');
-  const both = minIn !== undefined && maxIn !== undefined && minOut !== undefined && maxOut !== undefined;
-  const scale = both ? (maxOut - minOut) / (maxIn - minIn) : 1;
-  const shift = both ? minOut - minIn * scale : 0;
-  const clamps = style !== 'noClamp';
-  return success({
-    apply: (v) => {
-      const out = v * scale + shift;
-      return clamps ? Math.min(maxOut ?? Infinity, Math.max(minOut ?? -Infinity, out)) : out;
-    },
-  });
+  if (minIn !== undefined && maxIn !== undefined && !(maxIn > minIn))
+    return failure('Range', `Range runs from ${minIn} to ${maxIn}: it must rise.`);
+  const there = Object.fromEntries(Object.entries(all).filter(([, v]) => v !== undefined));
+  return success({ kind: 'range', ...there, held: style !== 'noClamp' });
+};
+
+const range = (node: XmlNode): Result<ClfOperator> => {
+  const read = readRange(node);
+  return read.ok ? success({ apply: ranged(read.value) }) : read;
 };
 
 /** Process nodes that act on a channel alone. A further one is a row. */

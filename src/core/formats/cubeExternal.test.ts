@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Triple } from '../colour/matrix.ts';
 import { tetrahedral, trilinear } from '../lut/lattice.ts';
-import { monitoringLattice } from '../lut/monitoring.ts';
+import { monitoringRecipe } from '../lut/monitoring.ts';
+import { recipeLattice } from '../lut/recipeLattice.ts';
 import { ARCHETYPES } from '../profile/index.ts';
 import { seededRandom } from '../random.ts';
 import { writeCube } from './cube.ts';
@@ -19,7 +20,12 @@ if (process.env.CI && !(ocio && ffmpeg)) throw new Error('CI needs opencolorio-t
 const SIZE = 33;
 const TEN_BIT = 1 / 1023;
 const coding = { bitDepth: 10, range: 'legal' } as const;
-const lattice = monitoringLattice({ profile: ARCHETYPES.wideLog, pullStops: 1 }, 'code', coding, SIZE);
+const lattice = recipeLattice(
+  monitoringRecipe({ profile: ARCHETYPES.wideLog, pullStops: 1 }),
+  'code',
+  coding,
+  SIZE,
+);
 
 const random = seededRandom(33);
 const pick = (n: number) => Math.floor(random() * n);

@@ -3,13 +3,10 @@ import { describe, expect, it } from 'vitest';
 import type { Triple } from '../colour/matrix.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { sampleLattice, tetrahedral, trilinear } from './lattice.ts';
-import {
-  compileMonitoring,
-  cubeScale,
-  DISPLAY_GREY,
-  monitoringLattice,
-  monitoringOnScale,
-} from './monitoring.ts';
+import { compileMonitoring, DISPLAY_GREY, monitoringRecipe } from './monitoring.ts';
+import { cubeScale, onScale } from './cubeScale.ts';
+import { compileRecipe } from './recipe.ts';
+import { recipeLattice } from './recipeLattice.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
 const unit = fc.double({ min: 0, max: 1, noNaN: true });
@@ -95,8 +92,8 @@ describe('a monitoring lattice', () => {
   it('is the transform at its points, on both scales', () => {
     const transform = { profile: ARCHETYPES.wideLog, pullStops: 1 };
     for (const scale of ['signal', 'code'] as const) {
-      const lattice = monitoringLattice(transform, scale, coding, 17);
-      const exact = monitoringOnScale(transform, scale, coding);
+      const lattice = recipeLattice(monitoringRecipe(transform), scale, coding, 17);
+      const exact = onScale(compileRecipe(monitoringRecipe(transform)).rgb, scale, coding);
       fc.assert(
         fc.property(fc.nat(16), fc.nat(16), fc.nat(16), (r, g, b) => {
           const rgb: Triple = [r / 16, g / 16, b / 16];

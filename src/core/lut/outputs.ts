@@ -6,6 +6,7 @@ import {
   HLG_DIFFUSE_WHITE_SIGNAL,
   hlgOotf,
   hlgOotfNeutral,
+  inverseHlgOotf,
   inverseHlgOotfNeutral,
 } from '../transfer/hlg.ts';
 import { pq, PQ_PEAK } from '../transfer/pq.ts';
@@ -31,13 +32,18 @@ export type OutputDefinition = {
    * Negative light is taken as none.
    */
   readonly base: (light: Triple) => Triple;
+  /** Its inverse, for what is not negative. */
+  readonly scene: (signal: Triple) => Triple;
   /** The same for a neutral, and its inverse. */
   readonly neutral: {
     readonly encode: (light: number) => number;
     readonly decode: (signal: number) => number;
   };
   /** Signal of the tone scale to signal of the file, where the two differ. */
-  readonly last?: (signal: number) => number;
+  readonly last?: {
+    readonly encode: (signal: number) => number;
+    readonly decode: (signal: number) => number;
+  };
 };
 
 const positive = (v: number) => Math.max(0, v);
@@ -63,6 +69,7 @@ const VIDEO = {
   top: () => 1,
   peaks: [100],
   base: each(sdr.encode),
+  scene: each(sdr.decode),
   neutral: sdr,
 } as const;
 
@@ -92,7 +99,10 @@ export const OUTPUTS = {
     ...VIDEO,
     name: 'sRGB',
     says: 'A computer or phone screen: the same light as the video monitor, coded for it',
-    last: (signal) => TRANSFERS.srgb.encode(TRANSFERS.bt1886.decode(signal)),
+    last: {
+      encode: (signal) => TRANSFERS.srgb.encode(TRANSFERS.bt1886.decode(signal)),
+      decode: (signal) => TRANSFERS.bt1886.encode(TRANSFERS.srgb.decode(signal)),
+    },
   },
   hlg: {
     name: 'HLG',
@@ -104,6 +114,7 @@ export const OUTPUTS = {
     top: () => 1,
     peaks: [1000],
     base: each(hlgNeutral.encode),
+    scene: each(hlgNeutral.decode),
     neutral: hlgNeutral,
   },
   pq: {
@@ -116,6 +127,7 @@ export const OUTPUTS = {
     top: (peak) => pq.encode(Math.min(PQ_PEAK, peak)),
     peaks: [600, 1000, 1500, 2000, 4000],
     base: (light) => each(pq.encode)(hlgOotf(each((v) => positive(v) * hlgWhite)(light), HLG_PEAK)),
+    scene: (signal) => each((v) => v / hlgWhite)(inverseHlgOotf(each(pq.decode)(signal), HLG_PEAK)),
     neutral: pqNeutral,
   },
 } as const satisfies Record<string, OutputDefinition>;

@@ -1,5 +1,5 @@
-import { gamutMatrix } from '../colour/gamut.ts';
-import { apply, IDENTITY, type Triple } from '../colour/matrix.ts';
+import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
+import { apply, IDENTITY, invert, type Triple } from '../colour/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
 import { outputOf, type OutputId } from './outputs.ts';
@@ -27,9 +27,31 @@ export type CompiledRecipe = {
   readonly neutral: (signal: number) => number;
   /** Signal in, of a neutral's signal out: the darkest that gives it. */
   readonly inverse: (out: number) => number;
+  /** The first half: light of one channel in the profile's primaries, pulled; nothing over the clip. */
+  readonly light: (signal: number) => number;
+  /** The second half: that light, three channels, to the output's signal. */
+  readonly picture: (light: Triple) => Triple;
+  /** The output's signal back to the profile's, where neither is held: not for black and white. */
+  readonly undo: (out: Triple) => Triple;
 };
 
 const clamp01 = (v: number) => Math.min(1, Math.max(0, v));
+const SAME = { encode: (v: number) => v, decode: (v: number) => v };
+
+/** Colour drawn about its luma. */
+const saturated = (luma: keyof typeof LUMA, saturation: number) => {
+  const { kr, kg, kb } = LUMA[luma];
+  if (saturation === 1) return (rgb: Triple) => rgb;
+  return ([r, g, b]: Triple): Triple => {
+    const y = kr * r + kg * g + kb * b;
+    return [y + saturation * (r - y), y + saturation * (g - y), y + saturation * (b - y)];
+  };
+};
+
+const matrices = (from: GamutSpec, to: GamutSpec) => {
+  const matrix = from === to ? IDENTITY : gamutMatrix(from, to);
+  return { matrix, back: matrix === IDENTITY ? IDENTITY : invert(matrix) };
+};
 
 /** The functions that run a recipe: decode, pull, gamut to the output's, tone scale, saturation, encoding; held to 0..1. */
 export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
@@ -37,41 +59,42 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
   const output = outputOf(recipe.output);
   const tone = compileTone(recipe.tone, output, recipe.peak, clipStops - recipe.pullStops);
   const gain = 2 ** -recipe.pullStops;
+  const { matrix, back } = matrices(recipe.profile.gamut, output.primaries);
+  const { saturation } = recipe;
+  const last = output.last ?? SAME;
+  const coded = (v: number) => clamp01(last.encode(clamp01(v)));
   // What is clipped stays clipped: no light is made of codes over the clip.
   const light = (signal: number) => transfer.decode(Math.min(signal, clipSignal)) * gain;
-  const last = output.last ?? ((v: number) => v);
-  const coded = (v: number) => clamp01(last(clamp01(v)));
   const neutral = (signal: number) => coded(tone.neutral(light(signal)));
-  const inverse = (out: number) => {
-    let [low, high] = [transfer.encode(0), clipSignal];
-    for (let i = 0; i < 50; i += 1) {
-      const mid = (low + high) / 2;
-      if (neutral(mid) < out) low = mid;
-      else high = mid;
-    }
-    return high;
+  const colour = saturated(output.luma, saturation);
+  const picture = (scene: Triple): Triple => {
+    const [r, g, b] = colour(tone.rgb(matrix === IDENTITY ? scene : apply(matrix, scene)));
+    return [coded(r), coded(g), coded(b)];
   };
-  const matrix =
-    recipe.profile.gamut === output.primaries
-      ? IDENTITY
-      : gamutMatrix(recipe.profile.gamut, output.primaries);
-  const { saturation } = recipe;
+  const grey = saturated(output.luma, saturation === 0 ? 1 : 1 / saturation);
+  const signalOf = (scene: number) => transfer.encode(scene / gain);
   const apart = matrix === IDENTITY && saturation === 1 && recipe.output !== 'pq';
-  if (apart)
-    return { neutral, inverse, channel: neutral, rgb: ([r, g, b]) => [neutral(r), neutral(g), neutral(b)] };
-  const { kr, kg, kb } = LUMA[output.luma];
   return {
     neutral,
-    inverse,
-    rgb: ([r, g, b]) => {
-      const shown = tone.rgb(apply(matrix, [light(r), light(g), light(b)]));
-      if (saturation === 1) return [coded(shown[0]), coded(shown[1]), coded(shown[2])];
-      const luma = kr * shown[0] + kg * shown[1] + kb * shown[2];
-      return [
-        coded(luma + saturation * (shown[0] - luma)),
-        coded(luma + saturation * (shown[1] - luma)),
-        coded(luma + saturation * (shown[2] - luma)),
-      ];
+    light,
+    picture,
+    ...(apart ? { channel: neutral } : {}),
+    rgb: apart
+      ? ([r, g, b]) => [neutral(r), neutral(g), neutral(b)]
+      : ([r, g, b]) => picture([light(r), light(g), light(b)]),
+    inverse: (out) => {
+      let [low, high] = [transfer.encode(0), clipSignal];
+      for (let i = 0; i < 50; i += 1) {
+        const mid = (low + high) / 2;
+        if (neutral(mid) < out) low = mid;
+        else high = mid;
+      }
+      return high;
+    },
+    undo: ([r, g, b]) => {
+      const scene = tone.scene(grey([last.decode(r), last.decode(g), last.decode(b)]));
+      const [x, y, z] = back === IDENTITY ? scene : apply(back, scene);
+      return [signalOf(x), signalOf(y), signalOf(z)];
     },
   };
 };

@@ -68,6 +68,8 @@ export const PLAIN_TONE: ToneScale = TONE_PRESETS.plain.tone;
 export type CompiledTone = {
   /** Scene light in the output's primaries to the tone scale's signal, held to 0 and the top. */
   readonly rgb: (light: Triple) => Triple;
+  /** The inverse, for signals under the top; a signal at the top gives the least light that reaches it. */
+  readonly scene: (signal: Triple) => Triple;
   readonly neutral: (light: number) => number;
   /** Scene light of a neutral's signal: the darkest that gives it. */
   readonly light: (signal: number) => number;
@@ -154,13 +156,18 @@ export const compileTone = (
   const above = highlightKnots(grey, tone, base, levels);
   const spline = monotoneSpline([{ x: 0, y: 0, slope: 2 ** (-2 * tone.toe) }, grey, ...above]);
   const shown = (signal: number) => Math.min(top, Math.max(0, spline.at(signal)));
+  const unshown = (signal: number) => Math.max(0, spline.inverse(Math.min(top, signal)));
   return {
     rgb: (light) => {
       const [r, g, b] = output.base([bent(light[0]), bent(light[1]), bent(light[2])]);
       return [shown(r), shown(g), shown(b)];
     },
+    scene: (signal) => {
+      const [r, g, b] = output.scene([unshown(signal[0]), unshown(signal[1]), unshown(signal[2])]);
+      return [unbent(r), unbent(g), unbent(b)];
+    },
     neutral: (light) => shown(encode(bent(light))),
-    light: (signal) => unbent(decode(Math.max(0, spline.inverse(Math.min(top, signal))))),
+    light: (signal) => unbent(decode(unshown(signal))),
     straightTo: above.length > 1 || base.clip > top ? above[0].y : top,
   };
 };

@@ -47,5 +47,14 @@ export const hlgOotf = ([r, g, b]: Triple, peak: number): Triple => {
   return [gain * r, gain * g, gain * b];
 };
 
+/** The inverse: display cd/m2 to scene light, BT.2020 primaries (BT.2100-2 table 5, note 5i). Black gives none. */
+export const inverseHlgOotf = ([r, g, b]: Triple, peak: number): Triple => {
+  const { kr, kg, kb } = LUMA.bt2020;
+  const luminance = Math.max(0, kr * r + kg * g + kb * b) / peak;
+  if (luminance === 0) return [0, 0, 0];
+  const gain = luminance ** (1 / systemGamma(peak) - 1) / peak;
+  return [gain * r, gain * g, gain * b];
+};
+
 /** HLG signal of diffuse white, 75 % (ITU-R BT.2408-7, table 1). */
 export const HLG_DIFFUSE_WHITE_SIGNAL = 0.75;

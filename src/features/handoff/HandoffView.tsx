@@ -2,7 +2,7 @@
 
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { CUBE_SCALES, type CubeScale } from '#core/lut/monitoring.ts';
+import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { takesCsv } from '#store/exports/takesCsv.ts';
 import { takesJson } from '#store/exports/takesJson.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';

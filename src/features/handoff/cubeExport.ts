@@ -1,13 +1,10 @@
 import { gamutOf } from '#core/colour/gamut.ts';
 import { writeCube } from '#core/formats/cube.ts';
 import { tetrahedral } from '#core/lut/lattice.ts';
-import {
-  CUBE_SCALES,
-  DISPLAY_GREY,
-  monitoringLattice,
-  monitoringOnScale,
-  type CubeScale,
-} from '#core/lut/monitoring.ts';
+import { CUBE_SCALES, onScale, type CubeScale } from '#core/lut/cubeScale.ts';
+import { DISPLAY_GREY, monitoringRecipe } from '#core/lut/monitoring.ts';
+import { compileRecipe } from '#core/lut/recipe.ts';
+import { recipeLattice } from '#core/lut/recipeLattice.ts';
 import { maxCode } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
@@ -32,8 +29,9 @@ export type CubeFile = {
 export const cubeOf = (selection: Selection, { scale, baked }: CubeChoice): CubeFile => {
   const { profile, camera, plan, setup } = selection;
   const transform = { profile: profile.data, pullStops: baked ? plan.placement : 0 };
-  const lattice = monitoringLattice(transform, scale, camera.coding, CUBE_SIZE);
-  const exact = monitoringOnScale(transform, scale, camera.coding);
+  const recipe = monitoringRecipe(transform);
+  const lattice = recipeLattice(recipe, scale, camera.coding, CUBE_SIZE);
+  const exact = onScale(compileRecipe(recipe).rgb, scale, camera.coding);
   let worst = 0;
   for (let code = 0; code <= maxCode(10); code += 1) {
     const v = code / maxCode(10);

@@ -8,7 +8,7 @@ import { compileProfile, stopsByCode, type Profile } from '#core/profile/index.t
 import { parseCubeFile } from '#core/formats/cube.ts';
 import { monitoringOfLut } from '#core/lut/fromLut.ts';
 import type { Lut } from '#core/lut/lut.ts';
-import type { CubeScale } from '#core/lut/monitoring.ts';
+import type { CubeScale } from '#core/lut/cubeScale.ts';
 import { failure, success } from '#core/result.ts';
 import { writeRgbaPng } from '#core/formats/png.ts';
 import { clampRect, type Frame } from '#core/frame/frame.ts';

@@ -7,7 +7,7 @@ import type { SampleReading } from '#core/frame/codes.ts';
 import type { Rect } from '#core/frame/frame.ts';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import type { FrameReading, ReadingWish, Referred } from '#core/formats/opened.ts';
-import type { CubeScale } from '#core/lut/monitoring.ts';
+import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef } from 'react';
-import { CUBE_SCALES } from '#core/lut/monitoring.ts';
+import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
