@@ -1,4 +1,4 @@
-import { codeToSignal, maxCode, signalToCode, type Coding } from '../signal/scale.ts';
+import { codeAnchors, maxCode, type Coding } from '../signal/scale.ts';
 import type { Triple } from '../colour/matrix.ts';
 
 /** What 0..1 means at the two ends of a LUT. */
@@ -16,13 +16,13 @@ export const CUBE_SCALES = {
 } as const satisfies Record<CubeScale, { name: string; says: string }>;
 
 /** Cube input 0..1 to signal fraction, and display signal to cube output 0..1. */
-export const cubeScale = (scale: CubeScale, coding: Coding) =>
-  scale === 'signal'
-    ? { toSignal: (v: number) => v, fromSignal: (v: number) => v }
-    : {
-        toSignal: (v: number) => codeToSignal(v * maxCode(coding.bitDepth), coding),
-        fromSignal: (v: number) => signalToCode(v, coding) / maxCode(coding.bitDepth),
-      };
+export const cubeScale = (scale: CubeScale, coding: Coding) => {
+  if (scale === 'signal') return { toSignal: (v: number) => v, fromSignal: (v: number) => v };
+  const { black, white } = codeAnchors(coding);
+  const top = maxCode(coding.bitDepth);
+  const [zero, span] = [black / top, (white - black) / top];
+  return { toSignal: (v: number) => (v - zero) / span, fromSignal: (v: number) => zero + span * v };
+};
 
 /** A transform of signals on the scale of a LUT's 0..1, per triple. */
 export const onScale = (

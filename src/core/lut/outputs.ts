@@ -4,7 +4,7 @@ import type { LumaId } from '../signal/luma.ts';
 import {
   hlg,
   HLG_DIFFUSE_WHITE_SIGNAL,
-  hlgOotf,
+  hlgOotfGain,
   hlgOotfNeutral,
   inverseHlgOotf,
   inverseHlgOotfNeutral,
@@ -28,13 +28,15 @@ export type OutputDefinition = {
   /** Peaks that make sense, cd/m2; one means that there is no choice. */
   readonly peaks: readonly number[];
   /**
-   * Scene light (1.0 = diffuse white, output primaries) to signal, before highlights are rolled off; not held at the top.
-   * Negative light is taken as none.
+   * Scene light (1.0 = diffuse white, output primaries) of one channel, times the gain if there is one, to signal, before
+   * highlights are rolled off; not held at the top. Negative light is taken as none.
    */
-  readonly base: (light: Triple) => Triple;
-  /** Its inverse, for what is not negative. */
+  readonly encode: (light: number) => number;
+  /** What all three channels are multiplied with first, where the output looks at their luminance. */
+  readonly gain?: (r: number, g: number, b: number) => number;
+  /** The inverse of both, for what is not negative. */
   readonly scene: (signal: Triple) => Triple;
-  /** The same for a neutral, and its inverse. */
+  /** Both for a neutral, and their inverse. */
   readonly neutral: {
     readonly encode: (light: number) => number;
     readonly decode: (signal: number) => number;
@@ -68,7 +70,7 @@ const VIDEO = {
   straightTo: 0.65,
   top: () => 1,
   peaks: [100],
-  base: each(sdr.encode),
+  encode: sdr.encode,
   scene: each(sdr.decode),
   neutral: sdr,
 } as const;
@@ -113,7 +115,7 @@ export const OUTPUTS = {
     straightTo: 0.8,
     top: () => 1,
     peaks: [1000],
-    base: each(hlgNeutral.encode),
+    encode: hlgNeutral.encode,
     scene: each(hlgNeutral.decode),
     neutral: hlgNeutral,
   },
@@ -126,7 +128,10 @@ export const OUTPUTS = {
     straightTo: 0.61,
     top: (peak) => pq.encode(Math.min(PQ_PEAK, peak)),
     peaks: [600, 1000, 1500, 2000, 4000],
-    base: (light) => each(pq.encode)(hlgOotf(each((v) => positive(v) * hlgWhite)(light), HLG_PEAK)),
+    encode: (light) => pq.encode(positive(light)),
+    gain: (r, g, b) =>
+      hlgWhite *
+      hlgOotfGain(positive(r) * hlgWhite, positive(g) * hlgWhite, positive(b) * hlgWhite, HLG_PEAK),
     scene: (signal) => each((v) => v / hlgWhite)(inverseHlgOotf(each(pq.decode)(signal), HLG_PEAK)),
     neutral: pqNeutral,
   },

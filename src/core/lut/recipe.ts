@@ -29,8 +29,8 @@ export type CompiledRecipe = {
   readonly inverse: (out: number) => number;
   /** The first half: light of one channel in the profile's primaries, pulled; nothing over the clip. */
   readonly light: (signal: number) => number;
-  /** The second half: that light, three channels, to the output's signal. */
-  readonly picture: (light: Triple) => Triple;
+  /** The second half: that light, three channels, to the output's signal; written to `into`. */
+  readonly picture: (r: number, g: number, b: number, into: Float64Array) => void;
   /** The output's signal back to the profile's, where neither is held: not for black and white. */
   readonly undo: (out: Triple) => Triple;
 };
@@ -38,14 +38,11 @@ export type CompiledRecipe = {
 const clamp01 = (v: number) => Math.min(1, Math.max(0, v));
 const SAME = { encode: (v: number) => v, decode: (v: number) => v };
 
-/** Colour drawn about its luma. */
-const saturated = (luma: keyof typeof LUMA, saturation: number) => {
+/** Draws colour about its luma, in place. */
+const saturate = (rgb: Float64Array, luma: keyof typeof LUMA, saturation: number): void => {
   const { kr, kg, kb } = LUMA[luma];
-  if (saturation === 1) return (rgb: Triple) => rgb;
-  return ([r, g, b]: Triple): Triple => {
-    const y = kr * r + kg * g + kb * b;
-    return [y + saturation * (r - y), y + saturation * (g - y), y + saturation * (b - y)];
-  };
+  const y = kr * rgb[0] + kg * rgb[1] + kb * rgb[2];
+  for (let c = 0; c < 3; c += 1) rgb[c] = y + saturation * (rgb[c] - y);
 };
 
 const matrices = (from: GamutSpec, to: GamutSpec) => {
@@ -66,12 +63,18 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
   // What is clipped stays clipped: no light is made of codes over the clip.
   const light = (signal: number) => transfer.decode(Math.min(signal, clipSignal)) * gain;
   const neutral = (signal: number) => coded(tone.neutral(light(signal)));
-  const colour = saturated(output.luma, saturation);
-  const picture = (scene: Triple): Triple => {
-    const [r, g, b] = colour(tone.rgb(matrix === IDENTITY ? scene : apply(matrix, scene)));
-    return [coded(r), coded(g), coded(b)];
+  const m = matrix;
+  const picture = (r: number, g: number, b: number, into: Float64Array): void => {
+    tone.rgb(
+      m[0] * r + m[1] * g + m[2] * b,
+      m[3] * r + m[4] * g + m[5] * b,
+      m[6] * r + m[7] * g + m[8] * b,
+      into,
+    );
+    if (saturation !== 1) saturate(into, output.luma, saturation);
+    for (let c = 0; c < 3; c += 1) into[c] = coded(into[c]);
   };
-  const grey = saturated(output.luma, saturation === 0 ? 1 : 1 / saturation);
+  const shown = new Float64Array(3);
   const signalOf = (scene: number) => transfer.encode(scene / gain);
   const apart = matrix === IDENTITY && saturation === 1 && recipe.output !== 'pq';
   return {
@@ -81,7 +84,10 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
     ...(apart ? { channel: neutral } : {}),
     rgb: apart
       ? ([r, g, b]) => [neutral(r), neutral(g), neutral(b)]
-      : ([r, g, b]) => picture([light(r), light(g), light(b)]),
+      : ([r, g, b]) => {
+          picture(light(r), light(g), light(b), shown);
+          return [shown[0], shown[1], shown[2]];
+        },
     inverse: (out) => {
       let [low, high] = [transfer.encode(0), clipSignal];
       for (let i = 0; i < 50; i += 1) {
@@ -92,7 +98,9 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
       return high;
     },
     undo: ([r, g, b]) => {
-      const scene = tone.scene(grey([last.decode(r), last.decode(g), last.decode(b)]));
+      const out = Float64Array.of(last.decode(r), last.decode(g), last.decode(b));
+      if (saturation !== 1 && saturation !== 0) saturate(out, output.luma, 1 / saturation);
+      const scene = tone.scene([out[0], out[1], out[2]]);
       const [x, y, z] = back === IDENTITY ? scene : apply(back, scene);
       return [signalOf(x), signalOf(y), signalOf(z)];
     },

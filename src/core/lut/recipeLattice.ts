@@ -15,6 +15,7 @@ export const recipeLattice = (recipe: LutRecipe, scale: CubeScale, coding: Codin
   const data = new Float32Array(size ** 3 * 3);
   const out = channel && signals.map((signal) => fromSignal(channel(signal)));
   const lights = signals.map(light);
+  const shown = new Float64Array(3);
   let at = 0;
   for (let b = 0; b < size; b += 1) {
     for (let g = 0; g < size; g += 1) {
@@ -25,7 +26,7 @@ export const recipeLattice = (recipe: LutRecipe, scale: CubeScale, coding: Codin
           data[at + 2] = out[b];
           continue;
         }
-        const shown = picture([lights[r], lights[g], lights[b]]);
+        picture(lights[r], lights[g], lights[b], shown);
         data[at] = fromSignal(shown[0]);
         data[at + 1] = fromSignal(shown[1]);
         data[at + 2] = fromSignal(shown[2]);

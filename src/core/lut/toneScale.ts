@@ -66,8 +66,8 @@ export const TONE_PRESET_IDS = Object.keys(TONE_PRESETS) as TonePresetId[];
 export const PLAIN_TONE: ToneScale = TONE_PRESETS.plain.tone;
 
 export type CompiledTone = {
-  /** Scene light in the output's primaries to the tone scale's signal, held to 0 and the top. */
-  readonly rgb: (light: Triple) => Triple;
+  /** Scene light in the output's primaries to the tone scale's signal, held to 0 and the top; written to `into`. */
+  readonly rgb: (r: number, g: number, b: number, into: Float64Array) => void;
   /** The inverse, for signals under the top; a signal at the top gives the least light that reaches it. */
   readonly scene: (signal: Triple) => Triple;
   readonly neutral: (light: number) => number;
@@ -158,9 +158,12 @@ export const compileTone = (
   const shown = (signal: number) => Math.min(top, Math.max(0, spline.at(signal)));
   const unshown = (signal: number) => Math.max(0, spline.inverse(Math.min(top, signal)));
   return {
-    rgb: (light) => {
-      const [r, g, b] = output.base([bent(light[0]), bent(light[1]), bent(light[2])]);
-      return [shown(r), shown(g), shown(b)];
+    rgb: (r, g, b, into) => {
+      const [x, y, z] = [bent(r), bent(g), bent(b)];
+      const k = output.gain ? output.gain(x, y, z) : 1;
+      into[0] = shown(output.encode(k * x));
+      into[1] = shown(output.encode(k * y));
+      into[2] = shown(output.encode(k * z));
     },
     scene: (signal) => {
       const [r, g, b] = output.scene([unshown(signal[0]), unshown(signal[1]), unshown(signal[2])]);

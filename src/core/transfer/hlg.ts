@@ -39,11 +39,15 @@ export const hlgOotfNeutral = (light: number, peak: number): number =>
 export const inverseHlgOotfNeutral = (light: number, peak: number): number =>
   (Math.max(light, 0) / peak) ** (1 / systemGamma(peak));
 
+/** What the HLG OOTF multiplies scene light R, G, B (0..1, BT.2020 primaries) with to get display cd/m2: a power of its luminance. */
+export const hlgOotfGain = (r: number, g: number, b: number, peak: number): number => {
+  const { kr, kg, kb } = LUMA.bt2020;
+  return peak * Math.max(0, kr * r + kg * g + kb * b) ** (systemGamma(peak) - 1);
+};
+
 /** HLG OOTF: scene light R, G, B (0..1, BT.2020 primaries) to display cd/m2; the power is on the luminance. */
 export const hlgOotf = ([r, g, b]: Triple, peak: number): Triple => {
-  const { kr, kg, kb } = LUMA.bt2020;
-  const luminance = Math.max(0, kr * r + kg * g + kb * b);
-  const gain = peak * luminance ** (systemGamma(peak) - 1);
+  const gain = hlgOotfGain(r, g, b, peak);
   return [gain * r, gain * g, gain * b];
 };
 

@@ -7,7 +7,7 @@ import type { Kernels } from '#core/kernels/types.ts';
 import { compileProfile, stopsByCode, type Profile } from '#core/profile/index.ts';
 import { parseCubeFile } from '#core/formats/cube.ts';
 import { monitoringOfLut } from '#core/lut/fromLut.ts';
-import type { Lut } from '#core/lut/lut.ts';
+import { compileLut, type Lut } from '#core/lut/lut.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import { failure, success } from '#core/result.ts';
 import { writeRgbaPng } from '#core/formats/png.ts';
@@ -115,7 +115,7 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
     if (!cube || !scale) return undefined;
     const key = `${scale} ${codingKey(coding)}`;
     if (made?.of !== cube || made.key !== key)
-      made = { key, of: cube, monitoring: monitoringOfLut(cube, scale, coding) };
+      made = { key, of: cube, monitoring: monitoringOfLut(compileLut(cube), scale, coding) };
     return made.monitoring;
   };
 
@@ -171,7 +171,8 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
       const size = lut.kind === 'cube' ? lut.lattice.size : lut.curves[0].length;
       const profile = compileProfile(data);
       const coding = holder.get()?.frame ?? { bitDepth: 10, range: 'legal' as const };
-      const grey = (scale: CubeScale) => monitoringOfLut(lut, scale, coding).neutral(profile.signalAt(0));
+      const grey = (scale: CubeScale) =>
+        monitoringOfLut(compileLut(lut), scale, coding).neutral(profile.signalAt(0));
       return { output: success({ title, size, grey: { signal: grey('signal'), code: grey('code') } }) };
     },
 
