@@ -1,4 +1,4 @@
-import { ARCHETYPES, compileProfile, type ProfileData } from '../profile/index.ts';
+import { ARCHETYPES, type ProfileData } from '../profile/index.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { outputOf, type OutputId } from './outputs.ts';
 import { compileRecipe } from './recipe.ts';
