@@ -43,6 +43,7 @@ const EMPTY: BookRecords = {
   lights: new Map(),
   gels: new Map(),
   monitors: new Map(),
+  luts: new Map(),
 };
 
 const isBookTable = (name: string): name is BookTable => (BOOK_TABLES as readonly string[]).includes(name);

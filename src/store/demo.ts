@@ -1,4 +1,5 @@
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
+import { demoLuts } from './demoLuts.ts';
 import { demoGels, demoLights, demoMonitors, demoNdSets } from './demoBag.ts';
 import { demoCameras } from './demoCameras.ts';
 import demoTakes from './demoTakes.json' with { type: 'json' };
@@ -141,6 +142,7 @@ const plans: PlanRecord[] = [
     ndStops: 0,
   }),
   plan('lantern-quay', 'a-cam', {
+    monitorLuts: { cart: 'lantern-guard' },
     profileId: 'wideLog',
     placement: 0,
     iso: 3200,
@@ -178,6 +180,8 @@ export const demoRecords = () => ({
   lights: demoLights,
   gels: demoGels,
   monitors: demoMonitors,
+  luts: demoLuts,
+  lutTexts: undefined,
   takes: demoTakes as unknown as TakeRecord[],
   thumbnails: undefined,
 });

@@ -48,4 +48,5 @@ export const MIGRATIONS: readonly Migration[] = [
         });
     },
   },
+  { version: 3, stores: { luts: 'id', lutTexts: 'id' } },
 ];

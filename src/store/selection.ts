@@ -1,5 +1,7 @@
 import type { BookRecords } from './book.ts';
+import type { MonitorRecord } from './records/bag.ts';
 import type { CameraRecord } from './records/camera.ts';
+import type { LutRecord } from './records/lut.ts';
 import { planId, type PlanRecord } from './records/plan.ts';
 import type { ProfileRecord } from './records/profile.ts';
 import type { SetupRecord } from './records/setup.ts';
@@ -13,6 +15,8 @@ export type UrlIds = {
   readonly camera: string | null;
 };
 
+export type MonitorLut = { readonly monitor: MonitorRecord; readonly lut: LutRecord };
+
 export type Selection = {
   readonly shoot: ShootRecord;
   readonly setup: SetupRecord;
@@ -22,6 +26,8 @@ export type Selection = {
   readonly defaults: PlanRecord;
   readonly profile: ProfileRecord;
   readonly subjects: readonly SubjectRecord[];
+  /** Monitors with a LUT of the kit on them, in the order of the bag; the card goes by the first. */
+  readonly monitors: readonly MonitorLut[];
   /** One sentence for each id in the URL that names nothing. */
   readonly problems: readonly string[];
 };
@@ -66,6 +72,13 @@ const choose = <T extends { readonly id: string; readonly name: string }>(
   return taken;
 };
 
+/** The LUTs that a plan puts on monitors; what is gone from the kit is left out. */
+const monitorLutsOf = (book: BookRecords, { monitorLuts = {} }: PlanRecord): MonitorLut[] =>
+  [...book.monitors.values()].flatMap((monitor) => {
+    const lut = book.luts.get(monitorLuts[monitor.id]);
+    return lut ? [{ monitor, lut }] : [];
+  });
+
 /** What the URL means; the first of each where it is silent or wrong. undefined when there is nothing to show. */
 export const resolveSelection = (book: BookRecords, url: UrlIds): Selection | undefined => {
   const problems: string[] = [];
@@ -78,5 +91,6 @@ export const resolveSelection = (book: BookRecords, url: UrlIds): Selection | un
   const profile = book.profiles.get(plan.profileId) ?? book.profiles.get(defaults.profileId);
   if (!profile) return undefined;
   const subjects = setup.subjectIds.flatMap((id) => book.subjects.get(id) ?? []);
-  return { shoot, setup, camera, plan, defaults, profile, subjects, problems };
+  const monitors = monitorLutsOf(book, plan);
+  return { shoot, setup, camera, plan, defaults, profile, subjects, monitors, problems };
 };

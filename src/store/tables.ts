@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { gelSchema, lightSchema, monitorSchema, ndSetSchema } from './records/bag.ts';
 import { cameraSchema } from './records/camera.ts';
+import { lutSchema, lutTextSchema } from './records/lut.ts';
 import { planSchema } from './records/plan.ts';
 import { profileSchema } from './records/profile.ts';
 import { setupSchema } from './records/setup.ts';
@@ -20,6 +21,8 @@ export const TABLES = {
   lights: lightSchema,
   gels: gelSchema,
   monitors: monitorSchema,
+  luts: lutSchema,
+  lutTexts: lutTextSchema,
   takes: takeSchema,
   thumbnails: thumbnailSchema,
 } as const satisfies Record<string, z.ZodType<{ id: string }>>;
@@ -28,7 +31,7 @@ export type TableName = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>;
 
-/** Small tables, held in memory whole; takes and thumbnails are asked for. */
+/** Small tables, held in memory whole; takes, thumbnails and the texts of LUT files are asked for. */
 export const BOOK_TABLES = [
   'shoots',
   'setups',
@@ -40,5 +43,6 @@ export const BOOK_TABLES = [
   'lights',
   'gels',
   'monitors',
+  'luts',
 ] as const;
 export type BookTable = (typeof BOOK_TABLES)[number];

@@ -45,8 +45,10 @@ export type SetCardNumbers = {
     readonly zebra: ZebraSetting;
   }[];
   readonly warning: ZebraSetting;
-  /** Pull of the monitoring transform, stops. */
+  /** Pull of the monitor's picture, stops: the placement's where it is computed, what it comes to where a LUT is loaded. */
   readonly pullStops: number;
+  /** The LUT's picture, where one is loaded. */
+  readonly monitor?: MonitorPicture;
   readonly seconds: number;
   /** Light that puts an 18 % card there. */
   readonly luminance: number;
@@ -58,14 +60,23 @@ export const CARD_TOLERANCE = 1 / 6;
 /** A face is not one tone: the skin zebra takes in this much either side. Our own choice. */
 export const SKIN_TOLERANCE = 1 / 3;
 
-/** What a zebra sees: the recorded signal, or the monitoring transform's output with the plan's pull. */
+/** The picture of a LUT that is loaded, as far as the card needs it. */
+export type MonitorPicture = {
+  /** Signal of a neutral in the recording to its signal on the monitor. */
+  readonly neutral: (signal: number) => number;
+  /** The stop of the recording that lands on the monitor's grey. */
+  readonly pullStops: number;
+};
+
+/** What a zebra sees: the recorded signal, or what the monitor's picture makes of it. */
 export const zebraSignal = (
   profile: Profile,
   reads: ZebraAbility['reads'],
-  pullStops: number,
+  picture: number | MonitorPicture,
 ): ZebraSignal => {
   if (reads === 'log') return profile;
-  const { neutral } = compileMonitoring({ profile, pullStops });
+  const { neutral } =
+    typeof picture === 'number' ? compileMonitoring({ profile, pullStops: picture }) : picture;
   const signalAt = (over: number) => neutral(profile.signalAt(over));
   return {
     signalAt,
@@ -83,7 +94,7 @@ export const zebraSignal = (
 };
 
 /**
- * Everything the set card shows, from profile, camera, plan and subjects. Pure and quick: it runs on every nudge.
+ * Everything the set card shows, from profile, camera, plan, subjects and the LUT on the monitor, if one is loaded. Pure and quick: it runs on every nudge.
  * Zebra levels are on the camera's scale, stops are over grey in the recording.
  */
 export const setCardNumbers = (
@@ -92,11 +103,12 @@ export const setCardNumbers = (
   plan: CardPlan,
   subjects: readonly CardSubject[],
   fps: number,
+  monitor?: MonitorPicture,
 ): SetCardNumbers => {
   const profile = compileProfile(data);
   const iso = isoStanding(plan.iso, camera.baseIsos, camera.sensitivity);
   const clipStops = profile.clipStops - iso.clipLoss;
-  const signal = zebraSignal(profile, camera.zebra.reads, plan.placement);
+  const signal = zebraSignal(profile, camera.zebra.reads, monitor ?? plan.placement);
   const seconds = shutterSeconds(plan.shutter, fps);
   // With an exposure index the sensor stays at its base, whatever the dial says.
   const speed = camera.sensitivity === 'ei' ? iso.base : plan.iso;
@@ -113,7 +125,8 @@ export const setCardNumbers = (
       return { subject, stops: over, zebra: range(over, SKIN_TOLERANCE) };
     }),
     warning: warningZebra(camera.zebra, signal, camera.coding, clipStops - plan.warningMargin),
-    pullStops: plan.placement,
+    pullStops: monitor?.pullStops ?? plan.placement,
+    ...(monitor ? { monitor } : {}),
     seconds,
     luminance: luminanceFor(settings, plan.placement),
     illuminance: illuminanceFor(settings, plan.placement),

@@ -8,6 +8,7 @@ import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { zebraTrap } from '#core/exposure/zebraSheet.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { monitorPicture } from '#store/monitorPicture.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printPull } from '#ui/format.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
@@ -122,6 +123,7 @@ const ZebraTrap = () => {
     selection.plan,
     selection.subjects,
     selection.setup.fps,
+    monitorPicture(selection, selection.profile.data),
   );
   return (
     <Panel

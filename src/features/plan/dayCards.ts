@@ -4,6 +4,7 @@ import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
 import { printStops } from '#core/units.ts';
+import { monitorPicture } from '#store/monitorPicture.ts';
 import type { BookRecords } from '#store/book.ts';
 import { resolveSelection, setupsOf } from '#store/selection.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
@@ -29,7 +30,14 @@ export const dayCards = (records: BookRecords, shootId: string, cameraId: string
     const selection = resolveSelection(records, { shoot: shootId, setup: setup.id, camera: cameraId });
     if (!selection) return [];
     const { plan, camera, profile, subjects } = selection;
-    const numbers = setCardNumbers(profile.data, camera, plan, subjects, setup.fps);
+    const numbers = setCardNumbers(
+      profile.data,
+      camera,
+      plan,
+      subjects,
+      setup.fps,
+      monitorPicture(selection, profile.data),
+    );
     return [
       {
         id: setup.id,

@@ -1,3 +1,4 @@
+import { monitorPicture } from '#store/monitorPicture.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import type { Selection } from '#store/selection.ts';
@@ -31,6 +32,7 @@ export const placementRow = (selection: Selection, exact: number): PlacementRow 
     { ...selection.plan, placement },
     selection.subjects,
     selection.setup.fps,
+    monitorPicture(selection, selection.profile.data),
   );
   const all = settings(numbers.card, numbers.skin);
   return {

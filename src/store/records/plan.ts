@@ -22,6 +22,8 @@ export const planSchema = z.object({
   /** Which glass makes them; without it any. */
   ndSetId: idSchema.optional(),
   warningMargin: finite.min(0).max(3),
+  /** The LUT on each monitor, by the monitor's id; without one a monitor shows the computed picture. */
+  monitorLuts: z.record(idSchema, idSchema).optional(),
 });
 export type PlanRecord = z.infer<typeof planSchema>;
 

@@ -8,6 +8,7 @@ import type { Temperature } from '#core/colour/temperature.ts';
 import type { ClipSample } from '#workers/judge/protocol.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
+import { monitorPicture } from '#store/monitorPicture.ts';
 import type { Selection } from '#store/selection.ts';
 import { stripSample, type StripSample } from './strip.ts';
 
@@ -19,6 +20,7 @@ export const cardNumbersOf = (selection: Selection, draft?: ProfileData): SetCar
     selection.plan,
     selection.subjects,
     selection.setup.fps,
+    monitorPicture(selection, draft ?? selection.profile.data),
   );
 
 /** The open frame on the ladder: its luma histogram through the profile of the card. */

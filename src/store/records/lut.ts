@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
+import { TONE_LIMITS } from '#core/lut/toneScale.ts';
+import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
+import { profileDataSchema } from './profile.ts';
+
+const output = z.enum(OUTPUT_IDS as [OutputId, ...OutputId[]]);
+const between = ({ min, max }: { readonly min: number; readonly max: number }) => finite.min(min).max(max);
+
+/** A LUT of our own making, as what it is made from. */
+export const recipeSchema = z.object({
+  profile: profileDataSchema,
+  pullStops: stopsSchema,
+  output,
+  peak: finite.positive().max(10_000),
+  tone: z.object({
+    grey: between(TONE_LIMITS.grey).optional(),
+    white: between(TONE_LIMITS.white).optional(),
+    contrast: between(TONE_LIMITS.contrast),
+    toe: between(TONE_LIMITS.toe),
+    shoulder: between(TONE_LIMITS.shoulder),
+  }),
+  saturation: finite.min(0).max(3),
+});
+
+/** A LUT of the kit: a recipe, or a file whose text is kept beside it. */
+export const lutSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  /** Where it comes from, in words. */
+  says: z.string().max(300),
+  output,
+  scale: z.enum(['signal', 'code']),
+  coding: z.object({ bitDepth: z.number().int().min(8).max(16), range: z.enum(['legal', 'full']) }),
+  interpolation: z.enum(['tetrahedral', 'trilinear']),
+  /** Without it the LUT is a file: its text has the same id in `lutTexts`. */
+  recipe: recipeSchema.optional(),
+  /** What it makes of neutrals, for the card and zebras. */
+  axis: z.object({ from: finite, to: finite, out: z.array(finite).min(2).max(4096).readonly() }),
+});
+export type LutRecord = z.infer<typeof lutSchema>;
+
+/** The file of a LUT. */
+export const lutTextSchema = z.object({ id: idSchema, text: z.string().min(1).max(80_000_000) });
+export type LutTextRecord = z.infer<typeof lutTextSchema>;
