@@ -20,6 +20,9 @@ const DISPLAYS: { readonly [id in OutputId]: (signal: Triple) => Triple } = {
   pq: each((v) => TRANSFERS.pq.decode(v) / HDR_WHITE),
 };
 
+/** Light of an output's display for its signal: 1 = the white that the eye takes for white. */
+export const displayLight = (id: OutputId): ((signal: Triple) => Triple) => DISPLAYS[id];
+
 /** L*a*b* of an output's signal, as its display shows it. */
 export const labOfSignal = (id: OutputId): ((signal: Triple) => Lab) => {
   const gamut = gamutOf(outputOf(id).primaries);

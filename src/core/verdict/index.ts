@@ -6,6 +6,7 @@ import { coarseCodes } from './codes.ts';
 import { clipDrift } from './drift.ts';
 import { gradeForecast } from './forecast.ts';
 import { monitorPull } from './monitor.ts';
+import { monitorPlan } from './monitorPlan.ts';
 import { nearClip } from './near.ts';
 import { rangeReading, referredReading } from './reading.ts';
 import { underExposure } from './shadows.ts';
@@ -23,6 +24,7 @@ export const VERDICT_RULES = [
   underExposure,
   whiteBalance,
   monitorPull,
+  monitorPlan,
   rangeReading,
   referredReading,
   containerTags,

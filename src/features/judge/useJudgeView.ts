@@ -2,6 +2,7 @@
 
 import { parseAsBoolean, parseAsFloat, parseAsString, parseAsStringLiteral, useQueryStates } from 'nuqs';
 import { SCOPE_IDS, type ScopeScale } from '#core/scopes/scopeList.ts';
+import { NO_CHOICE } from '#ui/bench/useThrough.ts';
 import { GUIDE_IDS } from './picture/guideList.ts';
 
 export const VIEW_IDS = ['monitor', 'stops', 'recorded'] as const;
@@ -19,8 +20,10 @@ export const useJudgeView = () =>
       warning: parseAsBoolean.withDefault(true),
       /** Zebras as the camera shows them after its rounding, or exact. */
       zebra: parseAsStringLiteral(['camera', 'exact'] as const).withDefault('camera'),
-      /** The monitor's transform: computed from the profile, or a LUT that was opened, by what its 0..1 means. */
-      lut: parseAsStringLiteral(['computed', 'signal', 'code'] as const).withDefault('computed'),
+      /** What the monitor's picture goes through: `auto` as planned, `computed`, `opened`, or a LUT of the kit by its id. */
+      lut: parseAsString.withDefault(NO_CHOICE),
+      /** What 0..1 means in the opened file. */
+      lutScale: parseAsStringLiteral(['signal', 'code'] as const).withDefault('signal'),
       clips: parseAsBoolean.withDefault(false),
       guide: parseAsStringLiteral(GUIDE_IDS).withDefault('none'),
       /** A ratio of one's own, width over height. */

@@ -13,6 +13,7 @@ import {
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { startJudge } from '#workers/judge/client.ts';
+import { startLuts } from '#workers/luts/client.ts';
 import { openBook, type Book, type BookState } from '#store/book.ts';
 import { Database } from '#store/database.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
@@ -30,6 +31,7 @@ import {
   linkedFields,
   verdictsOf,
 } from './benchModel.ts';
+import { createLutShelf, type LutShelf } from './lutShelf.ts';
 import { createSession, type Session, type SessionState } from './session.ts';
 import { createStrip, type Strip } from './strip.ts';
 import { useMeasuring } from './useMeasuring.ts';
@@ -38,6 +40,8 @@ type Opened = {
   readonly database: Database;
   readonly book: Book;
   readonly session: Session;
+  /** LUT files and the worker that bakes. */
+  readonly luts: LutShelf;
   /** The last minute of a feed. */
   readonly strip: Strip;
 };
@@ -76,10 +80,12 @@ let opened: Opened | undefined;
 const openOnce = (): Opened => {
   if (!opened) {
     const database = new Database();
+    const session = createSession(startJudge());
     opened = {
       database,
       book: openBook(database),
-      session: createSession(startJudge()),
+      session,
+      luts: createLutShelf(session.judge, database, startLuts),
       strip: createStrip(),
     };
   }

@@ -9,7 +9,6 @@ import type { FrameMeasurement } from '#core/verdict/index.ts';
 import type {
   ClipInfo,
   ClipSample,
-  CubeInfo,
   ExposeInput,
   FrameInfo,
   JudgeJobs,
@@ -26,6 +25,7 @@ import {
   type Knobs,
   type Seen,
 } from '../stage/stageModel.ts';
+import type { OpenedLut } from './lutShelf.ts';
 import { createMoving } from './moving.ts';
 import { createPulse } from './pulse.ts';
 import type { Keyed } from './tracks.ts';
@@ -69,7 +69,7 @@ export type SessionState = {
   /** A hero frame held beside the one on the bench. */
   readonly hero?: { readonly name: string; readonly measurement?: FrameMeasurement };
   /** A LUT that was opened for the monitor. */
-  readonly cube?: CubeInfo & { readonly name: string };
+  readonly opened?: OpenedLut;
   readonly stage?: StageState;
   /** A profile being solved in Kit: ladder and card show it while it is there. */
   readonly draft?: { readonly name: string; readonly data: ProfileData };
@@ -275,14 +275,7 @@ export const createSession = (judge: Client<JudgeJobs>) => {
         'legal',
       ),
     openScene,
-    /** Opens a `.cube` for the monitor; one that does not fit leaves what was there. */
-    openCube: async (file: File, profile: ProfileData): Promise<boolean> => {
-      const outcome = await judge.call('cube', { file, profile });
-      if (outcome.state !== 'done') return false;
-      if (outcome.output.ok) store.setState({ cube: { ...outcome.output.value, name: file.name } });
-      else fail(file.name, outcome.output);
-      return outcome.output.ok;
-    },
+    setOpened: (opened: OpenedLut) => store.setState({ opened, failure: undefined }),
     shoot,
     /** Changes what the simulated camera is set to or does by itself. */
     setStage: (fields: Partial<Omit<StageState, 'sceneId' | 'truth'>>) =>

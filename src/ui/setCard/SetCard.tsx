@@ -41,7 +41,7 @@ const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
       autoFocus
       onChange={(event) => {
         const choice = choices.find(({ value }) => value === event.target.value);
-        editPlan(`${label} ${choice?.name ?? ''}`.trim(), editor.fields(event.target.value, input));
+        editPlan(`${label} ${choice?.name ?? ''}`.trim(), editor.fields(event.target.value, input, records));
       }}
     >
       {choices.map(({ value, name }) => (
@@ -76,7 +76,7 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
         onClick={() => setOpen(!open)}
       >
         <span className="cell-label">
-          {cell.label}
+          {cell.named?.(input) ?? cell.label}
           {changed && <span className="notch" title="Set by hand" />}
         </span>
         <span className="cell-value">{cell.print(input)}</span>

@@ -20,7 +20,7 @@ export type CellEditor =
       readonly kind: 'pick';
       readonly choices: (input: CellInput, records: BookRecords) => readonly Choice[];
       readonly current: (plan: PlanRecord) => string;
-      readonly fields: (value: string, input: CellInput) => Partial<PlanRecord>;
+      readonly fields: (value: string, input: CellInput, records: BookRecords) => Partial<PlanRecord>;
     }
   | {
       readonly kind: 'number';
@@ -38,6 +38,8 @@ export type CellEditor =
 export type Cell = {
   readonly id: CellId;
   readonly label: string;
+  /** A name that stands in the label's place where there is one. */
+  readonly named?: (input: CellInput) => string | undefined;
   readonly print: (input: CellInput) => string;
   readonly editor: CellEditor;
   /** A second number that belongs to the same cell. */
@@ -71,6 +73,12 @@ const ndList = (plan: PlanRecord, sets: readonly NdSetRecord[]): Choice[] => {
   const held = choices.some(({ value }) => value === ndKey(plan));
   return held ? choices : [...choices, { ...plain(plan.ndStops), value: ndKey(plan) }];
 };
+
+/** A LUT on every monitor that loads one. */
+const onEveryMonitor = (monitors: BookRecords['monitors'], lutId: string): Record<string, string> =>
+  Object.fromEntries(
+    [...monitors.values()].filter(({ lutPoints }) => lutPoints > 0).map(({ id }) => [id, lutId]),
+  );
 
 const thirds = (from: number, to: number): number[] =>
   Array.from({ length: (to - from) * 3 + 1 }, (_, i) => to - i / 3);
@@ -251,8 +259,19 @@ export const CELLS: readonly Cell[] = [
   {
     id: 'monitor',
     label: 'Monitor LUT',
+    named: ({ selection: { monitors } }) => monitors[0]?.lut.name,
     print: ({ numbers: { pullStops } }) => printPull(pullStops),
-    owns: [],
-    editor: { kind: 'computed' },
+    owns: ['monitorLuts'],
+    editor: {
+      kind: 'pick',
+      choices: (_input, { luts }) => [
+        { value: '', name: 'computed, pull of the card' },
+        ...[...luts.values()].map(({ id, name }) => ({ value: id, name })),
+      ],
+      current: ({ monitorLuts = {} }) => Object.values(monitorLuts)[0] ?? '',
+      fields: (id, _input, { monitors }) => ({
+        monitorLuts: id === '' ? undefined : onEveryMonitor(monitors, id),
+      }),
+    },
   },
 ];

@@ -7,7 +7,7 @@ import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/setCard.ts';
 import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
+import { printStops, printStopsExact, printStopsDecimal, printStopsLength } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { printLight, THIN } from '../format.ts';
 
@@ -215,13 +215,32 @@ export const REASONS = {
       input.numbers.clipStops - input.selection.plan.warningMargin,
     ),
   }),
-  monitor: ({ numbers }) => ({
-    why: 'The monitor takes off what the placement put on, so you light to the finished picture.',
-    lines: [
-      { label: 'pull', value: `${printStops(-numbers.pullStops)} stops before the tone scale` },
-      { label: 'grey lands at', value: `${100 * DISPLAY_GREY} % of the display signal` },
-    ],
-  }),
+  monitor: ({ numbers, selection: { monitors, plan } }) => {
+    const [first] = monitors;
+    const computed = {
+      why: 'The monitor takes off what the placement put on, so you light to the finished picture.',
+      lines: [
+        { label: 'pull', value: `${printStops(-numbers.pullStops)} stops before the tone scale` },
+        { label: 'grey lands at', value: `${100 * DISPLAY_GREY} % of the display signal` },
+      ],
+    };
+    if (!first) return computed;
+    const off = numbers.pullStops - plan.placement;
+    return {
+      why:
+        Math.abs(off) <= CARD_TOLERANCE
+          ? `${first.lut.name} on ${first.monitor.name} takes off what the placement put on.`
+          : `${first.lut.name} on ${first.monitor.name} puts ${printStops(numbers.pullStops)} on grey, but the card is placed at ${printStops(plan.placement)}: the screen looks ${printStopsLength(off)} too ${off > 0 ? 'dark' : 'bright'}.`,
+      lines: [
+        ...monitors.map(({ monitor, lut }) => ({ label: monitor.name, value: `${lut.name}: ${lut.says}` })),
+        {
+          label: 'its pull on this profile',
+          value: `${printStopsDecimal(-numbers.pullStops, 2)} stops: the tone that lands on grey lies at ${printStopsDecimal(numbers.pullStops, 2)}`,
+        },
+        { label: 'placement', value: `${printStopsDecimal(plan.placement, 2)} stops` },
+      ],
+    };
+  },
 } as const satisfies Record<string, (input: CellInput) => Reason>;
 
 export type CellId = keyof typeof REASONS;

@@ -195,11 +195,14 @@ export const cutOut = (frame: Frame, region: Rect): Frame => {
   return { width, height, bitDepth, range, feed, r: cut(frame.r), g: cut(frame.g), b: cut(frame.b) };
 };
 
-const partOf = (kernels: Kernels, opened: OpenedFrame, frame: Frame, region: Rect): Held => {
-  const cut = cutOut(frame, region);
+/** A frame of its own memory, counted as the one on the bench is. */
+export const looseBench = (kernels: Kernels, opened: OpenedFrame, frame: Frame): Held => {
   const levels = Math.min(1024, 2 ** frame.bitDepth);
-  return benchOf(kernels, ownSlots(cut.width, cut.height, levels), opened, cut);
+  return benchOf(kernels, ownSlots(frame.width, frame.height, levels), { ...opened, frame }, frame);
 };
+
+const partOf = (kernels: Kernels, opened: OpenedFrame, frame: Frame, region: Rect): Held =>
+  looseBench(kernels, opened, cutOut(frame, region));
 
 /** The bench in the kernels' memory: one frame at a time, in the same place as long as its size stays. */
 export const createHolder = (kernels: Kernels) => {

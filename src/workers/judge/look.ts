@@ -5,10 +5,9 @@ import {
 } from '#core/lut/monitoring.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { compileProfile, stopsByCode, type Profile } from '#core/profile/index.ts';
-import { parseCubeFile } from '#core/formats/cube.ts';
-import { monitoringOfLut } from '#core/lut/fromLut.ts';
-import { compileLut, type Lut } from '#core/lut/lut.ts';
-import type { CubeScale } from '#core/lut/cubeScale.ts';
+import { orderLoss } from '#core/grade/order.ts';
+import { shownOnVideo } from '#core/lut/onScreen.ts';
+import { compileRecipe } from '#core/lut/recipe.ts';
 import { failure, success } from '#core/result.ts';
 import { writeRgbaPng } from '#core/formats/png.ts';
 import { clampRect, type Frame } from '#core/frame/frame.ts';
@@ -16,17 +15,19 @@ import { drawClipMap } from '#core/scopes/clipMap.ts';
 import { drawContours } from '#core/scopes/contours.ts';
 import { SCOPE_PAINTERS, type ScopeCounts } from '#core/scopes/drawScope.ts';
 import { lightByCode, measureClipping, measurePatch, measureShadows, nearOf } from '#core/scopes/measure.ts';
-import { codingKey, VIEW_PAINTERS } from '#core/scopes/picture.ts';
+import { VIEW_PAINTERS } from '#core/scopes/picture.ts';
 import { shrink } from '#core/scopes/shrink.ts';
 import { thinned } from '#core/scopes/thin.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal, maxCode, signalToCode, type Coding } from '#core/signal/scale.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
+import type { LutWish } from '../luts/wish.ts';
 import type { Handlers } from '../rpc/serve.ts';
-import { infoOf, type Held, type Holder } from './holder.ts';
+import { createShelf, type Run } from '../luts/shelf.ts';
+import { infoOf, looseBench, type Held, type Holder } from './holder.ts';
 import { createPeaks } from './peaks.ts';
-import type { JudgeJobs, MeasureInput, PictureRequest, Pixels, ScopeRequest } from './protocol.ts';
+import type { JudgeJobs, MeasureInput, PictureRequest, Pixels, ScopeRequest, Through } from './protocol.ts';
 
 /** Clip is counted from this far under it: codes near the top are rounded. */
 const CLIP_SLACK_STOPS = 1 / 24;
@@ -37,7 +38,7 @@ const MOST_CODES = 4096;
 
 type LookJobs = Pick<
   JudgeJobs,
-  'cube' | 'measure' | 'picture' | 'scope' | 'codes' | 'hold' | 'reference' | 'thumbnail'
+  'keep' | 'order' | 'measure' | 'picture' | 'scope' | 'codes' | 'hold' | 'reference' | 'thumbnail'
 >;
 
 let lastMonitoring: { readonly key: string; readonly monitoring: CompiledMonitoring } | undefined;
@@ -103,20 +104,63 @@ const paint = (
   return { width: frame.width, height: frame.height, rgba };
 };
 
+/** LUTs whose pictures are kept ready. */
+const MOST_LUTS = 4;
+/** Width of the picture that scopes behind a LUT are made of. */
+const SCOPE_WIDTH = 480;
+const TEN_BIT = 1023;
+
+/** A LUT's picture for this screen: of a recipe for a video monitor with its own tables, else by its function. */
+const monitoringOf = ({ wish, output }: Through, run: Run): CompiledMonitoring => {
+  if (wish.kind === 'recipe' && output === 'bt1886') return compileRecipe(wish.recipe);
+  const shown = shownOnVideo(output);
+  const held = (v: number) => Math.min(1, Math.max(0, v));
+  const rgb: CompiledMonitoring['rgb'] = (signal) => {
+    const [r, g, b] = run(signal);
+    return shown([held(r), held(g), held(b)]);
+  };
+  return { rgb, neutral: (signal) => rgb([signal, signal, signal])[1] };
+};
+
+/** A frame behind a LUT: full-range 10-bit codes of its output. */
+const throughRun = (frame: Frame, run: Run): Frame => {
+  const n = frame.r.length;
+  const [r, g, b] = [new Uint16Array(n), new Uint16Array(n), new Uint16Array(n)];
+  const signals = Float64Array.from({ length: maxCode(frame.bitDepth) + 1 }, (_, code) =>
+    codeToSignal(code, frame),
+  );
+  const code = (v: number) => Math.round(TEN_BIT * Math.min(1, Math.max(0, v)));
+  for (let i = 0; i < n; i += 1) {
+    const [x, y, z] = run([signals[frame.r[i]], signals[frame.g[i]], signals[frame.b[i]]]);
+    r[i] = code(x);
+    g[i] = code(y);
+    b[i] = code(z);
+  }
+  return { width: frame.width, height: frame.height, bitDepth: 10, range: 'full', r, g, b };
+};
+
 /** The jobs that look at the frame on the bench. */
 export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJobs> => {
   const peaks = createPeaks();
   let reference: Frame | undefined;
-  let cube: Lut | undefined;
-  let made: { readonly key: string; readonly of: Lut; readonly monitoring: CompiledMonitoring } | undefined;
+  const shelf = createShelf();
+  /** Transforms of LUTs, the newest last, kept while they are looked at: two pictures may stand beside each other. */
+  const made = new Map<string, CompiledMonitoring>();
 
-  /** The transform of the opened cube on a scale and a coding, kept while they stay. */
-  const throughCube = (scale: CubeScale | undefined, coding: Coding): CompiledMonitoring | undefined => {
-    if (!cube || !scale) return undefined;
-    const key = `${scale} ${codingKey(coding)}`;
-    if (made?.of !== cube || made.key !== key)
-      made = { key, of: cube, monitoring: monitoringOfLut(compileLut(cube), scale, coding) };
-    return made.monitoring;
+  const throughLut = (through: Through | undefined): CompiledMonitoring | undefined => {
+    if (!through) return undefined;
+    const key = JSON.stringify(through);
+    const known = made.get(key) ?? monitoringOf(through, shelf.run(through.wish));
+    made.delete(key);
+    made.set(key, known);
+    if (made.size > MOST_LUTS) made.delete([...made.keys()][0]);
+    return known;
+  };
+
+  /** The picture behind a LUT as a bench of its own, 10-bit codes of its signal. */
+  const behind = (held: Held, wish: LutWish): Held => {
+    const every = Math.max(1, Math.round(held.frame.width / SCOPE_WIDTH));
+    return looseBench(kernels, held.opened, throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, shelf.run(wish))); // prettier-ignore
   };
 
   const countsOf = (held: Held, request: ScopeRequest): ScopeCounts => {
@@ -136,14 +180,18 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
 
     picture: async (request) => {
       const held = holder.current();
-      const output = paint(kernels, held, request, throughCube(request.cube, held.frame));
+      const output = paint(kernels, held, request, throughLut(request.through));
       return { output, transfer: [output.rgba.buffer] };
     },
 
     scope: async (request) => {
       const held = holder.current();
       if (!request.hold) peaks.forget(request.pane);
-      const of = request.region ? held.part(request.region) : held;
+      const of = request.through
+        ? behind(held, request.through)
+        : request.region
+          ? held.part(request.region)
+          : held;
       const drawing = { ...request, coding: of.frame };
       const { width, height, rgba } = SCOPE_PAINTERS[request.scope](countsOf(of, request), drawing);
       const output = { width, height, rgba: rgba as Uint8ClampedArray<ArrayBuffer> };
@@ -162,18 +210,16 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
       return { output };
     },
 
-    cube: async ({ file, profile: data }, { step }) => {
-      await step('Reading the LUT', 0.2);
-      const parsed = parseCubeFile(await file.text());
-      if (!parsed.ok) return { output: parsed };
-      const { title, lut } = parsed.value;
-      cube = lut;
-      const size = lut.kind === 'cube' ? lut.lattice.size : lut.curves[0].length;
-      const profile = compileProfile(data);
-      const coding = holder.get()?.frame ?? { bitDepth: 10, range: 'legal' as const };
-      const grey = (scale: CubeScale) =>
-        monitoringOfLut(compileLut(lut), scale, coding).neutral(profile.signalAt(0));
-      return { output: success({ title, size, grey: { signal: grey('signal'), code: grey('code') } }) };
+    keep: async ({ id, text }) => {
+      const file = shelf.keep(id, text);
+      if (file.ok) made.clear();
+      return { output: file.ok ? success(undefined) : file };
+    },
+
+    order: async ({ recipe, correction }, { step }) => {
+      const { frame } = holder.current();
+      await step('Doing it both ways', 0.1);
+      return { output: orderLoss(frame, frame, recipe, correction) };
     },
 
     hold: async ({ on }) => {
@@ -190,20 +236,15 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
       const luma = new Uint16Array(reference.r.length);
       kernels.luma(reference, reference.bitDepth, LUMA.bt709, luma);
       const held = { ...holder.current(), frame: reference, luma };
-      const output = paint(kernels, held, request, throughCube(request.cube, reference));
+      const output = paint(kernels, held, request, throughLut(request.through));
       return { output: success(output), transfer: [output.rgba.buffer] };
     },
 
     thumbnail: async (request, { step }) => {
       const held = holder.current();
       await step('Making the thumbnail', 0.3);
-      const picture = paint(kernels, held, {
-        ...request,
-        view: 'monitor',
-        ramp: 'viridis',
-        contours: false,
-        rangeZebras: [],
-      });
+      const plain = { view: 'monitor', ramp: 'viridis', contours: false, rangeZebras: [] } as const;
+      const picture = paint(kernels, held, { ...request, ...plain }, throughLut(request.through));
       const small = shrink(picture.rgba, picture.width, picture.height, request.width);
       const png = writeRgbaPng(small.width, small.height, small.rgba) as Uint8Array<ArrayBuffer>;
       return { output: { png } };

@@ -7,7 +7,7 @@ import type { SampleReading } from '#core/frame/codes.ts';
 import type { Rect } from '#core/frame/frame.ts';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import type { FrameReading, ReadingWish, Referred } from '#core/formats/opened.ts';
-import type { CubeScale } from '#core/lut/cubeScale.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';
@@ -16,7 +16,10 @@ import type { LumaId } from '#core/signal/luma.ts';
 import type { Result } from '#core/result.ts';
 import type { ViewId } from '#core/scopes/picture.ts';
 import type { ScopeId, ScopeScale } from '#core/scopes/scopeList.ts';
+import type { Correction, OrderLoss } from '#core/grade/order.ts';
+import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
+import type { LutWish } from '../luts/wish.ts';
 
 export type FrameInfo = Coding & {
   readonly width: number;
@@ -58,6 +61,9 @@ export type MeasureInput = {
   readonly patches: readonly Patch[];
 };
 
+/** A LUT, and what its output is for: it is shown on this screen as that display would. */
+export type Through = { readonly wish: LutWish; readonly output: OutputId };
+
 export type PictureRequest = {
   readonly profile: ProfileData;
   readonly pullStops: number;
@@ -68,8 +74,8 @@ export type PictureRequest = {
   readonly warningZebra?: CodeBand;
   /** Codes from which a channel is marked as clipped; without, none are. */
   readonly clipCode?: number;
-  /** The monitoring view goes through the cube that was opened, on this scale. */
-  readonly cube?: CubeScale;
+  /** The monitoring view goes through this instead of the profile's own picture. */
+  readonly through?: Through;
   /** Each so-manieth pixel is enough for the size it is shown at. */
   readonly every?: number;
 };
@@ -88,6 +94,8 @@ export type ScopeRequest = {
   readonly matrix: LumaId;
   /** Pixels of the frame it is made of; without, all. */
   readonly region?: Rect;
+  /** Made of the picture behind this, in % of its signal, on a smaller frame. */
+  readonly through?: LutWish;
   /** Opacity, 1 = usual. */
   readonly brightness: number;
   /** Share of the colour plane that is shown: 1 all of it, 0.5 twice as large. */
@@ -99,6 +107,7 @@ export type ScopeRequest = {
 export type ThumbnailRequest = {
   readonly profile: ProfileData;
   readonly pullStops: number;
+  readonly through?: Through;
   readonly width: number;
 };
 
@@ -169,13 +178,6 @@ export type FeedPicture = {
   readonly dropped: number;
 };
 
-/** A LUT that was opened, and where the profile's grey lands through it on each scale, display signal 0..1. */
-export type CubeInfo = {
-  readonly title: string;
-  readonly size: number;
-  readonly grey: { readonly [K in CubeScale]: number };
-};
-
 export type CodeReadout = {
   readonly r: number;
   readonly g: number;
@@ -205,8 +207,13 @@ export type JudgeJobs = {
   scope: { input: ScopeRequest; output: Pixels };
   /** Codes of some pixels round a place, for the magnifier. */
   codes: { input: { readonly rect: Rect }; output: readonly CodeReadout[] };
-  /** Keeps a `.cube` as the monitoring LUT. */
-  cube: { input: { readonly file: Blob; readonly profile: ProfileData }; output: Result<CubeInfo> };
+  /** Opens a LUT file and keeps it under an id, for pictures that go through it. */
+  keep: { input: { readonly id: string; readonly text: string }; output: Result<undefined> };
+  /** What a correction after the conversion loses on the frame against one before it. */
+  order: {
+    input: { readonly recipe: LutRecipe; readonly correction: Correction };
+    output: OrderLoss;
+  };
   /** Keeps the frame on the bench as the reference, or forgets it. */
   hold: { input: { readonly on: boolean }; output: undefined };
   reference: { input: PictureRequest; output: Result<Pixels> };

@@ -1,8 +1,11 @@
 'use client';
 
-import { useRef } from 'react';
-import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
+import { useEffect, useRef, useState } from 'react';
+import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
+import { compileGreyAxis } from '#core/lut/greyAxis.ts';
+import { compileProfile } from '#core/profile/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { NO_CHOICE } from '#ui/bench/useThrough.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
@@ -16,56 +19,103 @@ const AGAINST = [
   { id: 'hero', name: 'hero' },
 ] as const;
 
-/** What the monitor view goes through: computed from the profile, or a cube of one's own. */
+/** Where grey of the profile lands through the file that was opened, signal 0..1. */
+const useOpenedGrey = (scale: CubeScale): number | undefined => {
+  const { bench, luts, selection } = useBench();
+  const { opened } = bench;
+  const { coding } = selection.camera;
+  const [found, setFound] = useState<{ readonly key: string; readonly grey: number }>();
+  const key = `${opened?.id} ${scale}`;
+  const at = compileProfile(selection.profile.data).signalAt(0);
+  useEffect(() => {
+    if (!opened) return;
+    const wish = { kind: 'kept', id: opened.id, scale, coding, interpolation: 'tetrahedral' } as const;
+    void luts
+      .client()
+      .call('axis', { wish })
+      .then((outcome) => {
+        if (outcome.state === 'done') setFound({ key, grey: compileGreyAxis(outcome.output)(at) });
+      });
+  }, [luts, opened, scale, coding, key, at]);
+  return found?.key === key ? found.grey : undefined;
+};
+
+/** What the monitor view goes through: as planned, computed from the profile, a LUT of the kit, or a file. */
 const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) => {
-  const { bench, session, selection } = useBench();
+  const { bench, session, luts, records, selection } = useBench();
   const input = useRef<HTMLInputElement>(null);
-  const { cube } = bench;
-  const profile = selection.profile.data;
+  const { opened } = bench;
   const open = async (file: File | undefined) => {
-    if (file && (await session.openCube(file, profile))) void setLook({ lut: 'signal', view: 'monitor' });
+    if (!file) return;
+    const result = await luts.open(file);
+    if (!result.ok) session.say(file.name, result);
+    else {
+      session.setOpened(result.value);
+      void setLook({ lut: 'opened', view: 'monitor' });
+    }
   };
-  const grey = cube && look.lut !== 'computed' ? cube.grey[look.lut] : undefined;
+  const grey = useOpenedGrey(look.lutScale);
+  const [first] = selection.monitors;
   return (
     <>
-      <span className="form-label">Monitor LUT</span>
+      <label className="form-label" htmlFor="monitor-lut">
+        Monitor LUT
+      </label>
       <div className="guide-row">
-        <Segmented
-          label="Monitor LUT"
-          options={[
-            { id: 'computed', name: 'computed', says: 'From the profile of the card, with its pull' },
-            ...(cube
-              ? ([
-                  { id: 'signal', name: 'file', says: CUBE_SCALES.signal.says },
-                  { id: 'code', name: 'file, by code', says: CUBE_SCALES.code.says },
-                ] as const)
-              : []),
-          ]}
-          value={cube ? look.lut : 'computed'}
-          onPick={(lut) => void setLook({ lut })}
-        />
+        <select
+          id="monitor-lut"
+          className="form-select form-select-sm"
+          value={look.lut}
+          onChange={(event) => void setLook({ lut: event.target.value, view: 'monitor' })}
+        >
+          <option value={NO_CHOICE}>
+            as planned: {first ? `${first.lut.name} on ${first.monitor.name}` : 'computed'}
+          </option>
+          <option value="computed">computed, pull of the card</option>
+          {[...records.luts.values()].map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+          {opened && <option value="opened">{opened.name}</option>}
+        </select>
         <button
           type="button"
           className="btn btn-sm btn-outline-secondary"
+          title=".cube, CLF or CDL"
           onClick={() => input.current?.click()}
         >
-          Open .cube
+          Open
         </button>
         <input
           ref={input}
           type="file"
           hidden
-          accept=".cube"
+          accept=".cube,.clf,.cc,.ccc,.cdl"
           aria-label="LUT file"
           onChange={(event) => void open(event.target.files?.[0])}
         />
       </div>
-      {cube && grey !== undefined && (
-        <p className={`small mb-0 ${grey > 0.3 && grey < 0.6 ? 'quiet' : 'field-error'}`}>
-          {cube.name}: {cube.size} points. Grey of this profile lands at {(100 * grey).toFixed(0)} %
-          {grey > 0.3 && grey < 0.6 ? '.' : ': a LUT for another curve, or on the other scale.'} Clip is
-          marked on the codes, whatever the LUT shows.
-        </p>
+      {opened && look.lut === 'opened' && (
+        <>
+          <Segmented
+            label="0 to 1 in the file"
+            options={(['signal', 'code'] as const).map((id) => ({
+              id,
+              name: `0..1 by ${CUBE_SCALES[id].name}`,
+              says: CUBE_SCALES[id].says,
+            }))}
+            value={look.lutScale}
+            onPick={(lutScale) => void setLook({ lutScale })}
+          />
+          {grey !== undefined && (
+            <p className={`small mb-0 ${grey > 0.3 && grey < 0.6 ? 'quiet' : 'field-error'}`}>
+              {opened.name}, {opened.says}. Grey of this profile lands at {(100 * grey).toFixed(0)} %
+              {grey > 0.3 && grey < 0.6 ? '.' : ': a LUT for another curve, or on the other scale.'} Clip is
+              marked on the codes, whatever the LUT shows.
+            </p>
+          )}
+        </>
       )}
     </>
   );

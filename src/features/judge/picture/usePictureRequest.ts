@@ -5,6 +5,7 @@ import { useStore } from 'zustand';
 import { signalToCode } from '#core/signal/scale.ts';
 import type { PictureRequest } from '#workers/judge/protocol.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useThrough } from '#ui/bench/useThrough.ts';
 import type { JudgeLook } from '../useJudgeView.ts';
 import { cardBands, exactBands } from './zebraBands.ts';
 
@@ -17,8 +18,8 @@ export const usePictureRequest = (look: JudgeLook, shownScale: number): PictureR
   const playing = useStore(session.moving, ({ running }) => running);
   const moves = playing || bench.stage?.running === true;
   const every = moves ? Math.max(1, Math.floor(1 / shownScale)) : 1;
-  const { view, contours, range, warning, zebra, clips, lut } = look;
-  const cube = bench.cube;
+  const { view, contours, range, warning, zebra, clips } = look;
+  const through = useThrough(look.lut, look.lutScale);
   return useMemo(() => {
     if (!info) return undefined;
     const bands =
@@ -34,9 +35,9 @@ export const usePictureRequest = (look: JudgeLook, shownScale: number): PictureR
       contours,
       rangeZebras: range ? bands.ranges : [],
       warningZebra: warning ? bands.warning : undefined,
-      ...(cube && lut !== 'computed' ? { cube: lut } : {}),
+      ...(through ? { through } : {}),
       ...(clips ? { clipCode: Math.ceil(clipCode) } : {}),
       every,
     };
-  }, [info, zebra, numbers, plan, camera, profile, view, contours, range, warning, clips, lut, cube, every]);
+  }, [info, zebra, numbers, plan, camera, profile, view, contours, range, warning, clips, through, every]);
 };

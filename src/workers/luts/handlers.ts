@@ -1,0 +1,119 @@
+import { LUT_WRITERS } from '#core/formats/writeLut.ts';
+import {
+  bake,
+  bakeCurves,
+  BAKE_SIZES,
+  bakeLosses,
+  isSeparable,
+  shaperFor,
+  type Baked,
+} from '#core/lut/bake.ts';
+import { pullCdl } from '#core/grade/pullCdl.ts';
+import { cubeScale, onScale } from '#core/lut/cubeScale.ts';
+import { differenceMap } from '#core/lut/differenceMap.ts';
+import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
+import { inspectLut } from '#core/lut/inspect.ts';
+import { lutLoss } from '#core/lut/loss.ts';
+import { UNIT_DOMAIN } from '#core/lut/lut.ts';
+import type { LutNode } from '#core/lut/node.ts';
+import { recipeLattice } from '#core/lut/recipeLattice.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import type { Handlers } from '../rpc/serve.ts';
+import type { LutJobs, WriteInput } from './protocol.ts';
+import { createShelf, inverseOf, type Shelf } from './shelf.ts';
+import type { LutWish, StepWish } from './wish.ts';
+
+/** The steps of a wish that a CDL can say: pulls on log or linear light, and corrections, one of them alone. */
+const cdlNode = (wish: LutWish, { scale, coding }: WriteInput): Result<LutNode> => {
+  const steps: readonly StepWish[] = wish.kind === 'chain' ? wish.steps : [];
+  const [step, ...more] = steps;
+  if (step?.kind === 'cdl' && more.length === 0)
+    return success({ kind: 'cdl', cdl: step.cdl, style: 'held' });
+  if (step?.kind !== 'exposure' || more.length > 0)
+    return failure(
+      'CDL',
+      'A CDL can say the pull alone, or one correction: take the rest out, or write a .cube or a CLF.',
+    );
+  const made = pullCdl(step.profile, step.stops, scale, coding);
+  return made.ok ? success({ kind: 'cdl', cdl: made.value.cdl, style: 'held' }) : made;
+};
+
+const nodesFor = (shelf: Shelf, input: WriteInput): Result<readonly LutNode[]> => {
+  const { wish, format, size, shaped, scale, coding, interpolation } = input;
+  if (format === 'cc' || format === 'ccc') {
+    const node = cdlNode(wish, input);
+    return node.ok ? success([node.value]) : node;
+  }
+  if (wish.kind === 'recipe' && format !== 'cube1d' && !shaped) {
+    const lattice = recipeLattice(wish.recipe, scale, coding, size);
+    return success([{ kind: 'cube', domain: UNIT_DOMAIN, lattice, interpolation }]);
+  }
+  const transform = onScale(shelf.run(wish), scale, coding);
+  if (format === 'cube1d')
+    return isSeparable(transform)
+      ? success([bakeCurves(transform)])
+      : failure('format', 'The channels mix: this needs a 3D cube.');
+  const nodes = bake(transform, size, shaped ? shaperFor(transform) : undefined);
+  return success(nodes.map((node) => (node.kind === 'cube' ? { ...node, interpolation } : node)));
+};
+
+/** The jobs of the LUT worker: opening, inspecting, baking, comparing, writing. */
+export const lutHandlers = (now: () => number = () => performance.now()): Handlers<LutJobs> => {
+  const shelf = createShelf();
+  return {
+    keep: async ({ id, text }, { step }) => {
+      await step('Reading the LUT', 0.1);
+      const file = shelf.keep(id, text);
+      if (!file.ok) return { output: file };
+      const { title, comments, says, nodes } = file.value;
+      return { output: success({ title, comments, says, invertible: inverseOf(nodes).ok }) };
+    },
+
+    drop: async ({ id }) => {
+      shelf.drop(id);
+      return { output: undefined };
+    },
+
+    inspect: async ({ wish, ...how }) => {
+      // A file is looked at as it stands; anything else on a cube of 33 points.
+      const nodes =
+        wish.kind === 'kept'
+          ? shelf.keptNodes(wish)
+          : bake(onScale(shelf.run(wish), how.scale, how.coding), 33);
+      return { output: inspectLut({ ...how, nodes }) };
+    },
+
+    axis: async ({ wish }) => {
+      const run = shelf.run(wish);
+      return { output: sampleGreyAxis((v) => run([v, v, v])[1]) };
+    },
+
+    losses: async ({ wish, output, scale, coding }, { step }) => {
+      const transform = onScale(shelf.run(wish), scale, coding);
+      const { toSignal } = cubeScale(scale, coding);
+      const baked: Baked[] = [];
+      for (const [i, size] of BAKE_SIZES.entries()) {
+        await step(`Baking ${size} points`, i / BAKE_SIZES.length);
+        baked.push(...bakeLosses(transform, output, toSignal, [size]));
+      }
+      return { output: { baked, separable: isSeparable(transform) } };
+    },
+
+    write: async (input, { step }) => {
+      await step('Baking', 0.2);
+      const began = now();
+      const nodes = nodesFor(shelf, input);
+      const milliseconds = now() - began;
+      if (!nodes.ok) return { output: nodes };
+      await step('Writing', 0.6);
+      const text = LUT_WRITERS[input.format].write(nodes.value, input.words);
+      return { output: text.ok ? success({ text: text.value, milliseconds }) : text };
+    },
+
+    compare: async ({ a, b, output }, { step }) => {
+      const [one, other] = [shelf.run(a), shelf.run(b)];
+      await step('Comparing', 0.3);
+      return { output: { loss: lutLoss(one, other, output), map: differenceMap(one, other, output) } };
+    },
+  };
+};

@@ -1,0 +1,59 @@
+// What the LUT worker does. Types only.
+import type { LutFormatId, LutWords } from '#core/formats/writeLut.ts';
+import type { Baked } from '#core/lut/bake.ts';
+import type { CubeScale } from '#core/lut/cubeScale.ts';
+import type { DifferenceMap } from '#core/lut/differenceMap.ts';
+import type { GreyAxis } from '#core/lut/greyAxis.ts';
+import type { InspectWish, LutReport } from '#core/lut/inspect.ts';
+import type { InterpolationId } from '#core/lut/lut.ts';
+import type { LutLoss } from '#core/lut/loss.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
+import type { Result } from '#core/result.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import type { LutWish } from './wish.ts';
+
+/** A LUT that was opened: what stands in it. */
+export type LutInfo = {
+  readonly title: string;
+  readonly comments: readonly string[];
+  readonly says: string;
+  /** A single 1D LUT that rises: it can be turned round. */
+  readonly invertible: boolean;
+};
+
+/** On which scale a LUT is written. */
+export type Written = { readonly scale: CubeScale; readonly coding: Coding };
+
+export type LossesInput = Written & { readonly wish: LutWish; readonly output: OutputId };
+export type Losses = {
+  readonly baked: readonly Baked[];
+  /** Channels do not mix: three curves say it all. */
+  readonly separable: boolean;
+};
+
+export type WriteInput = Written & {
+  readonly wish: LutWish;
+  readonly format: LutFormatId;
+  /** Points a side; of curves it is the usual number. */
+  readonly size: number;
+  readonly shaped: boolean;
+  readonly interpolation: InterpolationId;
+  readonly words: LutWords;
+};
+export type WrittenFile = { readonly text: string; readonly milliseconds: number };
+
+export type CompareInput = { readonly a: LutWish; readonly b: LutWish; readonly output: OutputId };
+export type Compared = { readonly loss: LutLoss; readonly map: DifferenceMap };
+
+export type LutJobs = {
+  /** Opens a file and keeps it under an id. */
+  keep: { input: { readonly id: string; readonly text: string }; output: Result<LutInfo> };
+  drop: { input: { readonly id: string }; output: undefined };
+  inspect: { input: Omit<InspectWish, 'nodes'> & { readonly wish: LutWish }; output: LutReport };
+  /** What a LUT makes of neutrals. */
+  axis: { input: { readonly wish: LutWish }; output: GreyAxis };
+  /** What each usual size loses. */
+  losses: { input: LossesInput; output: Losses };
+  write: { input: WriteInput; output: Result<WrittenFile> };
+  compare: { input: CompareInput; output: Compared };
+};

@@ -1,0 +1,83 @@
+import type { Triple } from '#core/colour/matrix.ts';
+import { openLut, type LutFile } from '#core/formats/openLut.ts';
+import { corrected } from '#core/grade/order.ts';
+import { compileChain } from '#core/lut/chain.ts';
+import { onSignal } from '#core/lut/cubeScale.ts';
+import { invertCurves } from '#core/lut/invert.ts';
+import { compileNodes, type LutNode } from '#core/lut/node.ts';
+import { compileRecipe } from '#core/lut/recipe.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import type { KeptWish, LutWish, StepWish } from './wish.ts';
+
+export type Run = (signal: Triple) => Triple;
+
+/** What could be turned round of a file: exactly one 1D LUT. */
+export const inverseOf = (nodes: readonly LutNode[]): Result<LutNode> => {
+  const [node, ...more] = nodes;
+  return node?.kind === 'curves' && more.length === 0
+    ? invertCurves(node)
+    : failure('LUT', 'Only a 1D LUT can be turned round: this one mixes channels.');
+};
+
+/** LUT files that a worker was given, opened once, and the functions that wishes come to. */
+export const createShelf = () => {
+  const files = new Map<string, LutFile>();
+  const nodesOf = (id: string): readonly LutNode[] => {
+    const file = files.get(id);
+    if (!file) throw new RangeError(`no LUT ${id} on the shelf`);
+    return file.nodes;
+  };
+
+  const keptNodes = ({ id, inverse }: KeptWish): readonly LutNode[] => {
+    if (!inverse) return nodesOf(id);
+    const turned = inverseOf(nodesOf(id));
+    if (!turned.ok) throw new RangeError(turned.reason);
+    return [turned.value];
+  };
+
+  const step = (wish: StepWish): Run => {
+    if (wish.kind === 'look') {
+      const through = run(wish.of);
+      return (signal) => {
+        const looked = through(signal);
+        return signal.map((v, c) => v + wish.intensity * (looked[c] - v)) as unknown as Triple;
+      };
+    }
+    if (wish.kind !== 'lut') return compileChain([wish]);
+    const { kind, intensity, scale, coding, interpolation } = wish;
+    return compileChain([
+      { kind, name: wish.id, nodes: keptNodes(wish), intensity, scale, coding, interpolation },
+    ]);
+  };
+
+  type Runs = { readonly [K in LutWish['kind']]: (wish: Extract<LutWish, { kind: K }>) => Run };
+  /** What makes the function of each kind of wish. A further one is a row. */
+  const RUNS: Runs = {
+    recipe: ({ recipe }) => compileRecipe(recipe).rgb,
+    kept: (wish) => onSignal(compileNodes(keptNodes(wish), wish.interpolation), wish.scale, wish.coding),
+    chain: ({ steps }) => {
+      const made = steps.map(step);
+      return (signal) => made.reduce((value, one) => one(value), signal);
+    },
+    corrected: ({ recipe, correction, order }) => corrected(recipe, correction, order),
+  };
+
+  /** @throws RangeError when a wish names a file that is not here, or one that cannot be turned round. */
+  const run = (wish: LutWish): Run => (RUNS[wish.kind] as (w: LutWish) => Run)(wish);
+
+  return {
+    /** Opens a file and keeps it; one that does not open leaves what was there. */
+    keep: (id: string, text: string): Result<LutFile> => {
+      const file = openLut(text);
+      if (file.ok) files.set(id, file.value);
+      return file.ok ? success(file.value) : file;
+    },
+    drop: (id: string): void => void files.delete(id),
+    has: (id: string) => files.has(id),
+    nodesOf,
+    keptNodes,
+    run,
+  };
+};
+
+export type Shelf = ReturnType<typeof createShelf>;

@@ -1,0 +1,35 @@
+// A LUT as a page asks for it. Types only.
+import type { Correction, Order } from '#core/grade/order.ts';
+import type { ChainStep } from '#core/lut/chain.ts';
+import type { CubeScale } from '#core/lut/cubeScale.ts';
+import type { InterpolationId } from '#core/lut/lut.ts';
+import type { LutRecipe } from '#core/lut/recipe.ts';
+import type { Coding } from '#core/signal/scale.ts';
+
+/** A file that was given to the worker, and how it is read. */
+export type KeptWish = {
+  readonly id: string;
+  readonly scale: CubeScale;
+  readonly coding: Coding;
+  readonly interpolation: InterpolationId;
+  /** Turned round: 1D files only. */
+  readonly inverse?: boolean;
+};
+
+/** Steps of a chain; files are named instead of brought. */
+export type StepWish =
+  | Exclude<ChainStep, { kind: 'lut' }>
+  | (KeptWish & { readonly kind: 'lut'; readonly intensity: number })
+  | { readonly kind: 'look'; readonly of: LutWish; readonly intensity: number };
+
+/** From a recording's signal to a picture's. */
+export type LutWish =
+  | { readonly kind: 'recipe'; readonly recipe: LutRecipe }
+  | ({ readonly kind: 'kept' } & KeptWish)
+  | { readonly kind: 'chain'; readonly steps: readonly StepWish[] }
+  | {
+      readonly kind: 'corrected';
+      readonly recipe: LutRecipe;
+      readonly correction: Correction;
+      readonly order: Order;
+    };
