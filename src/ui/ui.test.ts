@@ -92,7 +92,7 @@ describe('set card', () => {
     for (const { editor } of CELLS) {
       if (editor.kind !== 'pick') continue;
       for (const { value } of editor.choices(input, demoBook())) {
-        const plan = { ...input.selection.plan, ...editor.fields(value, input) };
+        const plan = { ...input.selection.plan, ...editor.fields(value, input, demoBook()) };
         expect(editor.current(plan)).toBe(value);
       }
       const choices = editor.choices(input, demoBook()).map(({ value }) => value);

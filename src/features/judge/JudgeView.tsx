@@ -1,10 +1,9 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { sceneFits, sceneFor } from '#core/scene/stage.ts';
+import { useState } from 'react';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
-import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
+import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { FeedBar } from './moving/FeedBar.tsx';
@@ -13,24 +12,6 @@ import { PicturePane } from './picture/PicturePane.tsx';
 import { ScopePane } from './scopes/ScopePane.tsx';
 import { useJudgeView } from './useJudgeView.ts';
 import { VerdictPane } from './VerdictPane.tsx';
-
-/** The scene of a set-up and camera is on the stage from the start, unless a file of the user's is on the bench. */
-const useSceneOfSetup = () => {
-  const { selection, bench, session } = useBench();
-  const { frame, stage } = bench;
-  const wanted = sceneFor(selection.setup.id, selection.camera.id);
-  const own = frame !== undefined && frame.scene === undefined;
-  const fits =
-    stage !== undefined &&
-    (stage.sceneId === wanted || sceneFits(stage.sceneId, selection.setup.id, selection.camera.id));
-  const idle = bench.busy === undefined;
-  const failed = bench.failure !== undefined;
-  useEffect(() => {
-    if (own || fits || !idle || failed) return;
-    if (wanted) void session.openScene(wanted, FIRST_LOOK[wanted]);
-    else if (session.getState().frame) session.closeFrame();
-  }, [session, wanted, own, fits, idle, failed]);
-};
 
 /** Judge: the picture, two scopes and what they mean. */
 export const JudgeView = () => {

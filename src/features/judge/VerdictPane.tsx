@@ -6,7 +6,7 @@ import { planChange } from '#ui/bench/corrections.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { StateMark } from '#ui/parts/StateMark.tsx';
+import { VerdictList } from '#ui/parts/VerdictList.tsx';
 import { useLog } from '#ui/shell/LogContext.ts';
 
 const ruleOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id);
@@ -67,29 +67,12 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
           Drag over the grey card in the picture: then its placement is judged against the plan.
         </p>
       )}
-      <ul className="verdict-list">
-        {verdicts.map((verdict) => (
-          <li
-            key={verdict.id}
-            className={picked === verdict.id ? 'picked' : undefined}
-            data-verdict={verdict.id}
-            data-state={verdict.state}
-          >
-            <button
-              type="button"
-              className="verdict-row"
-              aria-expanded={picked === verdict.id}
-              onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}
-            >
-              <StateMark state={verdict.state} />
-              <span className="verdict-title">{verdict.title}</span>
-              <span className="verdict-figure num">{verdict.figure}</span>
-              <span className="verdict-advice">{verdict.advice}</span>
-            </button>
-            {picked === verdict.id && <Opened verdict={verdict} />}
-          </li>
-        ))}
-      </ul>
+      <VerdictList
+        verdicts={verdicts}
+        picked={picked}
+        onPick={onPick}
+        opened={(verdict) => <Opened verdict={verdict} />}
+      />
       {muted.length > 0 && (
         <p className="verdict-muted quiet">
           Muted: {muted.map((id) => ruleOf(id)?.name ?? id).join(', ')}.{' '}

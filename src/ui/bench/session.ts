@@ -25,6 +25,7 @@ import {
   type Knobs,
   type Seen,
 } from '../stage/stageModel.ts';
+import { FIRST_WORK, type LutWork } from './lutWork.ts';
 import type { OpenedLut } from './lutShelf.ts';
 import { createMoving } from './moving.ts';
 import { createPulse } from './pulse.ts';
@@ -56,6 +57,12 @@ export type StageState = AutoValues &
     readonly dropped: number;
   };
 
+/** Points of a curve across the ladder: stops, and share of the bar from 0 to 1. */
+export type Laid = {
+  readonly name: string;
+  readonly points: readonly (readonly [stops: number, share: number])[];
+};
+
 export type SessionState = {
   readonly frame?: OpenFrame;
   readonly busy?: Progress & { readonly name: string };
@@ -70,6 +77,9 @@ export type SessionState = {
   readonly hero?: { readonly name: string; readonly measurement?: FrameMeasurement };
   /** A LUT that was opened for the monitor. */
   readonly opened?: OpenedLut;
+  readonly lutWork: LutWork;
+  /** A LUT's output over stops, drawn across the ladder. */
+  readonly laid?: Laid;
   readonly stage?: StageState;
   /** A profile being solved in Kit: ladder and card show it while it is there. */
   readonly draft?: { readonly name: string; readonly data: ProfileData };
@@ -82,7 +92,7 @@ const CLEARED = { measurement: undefined, samples: undefined, patches: [], keyed
 
 /** What is on the bench now and not worth a record: the open frame, its patches, the last measurement. */
 export const createSession = (judge: Client<JudgeJobs>) => {
-  const store = createStore<SessionState>(() => ({ patches: [], keyed: {} }));
+  const store = createStore<SessionState>(() => ({ patches: [], keyed: {}, lutWork: FIRST_WORK }));
   const pulse = createPulse();
   let serial = 0;
   let opening: AbortController | undefined;
@@ -275,6 +285,9 @@ export const createSession = (judge: Client<JudgeJobs>) => {
         'legal',
       ),
     openScene,
+    setLutWork: (fields: Partial<LutWork>) =>
+      store.setState(({ lutWork }) => ({ lutWork: { ...lutWork, ...fields } })),
+    setLaid: (laid: Laid | undefined) => store.setState({ laid }),
     setOpened: (opened: OpenedLut) => store.setState({ opened, failure: undefined }),
     shoot,
     /** Changes what the simulated camera is set to or does by itself. */

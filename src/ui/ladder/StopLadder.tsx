@@ -204,6 +204,16 @@ export const StopLadder = () => {
               y2={y(compared.data.clipStops)}
             />
           )}
+          {bench.laid && (
+            <g className="ladder-laid">
+              <path
+                d={`M${bench.laid.points.map(([stops, share]) => `${(BAR.left + share * (BAR.right - BAR.left)).toFixed(1)},${y(stops).toFixed(1)}`).join('L')}`}
+              />
+              <text x={BAR.left + 2} y={y(LADDER_RANGE[1]) + 12}>
+                {bench.laid.name}
+              </text>
+            </g>
+          )}
           {marks.map((mark, i) => (
             <g key={mark.id} className={`mark mark-${mark.kind}`}>
               <line x1={BAR.left - 3} x2={BAR.right + 3} y1={y(mark.stops)} y2={y(mark.stops)} />

@@ -25,7 +25,7 @@ export const STEPS: readonly Step[] = [
   { key: '2', name: 'Plan', path: '/plan', icon: Aperture },
   { key: '3', name: 'Judge', path: '/judge', icon: Eye },
   { key: '4', name: 'Log', path: '/log', icon: ClipboardList },
-  { key: '5', name: 'LUTs', path: '/luts', icon: Palette, later: true },
+  { key: '5', name: 'LUTs', path: '/luts', icon: Palette },
   { key: '6', name: 'Match', path: '/match', icon: Combine, later: true },
   { key: '7', name: 'Hand-off', path: '/handoff', icon: Send },
   { key: '8', name: 'Practise', path: '/practise', icon: GraduationCap, later: true },

@@ -1,6 +1,7 @@
 import type { Triple } from '#core/colour/matrix.ts';
 import { openLut, type LutFile } from '#core/formats/openLut.ts';
 import { corrected } from '#core/grade/order.ts';
+import { bake } from '#core/lut/bake.ts';
 import { compileChain } from '#core/lut/chain.ts';
 import { onSignal } from '#core/lut/cubeScale.ts';
 import { invertCurves } from '#core/lut/invert.ts';
@@ -59,6 +60,7 @@ export const createShelf = () => {
       const made = steps.map(step);
       return (signal) => made.reduce((value, one) => one(value), signal);
     },
+    reduced: ({ of, points, interpolation }) => compileNodes(bake(run(of), points), interpolation),
     corrected: ({ recipe, correction, order }) => corrected(recipe, correction, order),
   };
 

@@ -27,6 +27,13 @@ export type LutWish =
   | { readonly kind: 'recipe'; readonly recipe: LutRecipe }
   | ({ readonly kind: 'kept' } & KeptWish)
   | { readonly kind: 'chain'; readonly steps: readonly StepWish[] }
+  /** Baked to so many points a side, signal 0..1, and read between them: what a monitor makes of it. */
+  | {
+      readonly kind: 'reduced';
+      readonly of: LutWish;
+      readonly points: number;
+      readonly interpolation: InterpolationId;
+    }
   | {
       readonly kind: 'corrected';
       readonly recipe: LutRecipe;

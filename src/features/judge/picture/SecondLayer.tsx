@@ -1,9 +1,10 @@
 'use client';
 
-import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo } from 'react';
 import type { PictureRequest, Pixels } from '#workers/judge/protocol.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { WipeOver } from '#ui/parts/WipeOver.tsx';
 import { usePixels } from '#ui/stage/usePixels.ts';
 
 export type Against = 'recorded' | 'stops' | 'hero';
@@ -38,7 +39,7 @@ export const useAgainst = (
   return usePixels(ask);
 };
 
-/** A second picture over the first, from a line on; the line is dragged or moved by arrow keys. */
+/** A second picture over the first, from a line on. */
 export const Wipe = ({
   against,
   request,
@@ -49,39 +50,7 @@ export const Wipe = ({
   serial: number;
 }) => {
   const { canvas } = useAgainst(against, request, serial);
-  const [at, setAt] = useState(0.5);
-  const plane = useRef<HTMLDivElement>(null);
-  const set = (to: number) => setAt(Math.min(0.98, Math.max(0.02, to)));
-  const onMove = (event: PointerEvent<HTMLElement>) => {
-    const box = plane.current?.getBoundingClientRect();
-    if (box && event.buttons === 1) set((event.clientX - box.left) / box.width);
-  };
-  const onKey = (event: KeyboardEvent) => {
-    if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
-    event.preventDefault();
-    set(at + (event.key === 'ArrowRight' ? 0.02 : -0.02));
-  };
-  return (
-    <div className="wipe" ref={plane}>
-      <canvas ref={canvas} style={{ clipPath: `inset(0 0 0 ${100 * at}%)` }} />
-      <span className="wipe-name" style={{ left: `${100 * at}%` }}>
-        {NAMES[against]}
-      </span>
-      <div
-        className="wipe-line"
-        role="slider"
-        tabIndex={0}
-        aria-label={`Wipe to ${NAMES[against]}`}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        aria-valuenow={Math.round(100 * at)}
-        style={{ left: `${100 * at}%` }}
-        onKeyDown={onKey}
-        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-        onPointerMove={onMove}
-      />
-    </div>
-  );
+  return <WipeOver name={NAMES[against]} canvas={canvas} />;
 };
 
 /** The second picture beside the first. */

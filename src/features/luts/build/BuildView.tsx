@@ -1,0 +1,148 @@
+'use client';
+
+import { useMemo } from 'react';
+import { MIDDLE_GREY } from '#core/units.ts';
+import { compileRecipe } from '#core/lut/recipe.ts';
+import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
+import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
+import { printStops } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import type { BuildFields } from '#ui/bench/lutWork.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { landingsOf, tonesOf } from '../landings.ts';
+import { buildName, recipeNotes, recipeOf, recordOf } from '../lutModel.ts';
+import { GreyChart } from '../parts/GreyChart.tsx';
+import { greyPoints } from '../parts/greyChartModel.ts';
+import { Landings } from '../parts/Landings.tsx';
+import { useLaid } from '../parts/useLaid.ts';
+import { LutPicture } from '../parts/LutPicture.tsx';
+import { Slider } from '../parts/Slider.tsx';
+import { WriteFile } from '../parts/WriteFile.tsx';
+import { throughOf, useSource, useWork } from '../useSources.ts';
+import { Monitors } from './Monitors.tsx';
+import { toneFields, withTone } from './toneFields.ts';
+
+const MOST_PULL = 9;
+const signal = (stops: number) => MIDDLE_GREY * 2 ** stops;
+
+/** Build: from the card’s profile to a display, with the pull of the placement and a tone scale. */
+export const BuildView = () => {
+  const { selection, numbers } = useBench();
+  const [{ build }, setWork] = useWork();
+  const set = (fields: Partial<BuildFields>) => setWork({ build: { ...build, ...fields } });
+  const { plan, profile, camera } = selection;
+  const recipe = useMemo(() => recipeOf(build, selection), [build, selection]);
+  const compiled = useMemo(() => compileRecipe(recipe), [recipe]);
+  const source = useSource('build');
+  const through = useMemo(() => throughOf(source), [source]);
+  const points = useMemo(
+    () => greyPoints(numbers.profile, numbers.clipStops, compiled.neutral),
+    [numbers, compiled],
+  );
+  useLaid('out, 0 to 100 %', points);
+  const rows = landingsOf(numbers, plan.placement, compiled.neutral, build.output);
+  const name = buildName(build, selection);
+  const white = compiled.neutral(
+    profile.data.clipStops > 2.5 ? numbers.profile.signalAt(recipe.pullStops + Math.log2(1 / signal(0))) : 1,
+  );
+  const record = useMemo(() => recordOf('new', name, recipe, camera.coding), [name, recipe, camera.coding]);
+  return (
+    <div className="luts">
+      <div className="luts-main">
+        <Panel
+          title={OUTPUTS[build.output].name}
+          note={OUTPUTS[build.output].says}
+          className="luts-picture"
+          tools={
+            <>
+              <Segmented
+                label="Output"
+                options={OUTPUT_IDS.map((id) => ({
+                  id,
+                  name: id === 'bt1886' ? 'BT.1886' : OUTPUTS[id].name,
+                  says: OUTPUTS[id].says,
+                }))}
+                value={build.output}
+                onPick={(output) => set({ output, moved: {} })}
+              />
+              {build.output === 'pq' && (
+                <select
+                  className="form-select form-select-sm"
+                  aria-label="Peak of the display"
+                  value={build.peak}
+                  onChange={(event) => set({ peak: Number(event.target.value) })}
+                >
+                  {OUTPUTS.pq.peaks.map((peak) => (
+                    <option key={peak} value={peak}>
+                      {peak} cd/m²
+                    </option>
+                  ))}
+                </select>
+              )}
+            </>
+          }
+        >
+          <LutPicture through={through} name={name}>
+            {(build.output === 'hlg' || build.output === 'pq') && (
+              <span className="lut-note">This screen cuts what lies over 203 cd/m²</span>
+            )}
+          </LutPicture>
+        </Panel>
+        <Panel title="Curve" note={`${profile.name} to ${OUTPUTS[build.output].name}`}>
+          <GreyChart lines={[{ name, points }]} tones={tonesOf(numbers, plan.placement)} />
+        </Panel>
+      </div>
+      <div className="luts-side">
+        <Panel title="Where tones land" note={`${profile.name}, in and out`}>
+          <Landings rows={rows} />
+        </Panel>
+        <Panel
+          title="Tone"
+          tools={
+            <select
+              className="form-select form-select-sm"
+              aria-label="Pull"
+              value={build.pull === undefined ? 'plan' : String(Math.round(3 * build.pull))}
+              onChange={(event) =>
+                set({ pull: event.target.value === 'plan' ? undefined : Number(event.target.value) / 3 })
+              }
+            >
+              <option value="plan">pull of the placement, {printStops(-plan.placement)}</option>
+              {Array.from({ length: 2 * MOST_PULL + 1 }, (_, i) => MOST_PULL - i).map((thirds) => (
+                <option key={thirds} value={thirds}>
+                  {thirds === 0 ? 'no pull' : `${thirds > 0 ? 'pull' : 'push'} ${printStops(-thirds / 3)}`}
+                </option>
+              ))}
+            </select>
+          }
+        >
+          <Segmented
+            label="Tone scale"
+            options={TONE_PRESET_IDS.map((id) => ({
+              id,
+              name: TONE_PRESETS[id].name,
+              says: TONE_PRESETS[id].says,
+            }))}
+            value={build.preset}
+            onPick={(preset) => set({ preset, moved: {} })}
+          />
+          {toneFields(build, { white }).map(({ id, ...field }) => (
+            <Slider
+              key={id}
+              {...field}
+              onSet={(value) => setWork({ build: withTone(build, id, value) })}
+              onReset={() => setWork({ build: withTone(build, id, undefined) })}
+            />
+          ))}
+        </Panel>
+        <Monitors record={record} />
+        <WriteFile
+          source={source}
+          name={`${selection.setup.name} ${camera.name} ${name}`}
+          notes={recipeNotes(recipe, profile.name)}
+        />
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,93 @@
+'use client';
+
+import { useState } from 'react';
+import { compileProfile } from '#core/profile/index.ts';
+import type { LutRecord } from '#store/records/lut.ts';
+import { pictureOf } from '#store/monitorPicture.ts';
+import type { Edit } from '#store/edits.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { printPull } from '#ui/format.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { attachEdit, keepEdit } from '../kitModel.ts';
+
+/** The kit’s monitors: what LUT each one carries for this set-up and camera, and the one being built to put on it. */
+export const Monitors = ({ record }: { record: LutRecord }) => {
+  const { book, records, selection } = useBench();
+  const [name, setName] = useState('');
+  const { plan, profile } = selection;
+  const data = profile.data;
+  const monitors = [...records.monitors.values()];
+  const named = { ...record, name: (name.trim() || record.name).slice(0, 80) };
+  const edit = (made: Edit) => void book.edit(made);
+  const kept = [...records.luts.values()].find(
+    (lut) => lut.name === named.name && JSON.stringify(lut.recipe) === JSON.stringify(record.recipe),
+  );
+  const fresh = { ...named, id: kept?.id ?? crypto.randomUUID() };
+  const keep = kept ? [] : keepEdit(fresh).changes;
+  const put = (monitorId: string, lutId: string, before: Edit['changes'] = []) =>
+    edit(attachEdit(selection, book.getState().plans.get(plan.id), monitorId, lutId, before));
+  const pulls = (lut: LutRecord) => printPull(pictureOf(lut, compileProfile(data)).pullStops);
+  return (
+    <Panel
+      title="Kit and monitors"
+      note={kept ? 'kept' : undefined}
+      tools={
+        <button
+          type="button"
+          className="btn btn-sm btn-outline-secondary"
+          disabled={kept !== undefined}
+          onClick={() => edit(keepEdit(fresh))}
+        >
+          Keep
+        </button>
+      }
+    >
+      <input
+        className="form-control form-control-sm lut-name"
+        aria-label="Name of the LUT"
+        placeholder={record.name}
+        value={name}
+        maxLength={80}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <ul className="lut-monitors">
+        {monitors.map((monitor) => {
+          const on = records.luts.get(plan.monitorLuts?.[monitor.id] ?? '');
+          return (
+            <li key={monitor.id}>
+              <span className="lut-monitor">
+                {monitor.name}
+                <span className="quiet">
+                  {monitor.lutPoints === 0 ? 'loads none' : `${monitor.lutPoints} points`}
+                </span>
+              </span>
+              <select
+                className="form-select form-select-sm"
+                aria-label={`LUT on ${monitor.name}`}
+                disabled={monitor.lutPoints === 0}
+                value={on?.id ?? ''}
+                onChange={(event) => put(monitor.id, event.target.value)}
+              >
+                <option value="">computed</option>
+                {[...records.luts.values()].map((lut) => (
+                  <option key={lut.id} value={lut.id}>
+                    {lut.name}, {pulls(lut)}
+                  </option>
+                ))}
+              </select>
+              <button
+                type="button"
+                className="btn btn-sm btn-outline-secondary"
+                disabled={monitor.lutPoints === 0 || (on?.id === kept?.id && kept !== undefined)}
+                title={`Keep what is built and put it on ${monitor.name}`}
+                onClick={() => put(monitor.id, fresh.id, keep)}
+              >
+                Put on
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </Panel>
+  );
+};

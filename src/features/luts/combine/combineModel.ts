@@ -1,0 +1,79 @@
+import type { LutRecipe } from '#core/lut/recipe.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
+import type { LutRecord } from '#store/records/lut.ts';
+import type { Selection } from '#store/selection.ts';
+import type { ChainFields, LutWork } from '#ui/bench/lutWork.ts';
+import type { OpenedLut } from '#ui/bench/lutShelf.ts';
+import type { LutWish, StepWish } from '#workers/luts/wish.ts';
+import { sourceOf } from '../lutModel.ts';
+
+type Place = {
+  readonly selection: Selection;
+  readonly work: LutWork;
+  readonly kit: ReadonlyMap<string, LutRecord>;
+  readonly opened?: OpenedLut;
+};
+
+const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
+  if (wish.kind === 'kept') return { ...wish, kind: 'lut', intensity, inverse };
+  return { kind: 'look', of: wish, intensity };
+};
+
+const recipeIn = (wish: LutWish): LutRecipe | undefined => (wish.kind === 'recipe' ? wish.recipe : undefined);
+
+/** Where a look that expects log gets it from: back through a computed conversion; a file’s cannot be turned round. */
+export const wayBack = (place: Place): LutRecipe | undefined => {
+  const conversion = sourceOf(place, place.work.chain.conversion);
+  return conversion && recipeIn(conversion.wish);
+};
+
+/** A look that wants log after a conversion that cannot be undone. */
+export const lookProblem = (place: Place): string | undefined => {
+  const { conversion, look, feed } = place.work.chain;
+  if (look === 'none' || feed === 'display' || conversion === 'none') return undefined;
+  return wayBack(place)
+    ? undefined
+    : 'A look that expects log needs log: take the conversion out, or choose one that Candelum computed, which can be undone.';
+};
+
+/** The chain as a wish: pull or push, conversion, way back where the look wants log, look. undefined when nothing is in it. */
+export const chainWish = (
+  place: Place,
+): { readonly wish: LutWish; readonly output: OutputId } | undefined => {
+  const { selection, work } = place;
+  const { thirds, conversion, look, intensity, feed, inverse }: ChainFields = work.chain;
+  const converts = conversion === 'chain' ? undefined : sourceOf(place, conversion);
+  const looks = look === 'none' || look === 'chain' ? undefined : sourceOf(place, look);
+  const back = feed === 'log' && looks ? wayBack(place) : undefined;
+  const steps: StepWish[] = [
+    ...(thirds === 0
+      ? []
+      : [{ kind: 'exposure' as const, profile: selection.profile.data, stops: thirds / 3 }]),
+    ...(converts ? [asStep(converts.wish, 1, inverse && converts.wish.kind === 'kept')] : []),
+    ...(back ? [{ kind: 'back' as const, recipe: back }] : []),
+    ...(looks ? [asStep(looks.wish, intensity)] : []),
+  ];
+  if (steps.length === 0) return undefined;
+  const output =
+    looks && !back ? (converts?.output ?? looks.output) : (looks?.output ?? converts?.output ?? 'bt1886');
+  return { wish: { kind: 'chain', steps }, output };
+};
+
+/** The chain in words, a step each. */
+export const chainWords = (place: Place): string[] => {
+  const { thirds, conversion, look, intensity, feed, inverse } = place.work.chain;
+  const stops = Math.abs(thirds / 3).toFixed(2);
+  const named = (id: string) => sourceOf(place, id)?.name ?? '';
+  return [
+    ...(thirds === 0
+      ? []
+      : [
+          `${thirds < 0 ? 'Pull' : 'Push'} ${stops} stops in ${place.selection.profile.name}, before the conversion`,
+        ]),
+    ...(conversion === 'none' ? [] : [`Conversion: ${named(conversion)}${inverse ? ', turned round' : ''}`]),
+    ...(look !== 'none' && feed === 'log' && wayBack(place)
+      ? [`Back to ${place.selection.profile.name} for the look`]
+      : []),
+    ...(look === 'none' ? [] : [`Look: ${named(look)} at ${Math.round(100 * intensity)} %`]),
+  ];
+};

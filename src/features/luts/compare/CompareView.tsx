@@ -1,0 +1,154 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import type { Compared } from '#workers/luts/protocol.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { landingsOf, tonesOf } from '../landings.ts';
+import type { LutSource } from '../lutModel.ts';
+import { GreyChart } from '../parts/GreyChart.tsx';
+import { furthest, greyPoints } from '../parts/greyChartModel.ts';
+import { Landings } from '../parts/Landings.tsx';
+import { lossWord } from '../parts/lossModel.ts';
+import { LutPicture } from '../parts/LutPicture.tsx';
+import { SourceSelect } from '../parts/SourceSelect.tsx';
+import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
+import { DifferencePlanes } from './DifferencePlanes.tsx';
+
+/** How a LUT is looked at: as it is, or reduced to what a monitor loads and reads. */
+const REDUCED = [
+  ['', 'as it is'],
+  [':65', '65 points'],
+  [':33', '33 points'],
+  [':17', '17 points'],
+  [':33:trilinear', '33 points trilinear'],
+  [':17:trilinear', '17 points trilinear'],
+] as const;
+
+const Side = ({ name, id, onPick }: { name: string; id: string; onPick: (id: string) => void }) => {
+  const [whole, ...reduced] = id.split(':');
+  const tail = reduced.map((part) => `:${part}`).join('');
+  return (
+    <div className="lut-side">
+      <SourceSelect label={name} value={whole} onPick={(next) => onPick(`${next}${tail}`)} />
+      <select
+        className="form-select form-select-sm"
+        aria-label={`${name} as`}
+        value={tail}
+        onChange={(event) => onPick(`${whole}${event.target.value}`)}
+      >
+        {REDUCED.map(([value, says]) => (
+          <option key={value} value={value}>
+            {says}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+};
+
+const useCompared = (a: LutSource | undefined, b: LutSource | undefined): Compared | undefined => {
+  const { luts } = useBench();
+  const [found, setFound] = useState<Compared>();
+  const key = a && b && JSON.stringify([a.wish, b.wish, a.output]);
+  useEffect(() => {
+    if (!a || !b || key === undefined) return;
+    void luts
+      .client()
+      .call('compare', { a: a.wish, b: b.wish, output: a.output }, { latest: 'compare' })
+      .then((outcome) => {
+        if (outcome.state === 'done') setFound(outcome.output);
+      });
+    // The key says all that counts.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [luts, key]);
+  return a && b && found;
+};
+
+/** Compare: two LUTs on the picture, over stops, and over the cube. */
+export const CompareView = () => {
+  const { selection, numbers } = useBench();
+  const [{ compared }, setWork] = useWork();
+  const [aId, bId] = compared;
+  const [a, b] = [useSource(aId), useSource(bId)];
+  const [throughA, throughB] = [useMemo(() => throughOf(a), [a]), useMemo(() => throughOf(b), [b])];
+  const [neutralA, neutralB] = [useNeutral(a), useNeutral(b)];
+  const found = useCompared(a, b);
+  const { plan, profile } = selection;
+  const lines = useMemo(
+    () =>
+      [neutralA, neutralB].flatMap((neutral, i) =>
+        neutral
+          ? [{ name: i === 0 ? 'A' : 'B', points: greyPoints(numbers.profile, numbers.clipStops, neutral) }]
+          : [],
+      ),
+    [numbers, neutralA, neutralB],
+  );
+  const apart = lines.length === 2 ? furthest(lines[0].points, lines[1].points) : undefined;
+  const top = found ? Math.max(1, found.loss.worst) : 1;
+  return (
+    <div className="luts">
+      <div className="luts-main">
+        <Panel
+          title="A left, B right"
+          className="luts-picture"
+          note={found && `ΔE2000 mean ${found.loss.mean.toFixed(2)}, worst ${found.loss.worst.toFixed(1)}`}
+        >
+          <LutPicture through={throughA} name="A" over={throughB && { through: throughB, name: 'B' }} />
+        </Panel>
+        <Panel
+          title="Over stops"
+          note={
+            apart &&
+            `furthest apart at ${printStopsDecimal(apart.stops)}: B ${apart.by < 0 ? 'lower' : 'higher'} by ${Math.abs(apart.by).toFixed(1)} %`
+          }
+        >
+          <GreyChart lines={lines} tones={tonesOf(numbers, plan.placement)} />
+        </Panel>
+      </div>
+      <div className="luts-side">
+        <Panel title="What is compared">
+          <Side name="A" id={aId} onPick={(id) => setWork({ compared: [id, bId] })} />
+          <Side name="B" id={bId} onPick={(id) => setWork({ compared: [aId, id] })} />
+        </Panel>
+        <Panel title="Over the cube" note={found && lossWord(found.loss.worst)}>
+          {found && (
+            <>
+              <DifferencePlanes map={found.map} top={top} />
+              <p className="quiet small lut-map-says">
+                Planes of blue from 0 to 100 %; red to the right, green up. Dark: alike; brightest: ΔE{' '}
+                {top.toFixed(1)}.
+              </p>
+              <Arithmetic
+                lines={[
+                  {
+                    label: 'mean and worst ΔE2000',
+                    value: `${found.loss.mean.toFixed(2)}, ${found.loss.worst.toFixed(1)}`,
+                  },
+                  {
+                    label: 'worst at input',
+                    value: found.loss.at.map((v) => `${(100 * v).toFixed(0)} %`).join(' '),
+                  },
+                  {
+                    label: 'grey axis',
+                    value: `${Number.isFinite(found.loss.stops) ? found.loss.stops.toFixed(3) : 'over 10'} stop at ${(100 * found.loss.stopsAt).toFixed(0)} % in`,
+                  },
+                ]}
+              />
+            </>
+          )}
+        </Panel>
+        <Panel title="Where tones land" note={`${profile.name}: A, and B as the other`}>
+          {neutralA && neutralB && a && b && (
+            <Landings
+              rows={landingsOf(numbers, plan.placement, neutralA, a.output)}
+              others={landingsOf(numbers, plan.placement, neutralB, b.output)}
+            />
+          )}
+        </Panel>
+      </div>
+    </div>
+  );
+};

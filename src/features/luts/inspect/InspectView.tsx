@@ -1,0 +1,195 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
+import { judgeLut } from '#core/lut/lutVerdicts.ts';
+import { toneZebra, printZebra } from '#core/exposure/zebra.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal } from '#core/exposure/setCard.ts';
+import { outputOf } from '#core/lut/outputs.ts';
+import { pullOn } from '#core/lut/greyAxis.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { summarise } from '#core/verdict/index.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { VerdictList } from '#ui/parts/VerdictList.tsx';
+import { dropEdit, keepEdit } from '../kitModel.ts';
+import { landingsOf, tonesOf } from '../landings.ts';
+import { GreyChart } from '../parts/GreyChart.tsx';
+import { greyPoints } from '../parts/greyChartModel.ts';
+import { Landings } from '../parts/Landings.tsx';
+import { useLaid } from '../parts/useLaid.ts';
+import { LutPicture } from '../parts/LutPicture.tsx';
+import { SourceSelect } from '../parts/SourceSelect.tsx';
+import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
+import { useOpenLut } from './useOpenLut.ts';
+import { useReport } from './useReport.ts';
+
+/** What zebras have to be set to if they read the picture behind this LUT. */
+const ZebrasBehind = ({ neutral, grey }: { neutral: (signal: number) => number; grey: number }) => {
+  const { selection, numbers } = useBench();
+  const { camera, plan } = selection;
+  const signal = zebraSignal(numbers.profile, 'lut', {
+    neutral,
+    pullStops: pullOn(numbers.profile, neutral, grey),
+  });
+  const zebra = (over: number, width: number) =>
+    printZebra(toneZebra({ ...camera.zebra, reads: 'lut' }, signal, camera.coding, over, width));
+  const rows = [
+    ['Card', zebra(plan.placement, CARD_TOLERANCE)],
+    ...numbers.skin.map(({ subject, stops }) => [subject.name, zebra(stops, SKIN_TOLERANCE)] as const),
+  ];
+  return (
+    <dl className="lut-zebras">
+      {rows.map(([name, value]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd className="num">{value}</dd>
+        </div>
+      ))}
+      <p className="quiet">zebra behind it, {SCALES[camera.zebra.scale].name}</p>
+    </dl>
+  );
+};
+
+/** Inspect: what a LUT expects, against what it is fed. */
+export const InspectView = () => {
+  const { selection, numbers, bench, book, records } = useBench();
+  const [{ inspected, openedScale }, setWork] = useWork();
+  const [picked, setPicked] = useState<string>();
+  const openLut = useOpenLut();
+  const source = useSource(inspected);
+  const through = useMemo(() => throughOf(source), [source]);
+  const neutral = useNeutral(source);
+  const report = useReport(source);
+  const { opened } = bench;
+  const { profile, plan } = selection;
+  const points = useMemo(
+    () => neutral && greyPoints(numbers.profile, numbers.clipStops, neutral),
+    [numbers, neutral],
+  );
+  useLaid('out, 0 to 100 %', points);
+  const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    onDrop: ([file]) => void openLut(file),
+  });
+  const verdicts =
+    report &&
+    judgeLut(report, { profileName: profile.name, profile: profile.data, clipStops: numbers.clipStops });
+  const record = records.luts.get(inspected);
+  const isOpened = inspected === 'opened' && opened !== undefined;
+  const keepOpened = () => {
+    if (!opened || !source || !neutral) return;
+    const id = crypto.randomUUID();
+    const from = -0.1;
+    const axis = { from, to: 1.1, out: Array.from({ length: 601 }, (_, i) => neutral(from + i / 500)) };
+    void book.edit(
+      keepEdit(
+        {
+          id,
+          name: (opened.title || opened.name).slice(0, 80),
+          says: `${opened.name}, ${opened.says}`.slice(0, 300),
+          output: source.output,
+          scale: source.scale,
+          coding: { bitDepth: source.coding.bitDepth, range: source.coding.range },
+          interpolation: 'tetrahedral',
+          axis,
+        },
+        opened.text,
+      ),
+    );
+    setWork({ inspected: id });
+  };
+  return (
+    <div className="luts" {...getRootProps()}>
+      <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label="LUT file" />
+      <div className="luts-main">
+        <Panel
+          title={<SourceSelect label="LUT" value={inspected} onPick={(id) => setWork({ inspected: id })} />}
+          className={`luts-picture${isDragActive ? ' dropping' : ''}`}
+          tools={
+            <>
+              {isOpened && (
+                <Segmented
+                  label="0 to 1 in the file"
+                  options={(['signal', 'code'] as const).map((id) => ({
+                    id,
+                    name: `by ${CUBE_SCALES[id].name}`,
+                    says: CUBE_SCALES[id].says,
+                  }))}
+                  value={openedScale}
+                  onPick={(id) => setWork({ openedScale: id })}
+                />
+              )}
+              {isOpened && (
+                <button type="button" className="btn btn-sm btn-outline-secondary" onClick={keepOpened}>
+                  Keep
+                </button>
+              )}
+              {record && (
+                <button
+                  type="button"
+                  className="btn btn-sm btn-outline-secondary"
+                  onClick={() => {
+                    void book.edit(dropEdit(record, book.getState()));
+                    setWork({ inspected: 'build' });
+                  }}
+                >
+                  Take out
+                </button>
+              )}
+              <button type="button" className="btn btn-sm btn-primary" onClick={open}>
+                Open
+              </button>
+            </>
+          }
+        >
+          <LutPicture through={through} name={source?.name ?? 'no LUT'} />
+          {isDragActive && <div className="drop-hint">Drop to inspect</div>}
+        </Panel>
+        <Panel
+          title="Curve"
+          note={
+            isOpened
+              ? [opened.says, ...opened.comments].join(' · ')
+              : (record?.says ?? 'from light to picture')
+          }
+        >
+          {points && <GreyChart lines={[{ name: 'out', points }]} tones={tonesOf(numbers, plan.placement)} />}
+        </Panel>
+      </div>
+      <div className="luts-side">
+        <Panel
+          title="Verdict"
+          className="verdicts"
+          note={verdicts ? summarise(verdicts) : 'looking through it…'}
+        >
+          {verdicts && (
+            <VerdictList
+              verdicts={verdicts}
+              picked={picked}
+              onPick={setPicked}
+              opened={(verdict) => (
+                <div className="verdict-open">
+                  <Arithmetic lines={verdict.arithmetic} />
+                </div>
+              )}
+            />
+          )}
+        </Panel>
+        <Panel title="Where tones land" note={`${profile.name}, in and out`}>
+          {neutral && source && (
+            <>
+              <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
+              <ZebrasBehind neutral={neutral} grey={outputOf(source.output).grey} />
+            </>
+          )}
+        </Panel>
+      </div>
+    </div>
+  );
+};

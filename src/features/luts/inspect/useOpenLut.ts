@@ -1,0 +1,20 @@
+'use client';
+
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useWork } from '../useSources.ts';
+
+/** Opens a LUT file and looks at it; one that is none is named and changes nothing. */
+export const useOpenLut = () => {
+  const { luts, session } = useBench();
+  const [, setWork] = useWork();
+  return async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    const result = await luts.open(file);
+    if (!result.ok) {
+      session.say(file.name, result);
+      return;
+    }
+    session.setOpened(result.value);
+    setWork({ inspected: 'opened' });
+  };
+};

@@ -1,0 +1,55 @@
+import type { BookRecords } from '#store/book.ts';
+import type { Change, Edit } from '#store/edits.ts';
+import type { LutRecord } from '#store/records/lut.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
+import type { Selection } from '#store/selection.ts';
+
+/** Puts a LUT into the kit, with the text of its file where it is one. */
+export const keepEdit = (lut: LutRecord, text?: string): Edit => ({
+  label: `keep ${lut.name}`,
+  changes: [
+    { table: 'luts', id: lut.id, after: lut },
+    ...(text === undefined ? [] : [{ table: 'lutTexts', id: lut.id, after: { id: lut.id, text } } as Change]),
+  ],
+});
+
+/** Puts a LUT on a monitor for this set-up and camera; an empty id takes off what is there. */
+export const attachEdit = (
+  { plan, setup, camera }: Selection,
+  stored: PlanRecord | undefined,
+  monitorId: string,
+  lutId: string,
+  first: readonly Change[] = [],
+): Edit => {
+  const { [monitorId]: _off, ...others } = plan.monitorLuts ?? {};
+  const monitorLuts = lutId === '' ? others : { ...others, [monitorId]: lutId };
+  const after: PlanRecord = { ...(stored ?? plan), monitorLuts };
+  return {
+    label:
+      lutId === ''
+        ? `computed picture on the monitor of ${setup.name}`
+        : `LUT on a monitor, ${setup.name}, ${camera.name}`,
+    changes: [...first, { table: 'plans', id: plan.id, before: stored, after }],
+  };
+};
+
+/** Takes a LUT out of the kit and off every monitor that carries it; its file stays for undo. */
+export const dropEdit = (lut: LutRecord, { plans }: Pick<BookRecords, 'plans'>): Edit => ({
+  label: `${lut.name} out of the kit`,
+  changes: [
+    { table: 'luts', id: lut.id, before: lut },
+    ...[...plans.values()]
+      .filter(({ monitorLuts = {} }) => Object.values(monitorLuts).includes(lut.id))
+      .map((before): Change => ({
+        table: 'plans',
+        id: before.id,
+        before,
+        after: {
+          ...before,
+          monitorLuts: Object.fromEntries(
+            Object.entries(before.monitorLuts ?? {}).filter(([, id]) => id !== lut.id),
+          ),
+        },
+      })),
+  ],
+});

@@ -1,0 +1,54 @@
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { displayLight } from '#core/lut/loss.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
+import type { LadderMark } from '#ui/ladder/ladderModel.ts';
+import { ladderMarks } from '#ui/ladder/ladderModel.ts';
+
+export type LandingRow = {
+  readonly id: string;
+  readonly name: string;
+  readonly stops: number;
+  /** Signal fractions. */
+  readonly in: number;
+  readonly out: number;
+  /** cd/m2 on an HDR display. */
+  readonly light?: number;
+};
+
+const HDR: readonly OutputId[] = ['hlg', 'pq'];
+/** Diffuse white of HDR, cd/m2 (BT.2408-7 table 1). */
+const HDR_WHITE = 203;
+
+/** Tones of the card, in the order of light: clip, white, faces, card, grey, floor. */
+export const tonesOf = (
+  numbers: SetCardNumbers,
+  placement: number,
+): readonly Pick<LadderMark, 'id' | 'label' | 'stops'>[] => [
+  { id: 'clip', label: 'clip', stops: numbers.clipStops },
+  ...ladderMarks(numbers, placement, 0)
+    .filter(({ kind }) => kind !== 'warning')
+    .toSorted((a, b) => b.stops - a.stops),
+  { id: 'floor', label: 'floor', stops: numbers.floorStops },
+];
+
+/** Where tones of the recording land behind a LUT: in and out, in signal. */
+export const landingsOf = (
+  numbers: SetCardNumbers,
+  placement: number,
+  neutral: (signal: number) => number,
+  output: OutputId,
+): LandingRow[] => {
+  const light = displayLight(output);
+  return tonesOf(numbers, placement).map(({ id, label, stops }) => {
+    const signal = numbers.profile.signalAt(stops);
+    const out = neutral(signal);
+    return {
+      id,
+      name: label,
+      stops,
+      in: signal,
+      out,
+      ...(HDR.includes(output) ? { light: HDR_WHITE * light([out, out, out])[1] } : {}),
+    };
+  });
+};

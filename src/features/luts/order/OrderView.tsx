@@ -1,0 +1,161 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import type { Correction, Order, OrderLoss } from '#core/grade/order.ts';
+import { monitoringRecipe } from '#core/lut/monitoring.ts';
+import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
+import type { LutWish } from '#workers/luts/wish.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { LutPicture } from '../parts/LutPicture.tsx';
+import { Slider } from '../parts/Slider.tsx';
+import type { recipeOf } from '../lutModel.ts';
+import { useWork } from '../useSources.ts';
+import { OutputScope } from './OutputScope.tsx';
+
+const NAMES: { readonly [K in Order]: string } = {
+  before: 'Before the conversion',
+  after: 'After the conversion',
+};
+const SAYS: { readonly [K in Order]: string } = {
+  before: 'a gain on the recording’s light',
+  after: 'the same gain on the picture’s light',
+};
+const percent = (v: number) => `${(100 * v).toFixed(v > 0 && v < 0.001 ? 3 : 1)} %`;
+
+const useOrderLoss = (wish: {
+  readonly recipe: ReturnType<typeof recipeOf>;
+  readonly correction: Correction;
+}) => {
+  const { bench, session } = useBench();
+  const serial = bench.frame?.serial;
+  const [loss, setLoss] = useState<OrderLoss>();
+  useEffect(() => {
+    if (serial === undefined) return;
+    void session.judge.call('order', wish, { latest: 'order' }).then((outcome) => {
+      if (outcome.state === 'done') setLoss(outcome.output);
+    });
+  }, [session, serial, wish]);
+  return serial === undefined ? undefined : loss;
+};
+
+const Way = ({ order, wish, output }: { order: Order; wish: LutWish; output: 'bt1886' }) => {
+  const through = useMemo(() => ({ wish, output }), [wish, output]);
+  return (
+    <Panel title={NAMES[order]} note={SAYS[order]} className="lut-way">
+      <LutPicture through={through} pane={`order-${order}`} name={NAMES[order]} />
+      <OutputScope wish={wish} pane={`order-scope-${order}`} name={NAMES[order]} />
+    </Panel>
+  );
+};
+
+/** What is lost, as a sentence. */
+const verdictOf = ({ before, after, worst }: OrderLoss): string => {
+  if (worst < 0.5) return 'Nothing to put right: both are the same picture.';
+  const levels = before.levels - after.levels;
+  const stops = before.apartTo - after.apartTo;
+  if (stops > 1 / 3)
+    return `Done after, everything over ${printStopsDecimal(after.apartTo)} is one tone; done before, tones stay apart to ${printStopsDecimal(before.apartTo)}.`;
+  if (levels > 10) return `Done after, ${levels} of ${before.levels} levels over grey are gone.`;
+  if (after.topped - before.topped > 0.001)
+    return `Done after, ${percent(after.topped - before.topped)} more of the picture sits at the top.`;
+  return 'Little is lost here: the correction is small, or nothing lies high.';
+};
+
+/** Order matters: the same correction on the same frame, before and after the conversion. */
+export const OrderView = () => {
+  const { selection } = useBench();
+  const [{ correction }, setWork] = useWork();
+  const { profile, plan } = selection;
+  // What a grader starts from: the conversion with the pull of the placement.
+  const recipe = useMemo(
+    () => monitoringRecipe({ profile: profile.data, pullStops: plan.placement }),
+    [profile.data, plan.placement],
+  );
+  const wish = useMemo(() => ({ recipe, correction }), [recipe, correction]);
+  const wishes = useMemo(() => {
+    const of = (order: Order): LutWish => ({ kind: 'corrected', recipe, correction, order });
+    return { before: of('before'), after: of('after') };
+  }, [recipe, correction]);
+  const loss = useOrderLoss(wish);
+  const set = (fields: Partial<Correction>) => setWork({ correction: { ...correction, ...fields } });
+  const rows = loss && [
+    ['A channel at the top', percent(loss.before.topped), percent(loss.after.topped)],
+    ['All three: white', percent(loss.before.white), percent(loss.after.white)],
+    ['Levels over grey, 10 bit', String(loss.before.levels), String(loss.after.levels)],
+    ['Neutrals stay apart to', printStopsDecimal(loss.before.apartTo), printStopsDecimal(loss.after.apartTo)],
+  ];
+  return (
+    <div className="luts-order">
+      <div className="lut-ways">
+        <Way order="before" wish={wishes.before} output="bt1886" />
+        <Way order="after" wish={wishes.after} output="bt1886" />
+      </div>
+      <div className="lut-ways">
+        <Panel
+          title="The correction"
+          note={`on ${profile.name} to BT.1886, ${printStops(-plan.placement)} baked in`}
+        >
+          <Slider
+            label="Exposure"
+            says="Stops of light, less − or more +"
+            min={-3}
+            max={3}
+            step={1 / 3}
+            value={correction.stops}
+            shown={printStops(correction.stops)}
+            moved={correction.stops !== 0}
+            onSet={(stops) => set({ stops: Math.round(3 * stops) / 3 })}
+            onReset={() => set({ stops: 0 })}
+          />
+          <Slider
+            label="Balance"
+            says="Mired, warmer +"
+            min={-120}
+            max={120}
+            step={5}
+            value={correction.mired}
+            shown={`${printSigned(correction.mired)} mired`}
+            moved={correction.mired !== 0}
+            onSet={(mired) => set({ mired })}
+            onReset={() => set({ mired: 0 })}
+          />
+          <p className="quiet small mb-0">
+            Exposure and balance belong before the conversion, in log or linear light. After it only material
+            that is a picture already.
+          </p>
+        </Panel>
+        <Panel
+          title="What is lost"
+          note={loss && `ΔE2000 apart: mean ${loss.mean.toFixed(1)}, worst ${loss.worst.toFixed(0)}`}
+        >
+          {loss && rows && (
+            <>
+              <p className="lut-lost" data-order-verdict>
+                {verdictOf(loss)}
+              </p>
+              <table className="figures words">
+                <thead>
+                  <tr>
+                    <th scope="col">On this frame</th>
+                    <th scope="col">before</th>
+                    <th scope="col">after</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map(([name, before, after]) => (
+                    <tr key={name}>
+                      <th scope="row">{name}</th>
+                      <td className="num">{before}</td>
+                      <td className="num">{after}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </>
+          )}
+        </Panel>
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,51 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { LutWish } from '#workers/luts/wish.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useSize } from '#ui/parts/useSize.ts';
+import { usePixels } from '#ui/stage/usePixels.ts';
+
+const TICKS = [0, 25, 50, 75, 100];
+/** Bottom and top of the axis, % of the picture's signal. */
+const AXIS = [-5, 105] as const;
+
+/** The waveform of the picture behind a LUT, in % of its signal. */
+export const OutputScope = ({ wish, pane, name }: { wish: LutWish; pane: string; name: string }) => {
+  const { bench, session, selection } = useBench();
+  const serial = bench.frame?.serial;
+  const { data } = selection.profile;
+  const [box, size] = useSize({ width: 300, height: 150 });
+  const [columns, height] = [Math.max(60, Math.round(size.width)), Math.max(60, Math.round(size.height))];
+  const ask = useMemo(() => {
+    if (serial === undefined) return undefined;
+    const request = {
+      pane,
+      scope: 'waveform',
+      profile: data,
+      scale: 'percent',
+      axis: AXIS,
+      columns,
+      height,
+      ramp: 'viridis',
+      matrix: 'bt709',
+      through: wish,
+      brightness: 1,
+      reach: 1,
+      hold: false,
+    } as const;
+    return () => session.judge.call('scope', request, { latest: pane });
+  }, [session, serial, data, wish, pane, columns, height]);
+  const { canvas } = usePixels(ask);
+  const at = (percent: number) => 100 * (1 - (percent - AXIS[0]) / (AXIS[1] - AXIS[0]));
+  return (
+    <div className="lut-scope" ref={box}>
+      <canvas ref={canvas} role="img" aria-label={`Waveform ${name}, % of signal`} />
+      {TICKS.map((tick) => (
+        <span key={tick} style={{ top: `${at(tick)}%` }}>
+          {tick}
+        </span>
+      ))}
+    </div>
+  );
+};

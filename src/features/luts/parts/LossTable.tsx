@@ -1,0 +1,59 @@
+import { useId } from 'react';
+import type { Losses } from '#workers/luts/protocol.ts';
+import { lossRows, lossWord } from './lossModel.ts';
+
+/** Measured loss of each size; the picked one is what is written. */
+export const LossTable = ({
+  losses,
+  old,
+  size,
+  shaped,
+  onPick,
+}: {
+  losses?: Losses;
+  old: boolean;
+  size: number;
+  shaped: boolean;
+  onPick: (size: number, shaped: boolean) => void;
+}) => {
+  const name = useId();
+  if (!losses) return <p className="quiet">Measuring what 17, 33 and 65 points lose…</p>;
+  return (
+    <table className={`figures lut-losses${old ? ' lut-old' : ''}`} aria-busy={old}>
+      <thead>
+        <tr>
+          <th scope="col">Points</th>
+          <th scope="col">mean ΔE</th>
+          <th scope="col">worst ΔE</th>
+          <th scope="col">grey, stop</th>
+          <th scope="col" />
+        </tr>
+      </thead>
+      <tbody>
+        {lossRows(losses.baked).map((row) => {
+          const on = row.size === size && row.shaped === shaped;
+          return (
+            <tr key={`${row.size} ${row.shaped}`} className={on ? 'taken' : undefined} data-size={row.size}>
+              <th scope="row">
+                <label>
+                  <input
+                    type="radio"
+                    name={name}
+                    checked={on}
+                    onChange={() => onPick(row.size, row.shaped)}
+                  />{' '}
+                  {row.size}
+                  {row.shaped ? ' + shaper' : ''}
+                </label>
+              </th>
+              <td className="num">{row.loss.mean.toFixed(2)}</td>
+              <td className="num">{row.loss.worst.toFixed(1)}</td>
+              <td className="num">{row.loss.stops.toFixed(3)}</td>
+              <td className="lut-word">{lossWord(row.loss.worst)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+};

@@ -1,0 +1,60 @@
+'use client';
+
+import { useId } from 'react';
+
+/** A number on a line: dragged, stepped by arrow keys, or back to where it was by double-click. */
+export const Slider = ({
+  label,
+  says,
+  value,
+  min,
+  max,
+  step,
+  shown,
+  moved = false,
+  onSet,
+  onReset,
+}: {
+  label: string;
+  says?: string;
+  value: number;
+  min: number;
+  max: number;
+  step: number;
+  /** The value in words. */
+  shown: string;
+  /** Away from where it starts. */
+  moved?: boolean;
+  onSet: (value: number) => void;
+  onReset: () => void;
+}) => {
+  const id = useId();
+  return (
+    <div className="slider" title={says}>
+      <label htmlFor={id}>
+        {label}
+        {moved && <span className="notch" title="Moved; double-click to go back" />}
+      </label>
+      <input
+        id={id}
+        type="range"
+        className="form-range"
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        aria-valuetext={shown}
+        onChange={(event) => onSet(Number(event.target.value))}
+        onDoubleClick={onReset}
+        onKeyDown={(event) => {
+          if (event.key !== 'Delete') return;
+          event.preventDefault();
+          onReset();
+        }}
+      />
+      <output htmlFor={id} className="num">
+        {shown}
+      </output>
+    </div>
+  );
+};

@@ -1,0 +1,127 @@
+'use client';
+
+import { Download } from 'lucide-react';
+import { useState } from 'react';
+import { LUT_FORMAT_IDS, LUT_WRITERS, type LutFormatId } from '#core/formats/writeLut.ts';
+import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
+import { INTERPOLATIONS, type InterpolationId } from '#core/lut/lut.ts';
+import { outputOf } from '#core/lut/outputs.ts';
+import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { download, slug } from '#ui/download.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { wordsFor, type LutSource } from '../lutModel.ts';
+import { LossTable } from './LossTable.tsx';
+import { useLosses } from './useLosses.ts';
+
+const SCALE_IDS = ['signal', 'code'] as const;
+const INTERPOLATION_IDS = Object.keys(INTERPOLATIONS) as InterpolationId[];
+
+/** What each size loses, and the file. */
+export const WriteFile = ({
+  source,
+  name,
+  notes,
+}: {
+  source?: LutSource;
+  name: string;
+  /** What the file says of itself, a line each. */
+  notes: readonly string[];
+}) => {
+  const { luts, selection } = useBench();
+  const [size, setSize] = useState(33);
+  const [shaped, setShaped] = useState(false);
+  const [format, setFormat] = useState<LutFormatId>('cube');
+  const [scale, setScale] = useState<CubeScale>('signal');
+  const [interpolation, setInterpolation] = useState<InterpolationId>('tetrahedral');
+  const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean }>();
+  const { losses, old } = useLosses(source);
+  const { coding } = selection.camera;
+  const { extension, type } = LUT_WRITERS[format];
+  // Without a file format that holds a shaper there is none.
+  const withShaper = shaped && format === 'clf';
+  const file = `${slug(name)}.${extension}`;
+  const write = async () => {
+    if (!source) return;
+    const words = wordsFor(name, {
+      selection,
+      input: selection.profile.name,
+      output: outputOf(source.output).name,
+      scale,
+      coding,
+      notes: [...notes, `Interpolation meant: ${interpolation}`],
+    });
+    const { wish } = source;
+    const outcome = await luts
+      .client()
+      .call('write', { wish, format, size, shaped: withShaper, scale, coding, interpolation, words });
+    if (outcome.state !== 'done') return;
+    if (!outcome.output.ok) {
+      setSaid({ text: outcome.output.reason, bad: true });
+      return;
+    }
+    const { text, milliseconds } = outcome.output.value;
+    download(file, text, type);
+    setSaid({ text: `${file}: built in ${milliseconds.toFixed(0)} ms.`, bad: false });
+  };
+  return (
+    <Panel title="File" note={losses?.separable ? 'channels do not mix: 1D is enough' : 'channels mix: 3D'}>
+      <LossTable
+        losses={losses}
+        old={old}
+        size={size}
+        shaped={shaped}
+        onPick={(points, withIt) => {
+          setSize(points);
+          setShaped(withIt);
+          if (withIt) setFormat('clf');
+        }}
+      />
+      <div className="lut-write">
+        <select
+          className="form-select form-select-sm"
+          aria-label="Format"
+          title={LUT_WRITERS[format].says}
+          value={format}
+          onChange={(event) => setFormat(event.target.value as LutFormatId)}
+        >
+          {LUT_FORMAT_IDS.map((id) => (
+            <option key={id} value={id}>
+              {LUT_WRITERS[id].name}
+            </option>
+          ))}
+        </select>
+        <Segmented
+          label="Scale of 0 to 1"
+          options={SCALE_IDS.map((id) => ({ id, name: CUBE_SCALES[id].name, says: CUBE_SCALES[id].says }))}
+          value={scale}
+          onPick={setScale}
+        />
+        <Segmented
+          label="Interpolation"
+          options={INTERPOLATION_IDS.map((id) => ({
+            id,
+            name: INTERPOLATIONS[id].name,
+            says: INTERPOLATIONS[id].says,
+          }))}
+          value={interpolation}
+          onPick={setInterpolation}
+        />
+      </div>
+      <button
+        type="button"
+        className="btn btn-primary btn-sm lut-file"
+        disabled={!source}
+        title={CUBE_SCALES[scale].says}
+        onClick={() => void write()}
+      >
+        <Download size={16} aria-hidden="true" /> <span>{file}</span>
+      </button>
+      {said && (
+        <p className={said.bad ? 'field-error' : 'quiet small mb-0'} role="status">
+          {said.text}
+        </p>
+      )}
+    </Panel>
+  );
+};

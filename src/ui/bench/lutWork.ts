@@ -1,0 +1,55 @@
+import type { Correction } from '#core/grade/order.ts';
+import type { CubeScale } from '#core/lut/cubeScale.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
+import type { ToneScale, TonePresetId } from '#core/lut/toneScale.ts';
+import { TONE_PRESETS } from '#core/lut/toneScale.ts';
+
+/** A LUT being built: everything but the profile, which is the card's. */
+export type BuildFields = {
+  readonly output: OutputId;
+  /** cd/m2; counts for PQ. */
+  readonly peak: number;
+  readonly preset: TonePresetId;
+  /** What was moved away from the preset. */
+  readonly moved: Partial<ToneScale>;
+  readonly saturation: number;
+  /** Stops; without it the placement's. */
+  readonly pull?: number;
+};
+
+/** A chain being put together. A source is `build`, `computed`, `none`, `opened`, or a LUT of the kit by its id. */
+export type ChainFields = {
+  /** Thirds of a stop taken off (−) or added before the conversion. */
+  readonly thirds: number;
+  readonly conversion: string;
+  readonly inverse: boolean;
+  readonly look: string;
+  readonly intensity: number;
+  readonly feed: 'display' | 'log';
+};
+
+/** What is at hand on the LUTs screen; not worth a record. */
+export type LutWork = {
+  readonly build: BuildFields;
+  readonly chain: ChainFields;
+  readonly inspected: string;
+  /** What 0..1 means in the opened file. */
+  readonly openedScale: CubeScale;
+  readonly compared: readonly [string, string];
+  readonly correction: Correction;
+};
+
+export const FIRST_WORK: LutWork = {
+  build: { output: 'bt1886', peak: 1000, preset: 'plain', moved: {}, saturation: 1 },
+  chain: { thirds: 0, conversion: 'build', inverse: false, look: 'none', intensity: 0.5, feed: 'display' },
+  inspected: 'build',
+  openedScale: 'signal',
+  compared: ['build', 'build:17'],
+  correction: { stops: -1, mired: 0 },
+};
+
+/** The tone scale of a preset with what was moved. */
+export const toneOf = ({ preset, moved }: Pick<BuildFields, 'preset' | 'moved'>): ToneScale => ({
+  ...TONE_PRESETS[preset].tone,
+  ...moved,
+});
