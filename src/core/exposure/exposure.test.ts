@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { compileMonitoring } from '../lut/monitoring.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { exactFNumber, F_NUMBERS } from './aperture.ts';
 import { isoStanding } from './iso.ts';
@@ -169,6 +170,23 @@ describe('set card', () => {
     const [skin] = card().skin;
     expect(skin.stops).toBeCloseTo(2.2, 9);
     expect(Math.abs(skin.zebra.level - 100 * wide.signalAt(2.2))).toBeLessThanOrEqual(0.5);
+  });
+
+  it('goes by the LUT on the monitor where one is loaded: its pull, and zebras that read its picture', () => {
+    const { neutral } = compileMonitoring({ profile: ARCHETYPES.wideLog, pullStops: 0 });
+    const monitor = { neutral, pullStops: 0 };
+    const behind = setCardNumbers(
+      ARCHETYPES.wideLog,
+      { ...camera, zebra: { ...fine, reads: 'lut' } },
+      plan,
+      [ana],
+      25,
+      monitor,
+    );
+    expect(behind.pullStops).toBe(0);
+    // The card at +1 behind a picture without a pull, not on its grey.
+    expect(behind.card.exact).toBeCloseTo(100 * neutral(wide.signalAt(1)), 1);
+    expect(card({}, { zebra: { ...fine, reads: 'lut' } }).card.exact).toBeCloseTo(45, 1);
   });
 
   it('asks for 250 lux at f/2.8, 1/50, ISO 800, placement +1', () => {

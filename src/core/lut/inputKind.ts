@@ -1,6 +1,7 @@
 import { ARCHETYPES, type ProfileData } from '../profile/index.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { outputOf, type OutputId } from './outputs.ts';
+import { TONE_PRESETS } from './toneScale.ts';
 import { compileRecipe } from './recipe.ts';
 
 /** What a LUT is made to be fed. */
@@ -37,6 +38,8 @@ const SAMPLES = 128;
 const LEVEL = 0.25 / 255;
 /** Pulls that a monitoring LUT may carry, stops. */
 const PULLS = [-2, -4 / 3, -2 / 3, 0, 2 / 3, 4 / 3, 2];
+/** Tone scales that they are made with, as far as ours go. */
+const TONES = ['plain', 'soft', 'firm', 'guarded'] as const;
 /** Contrasts of looks that expect a display picture. */
 const CONTRASTS = [0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.3, 1.4];
 
@@ -60,11 +63,13 @@ const PROFILES: readonly { readonly kind: InputKind; readonly name: string; read
 const patternsFor = (output: OutputId): Pattern[] => {
   const { grey } = outputOf(output);
   const conversions = PROFILES.flatMap(({ kind, name, data }) =>
-    PULLS.map((pullStops) => {
-      const recipe = { ...monitoringRecipe({ profile: data, pullStops }), output, peak: 1000 };
-      const { neutral } = compileRecipe(recipe);
-      return { kind, name, at: (v: number) => neutral(v) };
-    }),
+    PULLS.flatMap((pullStops) =>
+      TONES.map((preset) => {
+        const plain = monitoringRecipe({ profile: data, pullStops });
+        const recipe = { ...plain, output, peak: 1000, tone: TONE_PRESETS[preset].tone };
+        return { kind, name, at: compileRecipe(recipe).neutral };
+      }),
+    ),
   );
   // A look turns about the output's own grey and keeps black and white.
   const bend = (contrast: number) => (v: number) =>

@@ -3,13 +3,14 @@ import type { Triple } from '../colour/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { cubeScale, onSignal, type CubeScale } from './cubeScale.ts';
+import { pullOn } from './greyAxis.ts';
 import { guessInput, type InputGuess } from './inputKind.ts';
 import { lutLoss, labOfSignal, type LutLoss } from './loss.ts';
 import type { Lattice } from './lattice.ts';
 import type { InterpolationId } from './lut.ts';
 import { compileNodes, type LutNode } from './node.ts';
 import { monitoringRecipe } from './monitoring.ts';
-import type { OutputId } from './outputs.ts';
+import { outputOf, type OutputId } from './outputs.ts';
 import { compileRecipe } from './recipe.ts';
 
 /** How a LUT is to be looked at: its scale, how it is read, what it ends in, and what it is fed. */
@@ -40,6 +41,9 @@ export type Landing = {
 
 export type LutReport = {
   readonly guess: InputGuess;
+  /** Stop of the active profile that lands on the output's grey, and where its card is placed. */
+  readonly pull: number;
+  readonly placement: number;
   /** Lowest and highest output of all points, signal. */
   readonly range: readonly [number, number];
   /** Grey axis of the active profile: the lowest stop at which the output has come to its highest, and what that is. */
@@ -169,6 +173,8 @@ export const inspectLut = (wish: InspectWish): LutReport => {
   const half = cube && halfOf(cube.lattice);
   return {
     guess: guessInput(grey, output),
+    pull: pullOn(profile, grey, outputOf(output).grey),
+    placement,
     range: [signals.reduce((a, b) => Math.min(a, b)), signals.reduce((a, b) => Math.max(a, b))],
     whiteStops: stops[whiteAt],
     whiteSignal: highest,

@@ -25,11 +25,11 @@ const percent = (v: number, digits = 0) => `${(100 * v).toFixed(digits).replace(
 const state = (size: number, watch: number, lost: number): VerdictState =>
   size > lost ? 'lost' : size > watch ? 'watch' : 'holds';
 /** More than this and a tone is no longer where it was planned, stops. */
-const FAR = 2 / 3;
+const FAR = 1;
 /** Patterns within this of each other cannot be told apart. */
 const CLOSE = 0.01;
 
-const feed: Rule = ({ guess, landings }, { profileName, profile }) => {
+const feed: Rule = ({ guess, landings, pull, placement }, { profileName, profile }) => {
   const expects = `${guess.kind === 'log' ? (MADE_FOR_LOG.includes(guess.like) ? 'log' : 'a flat profile') : INPUT_KINDS[guess.kind].name}${guess.grey === undefined ? '' : ` with grey near ${percent(guess.grey)}`}`;
   const off = landings.map(({ name, seen, wanted }) => ({ name, by: seen - wanted }));
   const worst = off.toSorted((a, b) => Math.abs(b.by) - Math.abs(a.by))[0];
@@ -38,7 +38,8 @@ const feed: Rule = ({ guess, landings }, { profileName, profile }) => {
   const next = guess.others[0];
   const sure = next.off - guess.off > CLOSE;
   const fits = guess.kind === WANTS[kindOf(profile)] || by <= CARD_TOLERANCE;
-  const skin = off[1] ?? card;
+  // A face says more than a card, unless the card is the one that is off.
+  const skin = off.find(({ by: b }, i) => i > 0 && Math.abs(b) > CARD_TOLERANCE) ?? worst;
   const sits = (who: { name: string; by: number }) =>
     !Number.isFinite(who.by)
       ? `${who.name} would not be seen`
@@ -55,7 +56,7 @@ const feed: Rule = ({ guess, landings }, { profileName, profile }) => {
           ? 'Right kind, wrong level'
           : 'Fed the wrong kind',
     figure: Number.isFinite(card.by) ? printStopsDecimal(card.by) : 'lost',
-    advice: `${sure ? 'Expects' : 'Seems to expect'} ${expects}; you feed ${profileName}: ${sits(skin)}.`,
+    advice: `${sure ? 'Expects' : 'Seems to expect'} ${expects}; you feed ${profileName}: ${sits(skin)}.${fits && by > CARD_TOLERANCE ? ` It takes grey from ${printStopsDecimal(pull)}, your card is placed at ${printStopsDecimal(placement)}.` : ''}`,
     arithmetic: [
       ...landings.map(({ name, in: signal, out, seen, wanted }) => ({
         label: `${name}, ${percent(signal, 1)} in`,

@@ -2,6 +2,7 @@
 
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { useStage } from '#ui/stage/useStage.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { BuildView } from './build/BuildView.tsx';
 import { CombineView } from './combine/CombineView.tsx';
@@ -24,6 +25,7 @@ const PART_IDS = Object.keys(PARTS) as PartId[];
 export const LutsView = () => {
   const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('build'));
   useSceneOfSetup();
+  useStage();
   const { View } = PARTS[part];
   return (
     <>

@@ -3,6 +3,11 @@ import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng, writePng } from '#core/formats/png.ts';
 import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
+import { writeCube } from '#core/formats/cube.ts';
+import { monitoringRecipe } from '#core/lut/monitoring.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
+import { recipeLattice } from '#core/lut/recipeLattice.ts';
+import type { LutWish } from '../luts/wish.ts';
 import { judgeHandlers } from './handlers.ts';
 
 const context = { step: async () => undefined };
@@ -50,6 +55,64 @@ describe('judging', () => {
       range: 'legal',
       reading: 'repeated10',
     });
+  });
+
+  it('paints through a LUT: of a recipe, of a file, of an HDR output as far as this screen shows it', async () => {
+    await open();
+    const recipe = monitoringRecipe({ profile, pullStops: 1 });
+    const through = (wish: LutWish, output: OutputId = 'bt1886') =>
+      jobs.picture({ ...picture, pullStops: 0, through: { wish, output } }, context);
+    const at = ({ output: { rgba, width } }: Awaited<ReturnType<typeof through>>) => rgba[4 * (card.rect.y * width + width * 10 + card.rect.x + 20) + 1]; // prettier-ignore
+    const plain = at(await jobs.picture(picture, context));
+    expect(at(await through({ kind: 'recipe', recipe }))).toBe(plain);
+    const text = writeCube(recipeLattice(recipe, 'code', { bitDepth: 10, range: 'legal' }, 33), {
+      title: '',
+      comments: [],
+    });
+    expect((await jobs.keep({ id: 'a', text }, context)).output.ok).toBe(true);
+    const kept = { kind: 'kept', id: 'a', scale: 'code', coding: { bitDepth: 10, range: 'legal' }, interpolation: 'tetrahedral' } as const; // prettier-ignore
+    expect(Math.abs(at(await through(kept)) - plain)).toBeLessThanOrEqual(1);
+    expect((await jobs.keep({ id: 'a', text: 'nonsense' }, context)).output.ok).toBe(false);
+    expect(Math.abs(at(await through(kept)) - plain)).toBeLessThanOrEqual(1);
+    // HDR grey of 26 cd/m2 of a white of 203 is 0.128, as sRGB 101; the BT.709 picture's is brighter (BT.2408-7 table 1).
+    expect(
+      at(await through({ kind: 'recipe', recipe: { ...recipe, output: 'pq', peak: 1000 } }, 'pq')),
+    ).toBeGreaterThan(94);
+    expect(
+      at(await through({ kind: 'recipe', recipe: { ...recipe, output: 'pq', peak: 1000 } }, 'pq')),
+    ).toBeLessThan(108);
+  });
+
+  it('does a correction both ways, and counts the picture behind a LUT', async () => {
+    await open();
+    const recipe = monitoringRecipe({ profile, pullStops: 1 });
+    const { output } = await jobs.order({ recipe, correction: { stops: -2, mired: 0 } }, context);
+    expect(output.before.levels).toBeGreaterThan(output.after.levels);
+    expect(output.pixels).toBeGreaterThan(10_000);
+    const scope = await jobs.scope(
+      {
+        pane: 'a',
+        scope: 'waveform',
+        profile,
+        scale: 'percent',
+        axis: [0, 100],
+        columns: 120,
+        height: 100,
+        ramp: 'viridis',
+        matrix: 'bt709',
+        brightness: 1,
+        reach: 1,
+        hold: false,
+        through: { kind: 'corrected', recipe, correction: { stops: -2, mired: 0 }, order: 'after' },
+      },
+      context,
+    );
+    const { rgba, width, height } = scope.output;
+    // Nothing of it is left over (1/4)^(1/2.4) = 56 %, where white is after two stops less.
+    const lit = (row: number) =>
+      Array.from({ length: width }, (_, x) => rgba[4 * (row * width + x) + 3]).some((v) => v > 0);
+    expect(lit(Math.round(height * 0.35))).toBe(false);
+    expect(lit(Math.round(height * 0.9))).toBe(true);
   });
 
   it('keeps the last good frame when a file does not open', async () => {

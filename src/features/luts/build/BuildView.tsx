@@ -12,11 +12,13 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
 import { buildName, recipeNotes, recipeOf, recordOf } from '../lutModel.ts';
+import { Below } from '../parts/Below.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
+import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { WriteFile } from '../parts/WriteFile.tsx';
 import { throughOf, useSource, useWork } from '../useSources.ts';
@@ -89,9 +91,26 @@ export const BuildView = () => {
             )}
           </LutPicture>
         </Panel>
-        <Panel title="Curve" note={`${profile.name} to ${OUTPUTS[build.output].name}`}>
-          <GreyChart lines={[{ name, points }]} tones={tonesOf(numbers, plan.placement)} />
-        </Panel>
+        <Below
+          sheets={{
+            curve: {
+              name: 'Curve',
+              note: `${profile.name} to ${OUTPUTS[build.output].name}`,
+              body: <GreyChart lines={[{ name, points }]} tones={tonesOf(numbers, plan.placement)} />,
+            },
+            kit: { name: 'Kit and monitors', body: <Monitors record={record} /> },
+            file: {
+              name: 'File',
+              body: (
+                <WriteFile
+                  source={source}
+                  name={`${selection.setup.name} ${camera.name} ${name}`}
+                  notes={recipeNotes(recipe, profile.name)}
+                />
+              ),
+            },
+          }}
+        />
       </div>
       <div className="luts-side">
         <Panel title="Where tones land" note={`${profile.name}, in and out`}>
@@ -136,12 +155,12 @@ export const BuildView = () => {
             />
           ))}
         </Panel>
-        <Monitors record={record} />
-        <WriteFile
-          source={source}
-          name={`${selection.setup.name} ${camera.name} ${name}`}
-          notes={recipeNotes(recipe, profile.name)}
-        />
+        <Panel
+          title="Behind this LUT"
+          note={camera.zebra.reads === 'lut' ? 'this camera’s zebra reads it' : 'for a zebra that reads it'}
+        >
+          <ZebrasBehind neutral={compiled.neutral} output={build.output} />
+        </Panel>
       </div>
     </div>
   );

@@ -7,7 +7,6 @@ import { pictureOf } from '#store/monitorPicture.ts';
 import type { Edit } from '#store/edits.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { printPull } from '#ui/format.ts';
-import { Panel } from '#ui/parts/Panel.tsx';
 import { attachEdit, keepEdit } from '../kitModel.ts';
 
 /** The kit’s monitors: what LUT each one carries for this set-up and camera, and the one being built to put on it. */
@@ -28,28 +27,25 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
     edit(attachEdit(selection, book.getState().plans.get(plan.id), monitorId, lutId, before));
   const pulls = (lut: LutRecord) => printPull(pictureOf(lut, compileProfile(data)).pullStops);
   return (
-    <Panel
-      title="Kit and monitors"
-      note={kept ? 'kept' : undefined}
-      tools={
+    <div className="lut-kit">
+      <div className="lut-keep">
+        <input
+          className="form-control form-control-sm lut-name"
+          aria-label="Name of the LUT"
+          placeholder={record.name}
+          value={name}
+          maxLength={80}
+          onChange={(event) => setName(event.target.value)}
+        />
         <button
           type="button"
           className="btn btn-sm btn-outline-secondary"
           disabled={kept !== undefined}
           onClick={() => edit(keepEdit(fresh))}
         >
-          Keep
+          {kept ? 'Kept' : 'Keep in the kit'}
         </button>
-      }
-    >
-      <input
-        className="form-control form-control-sm lut-name"
-        aria-label="Name of the LUT"
-        placeholder={record.name}
-        value={name}
-        maxLength={80}
-        onChange={(event) => setName(event.target.value)}
-      />
+      </div>
       <ul className="lut-monitors">
         {monitors.map((monitor) => {
           const on = records.luts.get(plan.monitorLuts?.[monitor.id] ?? '');
@@ -88,6 +84,6 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
           );
         })}
       </ul>
-    </Panel>
+    </div>
   );
 };

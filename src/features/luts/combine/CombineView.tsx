@@ -8,11 +8,13 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
+import { Below } from '../parts/Below.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
+import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
 import { WriteFile } from '../parts/WriteFile.tsx';
@@ -48,9 +50,27 @@ export const CombineView = () => {
         <Panel title="The chain" note={words.join(' → ') || 'nothing in it'} className="luts-picture">
           <LutPicture through={source && through} name="the chain" />
         </Panel>
-        <Panel title="Curve" note={`${profile.name} through the chain`}>
-          {points && <GreyChart lines={[{ name: 'out', points }]} tones={tonesOf(numbers, plan.placement)} />}
-        </Panel>
+        <Below
+          sheets={{
+            curve: {
+              name: 'Curve',
+              note: `${profile.name} through the chain`,
+              body: points && (
+                <GreyChart lines={[{ name: 'out', points }]} tones={tonesOf(numbers, plan.placement)} />
+              ),
+            },
+            file: {
+              name: 'Bake',
+              body: (
+                <WriteFile
+                  source={problem ? undefined : source}
+                  name={`${setup.name} ${camera.name} chain${stops === 0 ? '' : ` ${printStops(stops)}`}`}
+                  notes={[`Profile ${profile.name}`, ...words]}
+                />
+              ),
+            },
+          }}
+        />
       </div>
       <div className="luts-side">
         <Panel
@@ -140,14 +160,12 @@ export const CombineView = () => {
         </Panel>
         <Panel title="Where tones land" note={`${profile.name}, in and out`}>
           {neutral && source && (
-            <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
+            <>
+              <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
+              <ZebrasBehind neutral={neutral} output={source.output} />
+            </>
           )}
         </Panel>
-        <WriteFile
-          source={problem ? undefined : source}
-          name={`${setup.name} ${camera.name} chain${stops === 0 ? '' : ` ${printStops(stops)}`}`}
-          notes={[`Profile ${profile.name}`, ...words]}
-        />
       </div>
     </div>
   );

@@ -113,7 +113,7 @@ export const CompareView = () => {
           <Side name="A" id={aId} onPick={(id) => setWork({ compared: [id, bId] })} />
           <Side name="B" id={bId} onPick={(id) => setWork({ compared: [aId, id] })} />
         </Panel>
-        <Panel title="Over the cube" note={found && lossWord(found.loss.worst)}>
+        <Panel title="Over the cube" note={found && lossWord(found.loss)}>
           {found && (
             <>
               <DifferencePlanes map={found.map} top={top} />

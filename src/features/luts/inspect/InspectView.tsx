@@ -4,11 +4,6 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { judgeLut } from '#core/lut/lutVerdicts.ts';
-import { toneZebra, printZebra } from '#core/exposure/zebra.ts';
-import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal } from '#core/exposure/setCard.ts';
-import { outputOf } from '#core/lut/outputs.ts';
-import { pullOn } from '#core/lut/greyAxis.ts';
-import { SCALES } from '#core/signal/scale.ts';
 import { summarise } from '#core/verdict/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
@@ -23,36 +18,10 @@ import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
+import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
 import { useOpenLut } from './useOpenLut.ts';
 import { useReport } from './useReport.ts';
-
-/** What zebras have to be set to if they read the picture behind this LUT. */
-const ZebrasBehind = ({ neutral, grey }: { neutral: (signal: number) => number; grey: number }) => {
-  const { selection, numbers } = useBench();
-  const { camera, plan } = selection;
-  const signal = zebraSignal(numbers.profile, 'lut', {
-    neutral,
-    pullStops: pullOn(numbers.profile, neutral, grey),
-  });
-  const zebra = (over: number, width: number) =>
-    printZebra(toneZebra({ ...camera.zebra, reads: 'lut' }, signal, camera.coding, over, width));
-  const rows = [
-    ['Card', zebra(plan.placement, CARD_TOLERANCE)],
-    ...numbers.skin.map(({ subject, stops }) => [subject.name, zebra(stops, SKIN_TOLERANCE)] as const),
-  ];
-  return (
-    <dl className="lut-zebras">
-      {rows.map(([name, value]) => (
-        <div key={name}>
-          <dt>{name}</dt>
-          <dd className="num">{value}</dd>
-        </div>
-      ))}
-      <p className="quiet">zebra behind it, {SCALES[camera.zebra.scale].name}</p>
-    </dl>
-  );
-};
 
 /** Inspect: what a LUT expects, against what it is fed. */
 export const InspectView = () => {
@@ -106,8 +75,8 @@ export const InspectView = () => {
   };
   return (
     <div className="luts" {...getRootProps()}>
-      <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label="LUT file" />
       <div className="luts-main">
+        <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label="LUT file" />
         <Panel
           title={<SourceSelect label="LUT" value={inspected} onPick={(id) => setWork({ inspected: id })} />}
           className={`luts-picture${isDragActive ? ' dropping' : ''}`}
@@ -185,7 +154,7 @@ export const InspectView = () => {
           {neutral && source && (
             <>
               <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
-              <ZebrasBehind neutral={neutral} grey={outputOf(source.output).grey} />
+              <ZebrasBehind neutral={neutral} output={source.output} />
             </>
           )}
         </Panel>

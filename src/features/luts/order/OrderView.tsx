@@ -115,7 +115,7 @@ export const OrderView = () => {
             max={120}
             step={5}
             value={correction.mired}
-            shown={`${printSigned(correction.mired)} mired`}
+            shown={correction.mired === 0 ? '0' : `${printSigned(correction.mired)} mired`}
             moved={correction.mired !== 0}
             onSet={(mired) => set({ mired })}
             onReset={() => set({ mired: 0 })}

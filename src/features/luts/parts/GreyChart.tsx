@@ -76,6 +76,18 @@ export const GreyChart = ({ lines, tones }: { lines: readonly ChartLine[]; tones
           d={path([...points]) ?? undefined}
         />
       ))}
+      {lines.length > 1 &&
+        lines.map(({ name, points }, i) => (
+          <text
+            key={name}
+            className={`curve-name${i === 0 ? '' : ' curve-compared'}`}
+            x={x(-2.4)}
+            y={y(at(points, -2.4)) - (i === 0 ? 8 : -20)}
+            textAnchor="middle"
+          >
+            {name}
+          </text>
+        ))}
       {lines.length > 0 &&
         tones.map(({ id, label, stops }, i) => {
           const [px, py] = [x(stops), y(at(lines[0].points, stops))];

@@ -49,7 +49,7 @@ export const LossTable = ({
               <td className="num">{row.loss.mean.toFixed(2)}</td>
               <td className="num">{row.loss.worst.toFixed(1)}</td>
               <td className="num">{row.loss.stops.toFixed(3)}</td>
-              <td className="lut-word">{lossWord(row.loss.worst)}</td>
+              <td className="lut-word">{lossWord(row.loss)}</td>
             </tr>
           );
         })}

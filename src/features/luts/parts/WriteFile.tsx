@@ -8,7 +8,6 @@ import { INTERPOLATIONS, type InterpolationId } from '#core/lut/lut.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { download, slug } from '#ui/download.ts';
-import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { wordsFor, type LutSource } from '../lutModel.ts';
 import { LossTable } from './LossTable.tsx';
@@ -65,18 +64,26 @@ export const WriteFile = ({
     setSaid({ text: `${file}: built in ${milliseconds.toFixed(0)} ms.`, bad: false });
   };
   return (
-    <Panel title="File" note={losses?.separable ? 'channels do not mix: 1D is enough' : 'channels mix: 3D'}>
-      <LossTable
-        losses={losses}
-        old={old}
-        size={size}
-        shaped={shaped}
-        onPick={(points, withIt) => {
-          setSize(points);
-          setShaped(withIt);
-          if (withIt) setFormat('clf');
-        }}
-      />
+    <div className="lut-bake">
+      <div>
+        <LossTable
+          losses={losses}
+          old={old}
+          size={size}
+          shaped={shaped}
+          onPick={(points, withIt) => {
+            setSize(points);
+            setShaped(withIt);
+            if (withIt) setFormat('clf');
+          }}
+        />
+        <p className="quiet small mb-0">
+          {losses &&
+            (losses.separable
+              ? 'Channels do not mix: three curves (1D) say it all.'
+              : 'Channels mix: it takes a cube.')}
+        </p>
+      </div>
       <div className="lut-write">
         <select
           className="form-select form-select-sm"
@@ -107,21 +114,21 @@ export const WriteFile = ({
           value={interpolation}
           onPick={setInterpolation}
         />
+        <button
+          type="button"
+          className="btn btn-primary btn-sm lut-file"
+          disabled={!source}
+          title={CUBE_SCALES[scale].says}
+          onClick={() => void write()}
+        >
+          <Download size={16} aria-hidden="true" /> <span>{file}</span>
+        </button>
+        {said && (
+          <p className={said.bad ? 'field-error' : 'quiet small mb-0'} role="status">
+            {said.text}
+          </p>
+        )}
       </div>
-      <button
-        type="button"
-        className="btn btn-primary btn-sm lut-file"
-        disabled={!source}
-        title={CUBE_SCALES[scale].says}
-        onClick={() => void write()}
-      >
-        <Download size={16} aria-hidden="true" /> <span>{file}</span>
-      </button>
-      {said && (
-        <p className={said.bad ? 'field-error' : 'quiet small mb-0'} role="status">
-          {said.text}
-        </p>
-      )}
-    </Panel>
+    </div>
   );
 };

@@ -1,3 +1,4 @@
+import type { LutLoss } from '#core/lut/loss.ts';
 import { BAKE_SIZES, shaperPays, type Baked } from '#core/lut/bake.ts';
 
 export type LossRow = Baked & { readonly pays: boolean };
@@ -12,6 +13,9 @@ export const lossRows = (baked: readonly Baked[]): LossRow[] =>
     return [{ ...plain, pays: false }, ...(shaped && pays ? [{ ...shaped, pays: true }] : [])];
   });
 
-/** What a size comes to, in a few words: a difference of 1 is just seen, of 5 plainly. */
-export const lossWord = (worst: number): string =>
-  worst < 1 ? 'not seen' : worst < 2.5 ? 'hardly seen' : worst < 5 ? 'seen side by side' : 'plainly seen';
+/** What a loss comes to, in a few words: a difference of 1 is just seen side by side, of 5 plainly. Our own bounds. */
+export const lossWord = ({ mean, worst }: Pick<LutLoss, 'mean' | 'worst'>): string => {
+  if (worst < 1) return 'not seen';
+  if (mean < 0.3) return worst < 2.5 ? 'hardly seen' : 'in a few colours';
+  return mean < 1 ? 'seen side by side' : 'plainly seen';
+};
