@@ -1,5 +1,5 @@
 import { kindOf, type ProfileData, type ProfileKind } from '../profile/index.ts';
-import { CARD_TOLERANCE } from '../exposure/setCard.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
 import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
 import type { Verdict, VerdictState } from '../verdict/types.ts';
 import { INPUT_KINDS, type InputKind } from './inputKind.ts';
@@ -30,33 +30,36 @@ const FAR = 1;
 const CLOSE = 0.01;
 
 const feed: Rule = ({ guess, landings, pull, placement }, { profileName, profile }) => {
-  const expects = `${guess.kind === 'log' ? (MADE_FOR_LOG.includes(guess.like) ? 'log' : 'a flat profile') : INPUT_KINDS[guess.kind].name}${guess.grey === undefined ? '' : ` with grey near ${percent(guess.grey)}`}`;
-  const off = landings.map(({ name, seen, wanted }) => ({ name, by: seen - wanted }));
-  const worst = off.toSorted((a, b) => Math.abs(b.by) - Math.abs(a.by))[0];
-  const card = off[0];
-  const by = Math.abs(card.by);
+  const made = MADE_FOR_LOG.includes(guess.like) ? 'log' : 'a flat profile';
+  const kind = guess.kind === 'log' ? made : INPUT_KINDS[guess.kind].name;
+  const expects = `${kind}${guess.grey === undefined ? '' : ` with grey near ${percent(guess.grey)}`}`;
+  // A tone scale may move a face a little; the card stays where it is put.
+  const off = landings.map(({ name, seen, wanted }, i) => ({
+    name,
+    by: seen - wanted,
+    past: Math.abs(seen - wanted) - (i === 0 ? CARD_TOLERANCE : SKIN_TOLERANCE),
+  }));
+  const worst = off.reduce((a, b) => (b.past > a.past ? b : a));
+  const holds = worst.past <= 0;
   const next = guess.others[0];
   const sure = next.off - guess.off > CLOSE;
-  const fits = guess.kind === WANTS[kindOf(profile)] || by <= CARD_TOLERANCE;
-  // A face says more than a card, unless the card is the one that is off.
-  const skin = off.find(({ by: b }, i) => i > 0 && Math.abs(b) > CARD_TOLERANCE) ?? worst;
-  const sits = (who: { name: string; by: number }) =>
-    !Number.isFinite(who.by)
-      ? `${who.name} would not be seen`
-      : Math.abs(who.by) <= CARD_TOLERANCE
-        ? `${who.name} sits where it should`
-        : `${who.name} would sit ${printStopsLength(toThird(who.by))} ${who.by < 0 ? 'under' : 'over'}`;
+  const fits = guess.kind === WANTS[kindOf(profile)];
+  const lie = ({ by }: { by: number }) =>
+    Number.isFinite(by) ? `${printStopsLength(toThird(by))} ${by < 0 ? 'under' : 'over'}` : 'unseen';
+  const astray = off.filter(({ past }) => past > 0);
+  const sits = holds
+    ? 'card and faces sit where they should'
+    : `${astray[0].name} would sit ${astray.map((one, i) => `${i === 0 ? '' : `${one.name} `}${lie(one)}`).join(', ')}`;
+  const pulls =
+    fits && !holds && Math.abs(pull - placement) > CARD_TOLERANCE
+      ? ` It takes grey from ${printStopsDecimal(pull)}, your card is placed at ${printStopsDecimal(placement)}.`
+      : '';
   return {
     id: 'feed',
-    state: by <= CARD_TOLERANCE ? 'holds' : fits && by <= FAR ? 'watch' : 'lost',
-    title:
-      by <= CARD_TOLERANCE
-        ? 'Fits what you feed it'
-        : fits
-          ? 'Right kind, wrong level'
-          : 'Fed the wrong kind',
-    figure: Number.isFinite(card.by) ? printStopsDecimal(card.by) : 'lost',
-    advice: `${sure ? 'Expects' : 'Seems to expect'} ${expects}; you feed ${profileName}: ${sits(skin)}.${fits && by > CARD_TOLERANCE ? ` It takes grey from ${printStopsDecimal(pull)}, your card is placed at ${printStopsDecimal(placement)}.` : ''}`,
+    state: holds ? 'holds' : fits && Math.abs(worst.by) <= FAR ? 'watch' : 'lost',
+    title: holds ? 'Fits what you feed it' : fits ? 'Right kind, wrong level' : 'Fed the wrong kind',
+    figure: Number.isFinite(worst.by) ? printStopsDecimal(worst.by) : 'lost',
+    advice: `${sure ? 'Expects' : 'Seems to expect'} ${expects}; you feed ${profileName}: ${sits}.${pulls}`,
     arithmetic: [
       ...landings.map(({ name, in: signal, out, seen, wanted }) => ({
         label: `${name}, ${percent(signal, 1)} in`,

@@ -33,7 +33,12 @@ export const LossTable = ({
         {lossRows(losses.baked).map((row) => {
           const on = row.size === size && row.shaped === shaped;
           return (
-            <tr key={`${row.size} ${row.shaped}`} className={on ? 'taken' : undefined} data-size={row.size}>
+            <tr
+              key={`${row.size} ${row.shaped}`}
+              className={on ? 'taken' : undefined}
+              data-size={row.size}
+              data-shaped={row.shaped}
+            >
               <th scope="row">
                 <label>
                   <input
