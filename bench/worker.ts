@@ -1,6 +1,5 @@
 // Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame, and the rest of the work beside it.
-import { compileMonitoring, monitoringRecipe } from '#core/lut/monitoring.ts';
-import { recipeLattice } from '#core/lut/recipeLattice.ts';
+import { compileMonitoring } from '#core/lut/monitoring.ts';
 import {
   ARCHETYPES,
   compileProfile,
@@ -25,6 +24,7 @@ import type { SceneLight } from '#core/scene/scene.ts';
 import { expose, type CameraBody, type CameraSettings } from '#core/sensor/camera.ts';
 import { BENCH_PROFILE, benchFrame, HEIGHT, WIDTH } from './frame.ts';
 import { medianOf, timeScopes } from './scopes.ts';
+import { timeLuts } from './luts.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
 import { ndStacks, solveExposure, type Knobs } from '#core/exposure/solver.ts';
 import { setCardNumbers, type CardCamera } from '#core/exposure/setCard.ts';
@@ -139,7 +139,6 @@ const tasks: Record<string, () => unknown> = {
   },
   'monitor, one table (BT.709 profile)': () => drawMonitor(PLAIN, pixels, frame, separable),
   'monitor, 33-point lattice (BT.2020 profile)': () => drawMonitor(PLAIN, pixels, frame, wide),
-  '33-point cube built': () => recipeLattice(monitoringRecipe({ profile: profileData, pullStops: 1 }), 'signal', frame, 33),
   'set card, one placement': () =>
     setCardNumbers(
       profileData,
@@ -165,6 +164,8 @@ const tasks: Record<string, () => unknown> = {
 
 const rest = () => Object.entries(tasks).map(([name, task]) => ({ name, ms: medianOf(ROUNDS, task) }));
 
-onmessage = async ({ data }: MessageEvent<'rest' | 'scopes'>) => {
-  postMessage(data === 'rest' ? rest() : await timeScopes(frame));
+const PARTS = { rest, scopes: () => timeScopes(frame), luts: timeLuts };
+
+onmessage = async ({ data }: MessageEvent<keyof typeof PARTS>) => {
+  postMessage(await PARTS[data]());
 };

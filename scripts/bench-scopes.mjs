@@ -1,18 +1,13 @@
 // The scopes of a 1920x1080 10-bit frame, plain and SIMD in a Chromium worker, against ffmpeg's filters in one thread on the
 // same frame in paired rounds; then ms of everything else, with ratios of one run.
 import { spawnSync } from 'node:child_process';
-import { readFileSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
-import { chromium } from '@playwright/test';
+import { writeFileSync } from 'node:fs';
+import { openBenchTab } from './bench-tab.mjs';
 import { fail, say } from './ground.mjs';
 
 const ROUNDS = 7;
 const FRAMES = 40;
 
-const FILES = {
-  '/worker.js': ['.bench/worker.js', 'text/javascript'],
-  '/scopes.wasm': ['public/kernels/scopes.wasm', 'application/wasm'],
-};
 /** Time of ffmpeg over FRAMES frames on the clock, as ours is taken, ms a frame. */
 const ffmpegOnce = (format, filter) => {
   const args = ['-hide_banner', '-nostdin', '-benchmark', '-threads', '1', '-filter_threads', '1'];
@@ -44,17 +39,6 @@ const ffmpegRound = () => {
 };
 
 export const benchScopes = async () => {
-  const server = createServer((request, response) => {
-    const [file, type] = FILES[request.url] ?? [undefined, 'text/html'];
-    response.setHeader('Content-Type', type);
-    response.setHeader('Cross-Origin-Opener-Policy', 'same-origin');
-    response.setHeader('Cross-Origin-Embedder-Policy', 'require-corp');
-    response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
-    response.end(file ? readFileSync(file) : '<!doctype html><title>bench</title>');
-  });
-  await new Promise((resolve) => server.listen(0, '127.0.0.1', resolve));
-  const { port } = server.address();
-
   const { rawFrames } = await import(new URL('../.bench/frame.mjs', import.meta.url).href);
   for (const [format, bytes] of Object.entries(rawFrames())) writeFileSync(`.bench/${format}.raw`, bytes);
   const cube = ['LUT_3D_SIZE 33'];
@@ -63,26 +47,7 @@ export const benchScopes = async () => {
       for (let r = 0; r < 33; r += 1) cube.push([r, g, b].map((v) => ((v / 32) ** 0.5).toFixed(6)).join(' '));
   writeFileSync('.bench/bench.cube', `${cube.join('\n')}\n`);
 
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
-  const tab = await browser.newPage();
-  await tab.goto(`http://127.0.0.1:${port}/`);
-  await tab.evaluate(() => {
-    globalThis.worker = new Worker('/worker.js');
-  });
-  const ask = (what) =>
-    tab.evaluate(
-      (job) =>
-        new Promise((resolve, reject) => {
-          globalThis.worker.onmessage = ({ data }) => resolve(data);
-          globalThis.worker.onerror = (event) => reject(new Error(event.message));
-          globalThis.worker.postMessage(job);
-        }),
-      what,
-    );
-
+  const { ask, close } = await openBenchTab();
   const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
   const rounds = [];
   for (let n = 0; n < ROUNDS; n += 1) {
@@ -133,8 +98,7 @@ export const benchScopes = async () => {
   }
 
   const rows = await ask('rest');
-  await browser.close();
-  server.close();
+  await close();
   const plain = rows.find(({ name }) => name.startsWith('plain loop')).ms;
   say('\nThe rest, Chromium worker, plain form, median of 25; ratio to the plain loop of the same run\n');
   for (const { name, ms: time } of rows)

@@ -97,7 +97,7 @@ describe('an inspected LUT', () => {
     expect(neutral(under)).toBeCloseTo(found.landings[0].out, 2);
     expect(verdict?.state).toBe('lost');
     expect(verdict?.advice).toBe(
-      'Expects log with grey near 41 %; you feed classic log: card would sit 1 under, Ana 2/3 under. It takes grey from +0.9, your card is placed at 0.0.',
+      'Expects log with grey near 41\u00a0%; you feed classic log: card would sit 1 under, Ana 2/3 under. It takes grey from +0.9, your card is placed at 0.0.',
     );
   });
 

@@ -21,7 +21,7 @@ const WANTS: { readonly [K in ProfileKind]: InputKind } = {
 };
 /** Of the patterns, those that are logs. */
 const MADE_FOR_LOG = ['wide log', 'classic log', 'mild log'];
-const percent = (v: number, digits = 0) => `${(100 * v).toFixed(digits).replace('-', '−')} %`;
+const percent = (v: number, digits = 0) => `${(100 * v).toFixed(digits).replace('-', '−')}\u00a0%`;
 const state = (size: number, watch: number, lost: number): VerdictState =>
   size > lost ? 'lost' : size > watch ? 'watch' : 'holds';
 /** More than this and a tone is no longer where it was planned, stops. */

@@ -87,7 +87,7 @@ const wholeSource = (place: Place, id: string): LutSource | undefined => {
   const { coding } = selection.camera;
   if (id === 'build') {
     const recipe = recipeOf(work.build, selection);
-    const name = `being built: ${buildName(work.build, selection)}`;
+    const name = `built: ${buildName(work.build, selection)}`;
     return { ...PLAIN, id, name, wish: { kind: 'recipe', recipe }, output: recipe.output };
   }
   if (id === 'computed') {
@@ -107,7 +107,7 @@ const wholeSource = (place: Place, id: string): LutSource | undefined => {
       id,
       name: opened.name,
       wish: { kind: 'kept', id: opened.id, scale, coding, interpolation: 'tetrahedral' },
-      output: 'bt1886',
+      output: work.openedOutput,
       scale,
       coding,
     };
@@ -128,7 +128,7 @@ const wholeSource = (place: Place, id: string): LutSource | undefined => {
 
 /** Every source that is there now, with its name, for a list. */
 export const sourceChoices = (place: Place): readonly { readonly id: string; readonly name: string }[] => [
-  { id: 'build', name: `being built: ${buildName(place.work.build, place.selection)}` },
+  { id: 'build', name: `built: ${buildName(place.work.build, place.selection)}` },
   { id: 'computed', name: 'computed by the card' },
   ...[...place.kit.values()].map(({ id, name }) => ({ id, name })),
   ...(place.opened ? [{ id: 'opened', name: place.opened.name }] : []),

@@ -79,7 +79,6 @@ describe('the LUT being built', () => {
     const all = [words.title, ...words.comments].join('\n');
     for (const part of ['wide log', '-1.000 stops', 'BT.2020 to BT.709', '10-bit legal', 'Furnace mouth'])
       expect(all).toContain(part);
-    // eslint-disable-next-line no-control-regex
     expect(all).toMatch(/^[\x00-\x7f]*$/);
     expect(words.id).toMatch(/^[a-z0-9-]+$/);
   });

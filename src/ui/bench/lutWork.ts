@@ -35,6 +35,8 @@ export type LutWork = {
   readonly inspected: string;
   /** What 0..1 means in the opened file. */
   readonly openedScale: CubeScale;
+  /** What the opened file ends in: a file seldom says. */
+  readonly openedOutput: OutputId;
   readonly compared: readonly [string, string];
   readonly correction: Correction;
 };
@@ -44,6 +46,7 @@ export const FIRST_WORK: LutWork = {
   chain: { thirds: 0, conversion: 'build', inverse: false, look: 'none', intensity: 0.5, feed: 'display' },
   inspected: 'build',
   openedScale: 'signal',
+  openedOutput: 'bt1886',
   compared: ['build', 'build:17'],
   correction: { stops: -1, mired: 0 },
 };

@@ -209,9 +209,11 @@ export const StopLadder = () => {
               <path
                 d={`M${bench.laid.points.map(([stops, share]) => `${(BAR.left + share * (BAR.right - BAR.left)).toFixed(1)},${y(stops).toFixed(1)}`).join('L')}`}
               />
-              <text x={BAR.left + 2} y={y(LADDER_RANGE[1]) + 12}>
-                {bench.laid.name}
-              </text>
+              {!narrow && (
+                <text x={BAR.left + 2} y={y(LADDER_RANGE[1]) + 12}>
+                  {bench.laid.name}
+                </text>
+              )}
             </g>
           )}
           {marks.map((mark, i) => (

@@ -98,7 +98,11 @@ export const BuildView = () => {
               note: `${profile.name} to ${OUTPUTS[build.output].name}`,
               body: <GreyChart lines={[{ name, points }]} tones={tonesOf(numbers, plan.placement)} />,
             },
-            kit: { name: 'Kit and monitors', body: <Monitors record={record} /> },
+            kit: {
+              name: 'Kit and monitors',
+              note: `for ${selection.setup.name}, ${camera.name}`,
+              body: <Monitors record={record} />,
+            },
             file: {
               name: 'File',
               body: (

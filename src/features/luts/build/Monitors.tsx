@@ -54,7 +54,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
               <span className="lut-monitor">
                 {monitor.name}
                 <span className="quiet">
-                  {monitor.lutPoints === 0 ? 'loads none' : `${monitor.lutPoints} points`}
+                  {monitor.lutPoints === 0 ? 'loads none' : `${monitor.lutPoints} points, ${monitor.range}`}
                 </span>
               </span>
               <select

@@ -1,6 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
+import { gamutOf } from '#core/colour/gamut.ts';
+import { outputOf } from '#core/lut/outputs.ts';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import type { ChainFields } from '#ui/bench/lutWork.ts';
@@ -65,7 +67,10 @@ export const CombineView = () => {
                 <WriteFile
                   source={problem ? undefined : source}
                   name={`${setup.name} ${camera.name} chain${stops === 0 ? '' : ` ${printStops(stops)}`}`}
-                  notes={[`Profile ${profile.name}`, ...words]}
+                  notes={[
+                    `Profile ${profile.name}, gamut ${gamutOf(profile.data.gamut).name}${source ? ` to ${gamutOf(outputOf(source.output).primaries).name}` : ''}`,
+                    ...words,
+                  ]}
                 />
               ),
             },

@@ -8,6 +8,7 @@ import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
 import type { LutSource } from '../lutModel.ts';
+import { Below } from '../parts/Below.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
 import { furthest, greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
@@ -98,15 +99,27 @@ export const CompareView = () => {
         >
           <LutPicture through={throughA} name="A" over={throughB && { through: throughB, name: 'B' }} />
         </Panel>
-        <Panel
-          title="Over stops"
-          note={
-            apart &&
-            `furthest apart at ${printStopsDecimal(apart.stops)}: B ${apart.by < 0 ? 'lower' : 'higher'} by ${Math.abs(apart.by).toFixed(1)} %`
-          }
-        >
-          <GreyChart lines={lines} tones={tonesOf(numbers, plan.placement)} />
-        </Panel>
+        <Below
+          sheets={{
+            curve: {
+              name: 'Over stops',
+              note:
+                apart &&
+                `furthest apart at ${printStopsDecimal(apart.stops)}: B ${apart.by < 0 ? 'lower' : 'higher'} by ${Math.abs(apart.by).toFixed(1)} %`,
+              body: <GreyChart lines={lines} tones={tonesOf(numbers, plan.placement)} />,
+            },
+            tones: {
+              name: 'Where tones land',
+              note: `${profile.name}: A, and B as the other`,
+              body: neutralA && neutralB && a && b && (
+                <Landings
+                  rows={landingsOf(numbers, plan.placement, neutralA, a.output)}
+                  others={landingsOf(numbers, plan.placement, neutralB, b.output)}
+                />
+              ),
+            },
+          }}
+        />
       </div>
       <div className="luts-side">
         <Panel title="What is compared">
@@ -138,14 +151,6 @@ export const CompareView = () => {
                 ]}
               />
             </>
-          )}
-        </Panel>
-        <Panel title="Where tones land" note={`${profile.name}: A, and B as the other`}>
-          {neutralA && neutralB && a && b && (
-            <Landings
-              rows={landingsOf(numbers, plan.placement, neutralA, a.output)}
-              others={landingsOf(numbers, plan.placement, neutralB, b.output)}
-            />
           )}
         </Panel>
       </div>

@@ -3,6 +3,7 @@
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
+import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { judgeLut } from '#core/lut/lutVerdicts.ts';
 import { summarise } from '#core/verdict/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -12,6 +13,7 @@ import { Segmented } from '#ui/parts/Segmented.tsx';
 import { VerdictList } from '#ui/parts/VerdictList.tsx';
 import { dropEdit, keepEdit } from '../kitModel.ts';
 import { landingsOf, tonesOf } from '../landings.ts';
+import { Below } from '../parts/Below.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
@@ -26,7 +28,7 @@ import { useReport } from './useReport.ts';
 /** Inspect: what a LUT expects, against what it is fed. */
 export const InspectView = () => {
   const { selection, numbers, bench, book, records } = useBench();
-  const [{ inspected, openedScale }, setWork] = useWork();
+  const [{ inspected, openedScale, openedOutput }, setWork] = useWork();
   const [picked, setPicked] = useState<string>();
   const openLut = useOpenLut();
   const source = useSource(inspected);
@@ -76,7 +78,6 @@ export const InspectView = () => {
   return (
     <div className="luts" {...getRootProps()}>
       <div className="luts-main">
-        <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label="LUT file" />
         <Panel
           title={<SourceSelect label="LUT" value={inspected} onPick={(id) => setWork({ inspected: id })} />}
           className={`luts-picture${isDragActive ? ' dropping' : ''}`}
@@ -93,6 +94,21 @@ export const InspectView = () => {
                   value={openedScale}
                   onPick={(id) => setWork({ openedScale: id })}
                 />
+              )}
+              {isOpened && (
+                <select
+                  className="form-select form-select-sm"
+                  aria-label="Ends in"
+                  title="What the file ends in"
+                  value={openedOutput}
+                  onChange={(event) => setWork({ openedOutput: event.target.value as OutputId })}
+                >
+                  {OUTPUT_IDS.map((id) => (
+                    <option key={id} value={id}>
+                      to {OUTPUTS[id].name}
+                    </option>
+                  ))}
+                </select>
               )}
               {isOpened && (
                 <button type="button" className="btn btn-sm btn-outline-secondary" onClick={keepOpened}>
@@ -118,18 +134,29 @@ export const InspectView = () => {
           }
         >
           <LutPicture through={through} name={source?.name ?? 'no LUT'} />
+          <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label="LUT file" />
           {isDragActive && <div className="drop-hint">Drop to inspect</div>}
         </Panel>
-        <Panel
-          title="Curve"
-          note={
-            isOpened
-              ? [opened.says, ...opened.comments].join(' · ')
-              : (record?.says ?? 'from light to picture')
-          }
-        >
-          {points && <GreyChart lines={[{ name: 'out', points }]} tones={tonesOf(numbers, plan.placement)} />}
-        </Panel>
+        <Below
+          sheets={{
+            curve: {
+              name: 'Curve',
+              note: isOpened
+                ? [opened.says, ...opened.comments].join(' · ')
+                : (record?.says ?? 'from light to picture'),
+              body: points && (
+                <GreyChart lines={[{ name: 'out', points }]} tones={tonesOf(numbers, plan.placement)} />
+              ),
+            },
+            tones: {
+              name: 'Where tones land',
+              note: `${profile.name}, in and out`,
+              body: neutral && source && (
+                <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
+              ),
+            },
+          }}
+        />
       </div>
       <div className="luts-side">
         <Panel
@@ -150,13 +177,8 @@ export const InspectView = () => {
             />
           )}
         </Panel>
-        <Panel title="Where tones land" note={`${profile.name}, in and out`}>
-          {neutral && source && (
-            <>
-              <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
-              <ZebrasBehind neutral={neutral} output={source.output} />
-            </>
-          )}
+        <Panel title="Behind this LUT" note="for a zebra that reads it">
+          {neutral && source && <ZebrasBehind neutral={neutral} output={source.output} />}
         </Panel>
       </div>
     </div>
