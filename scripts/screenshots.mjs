@@ -126,6 +126,16 @@ await played.close();
 
 await visit(on('log', 'furnace-mouth', 'a-cam'), '.take img');
 await shoot('log');
+await visit(on('luts', 'furnace-mouth', 'a-cam'), '.lut-picture canvas');
+await page.waitForTimeout(2500);
+await shoot('luts');
+await visit(on('luts', 'bench-interview', 'b-cam', '&part=inspect'), '[data-verdict="feed"]');
+await page.getByRole('combobox', { name: 'LUT', exact: true }).selectOption({ label: 'Wide log, pull 1' });
+await page.waitForTimeout(3000);
+await shoot('luts-inspect');
+await visit(on('luts', 'furnace-mouth', 'a-cam', '&part=order'), '[data-order-verdict]');
+await page.waitForTimeout(2500);
+await shoot('luts-order');
 await visit(on('handoff', 'furnace-mouth', 'a-cam'), '.pocket');
 await shoot('handoff');
 

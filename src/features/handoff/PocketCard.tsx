@@ -12,7 +12,7 @@ import { printKelvin, printNd, printPull } from '#ui/format.ts';
 /** The set card on paper: black on white, readable at arm's length, the only thing that prints. */
 export const PocketCard = () => {
   const { selection, numbers } = useBench();
-  const { shoot, setup, camera, plan, profile } = selection;
+  const { shoot, setup, camera, plan, profile, monitors } = selection;
   const rows = [
     ['Profile', profile.name],
     ['ISO', String(plan.iso)],
@@ -21,7 +21,7 @@ export const PocketCard = () => {
     ['Iris', printFNumber(plan.iris)],
     ['ND', printNd(plan.ndStops)],
     ['Placement', printStops(plan.placement)],
-    ['Monitor LUT', printPull(numbers.pullStops)],
+    ['Monitor LUT', [monitors[0]?.lut.name, printPull(numbers.pullStops)].filter(Boolean).join(', ')],
   ];
   return (
     <article className="pocket" aria-label="Set card for print">

@@ -17,7 +17,6 @@ import { wishOf, type OpenedLut } from '#ui/bench/lutShelf.ts';
 import { slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
 import type { LutWish } from '#workers/luts/wish.ts';
-import { chainWish } from './combine/combineModel.ts';
 
 /** A LUT that can be looked at, whatever it comes from. */
 export type LutSource = {
@@ -59,16 +58,17 @@ export const buildName = (build: BuildFields, selection: Selection): string =>
 const outputName = ({ output, peak }: Pick<BuildFields, 'output' | 'peak'>) =>
   output === 'pq' ? `PQ ${peak}` : OUTPUTS[output].name;
 
-const PLAIN = { scale: 'signal', coding: { bitDepth: 10, range: 'legal' } } as const;
+/** On signal: what is computed knows no codes. */
+export const PLAIN = { scale: 'signal', coding: { bitDepth: 10, range: 'legal' } } as const;
 
-type Place = {
+export type Place = {
   readonly selection: Selection;
   readonly work: LutWork;
   readonly kit: ReadonlyMap<string, LutRecord>;
   readonly opened?: OpenedLut;
 };
 
-/** A LUT by its id: `build`, `computed`, `opened`, `chain`, one of the kit; with `:17:trilinear` behind it, reduced to so many points and read so. */
+/** A LUT by its id: `build`, `computed`, `opened`, one of the kit; with `:17:trilinear` behind it, reduced to so many points and read so. */
 export const sourceOf = (place: Place, id: string): LutSource | undefined => {
   const [whole, points, read] = id.split(':');
   const source = wholeSource(place, whole);
@@ -96,10 +96,6 @@ const wholeSource = (place: Place, id: string): LutSource | undefined => {
       pullStops: selection.plan.placement,
     });
     return { ...PLAIN, id, name: 'computed by the card', wish: { kind: 'recipe', recipe }, output: 'bt1886' };
-  }
-  if (id === 'chain') {
-    const chain = chainWish(place);
-    return chain && { ...PLAIN, id, name: 'the chain', ...chain };
   }
   if (id === 'opened' && opened) {
     const scale = work.openedScale;

@@ -10,7 +10,7 @@ import { monitorPicture } from '#store/monitorPicture.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
 import { applyChanges } from '#store/book.ts';
 import { reversed, type Edit } from '#store/edits.ts';
-import { FIRST_WORK, type LutWork } from '#ui/bench/lutWork.ts';
+import { buildOf, FIRST_WORK, type LutWork } from '#ui/bench/lutWork.ts';
 import { toneFields, withTone } from './build/toneFields.ts';
 import { chainWish, chainWords, lookProblem } from './combine/combineModel.ts';
 import { attachEdit, dropEdit, keepEdit } from './kitModel.ts';
@@ -50,6 +50,14 @@ describe('the LUT being built', () => {
       'soft moved',
     );
     expect(buildName({ ...FIRST_WORK.build, output: 'pq', peak: 1500 }, selection)).toContain('PQ 1500');
+  });
+
+  it('is built again from what was kept', () => {
+    const soft = { ...FIRST_WORK.build, preset: 'soft' as const, pull: 1 / 3, saturation: 1.1 };
+    expect(buildOf(recipeOf(soft, selection))).toEqual(soft);
+    const moved = { ...soft, moved: { toe: 0.4 } };
+    const again = buildOf(recipeOf(moved, selection));
+    expect(recipeOf(again, selection)).toEqual(recipeOf(moved, selection));
   });
 
   it('moves a slider, and puts it back', () => {

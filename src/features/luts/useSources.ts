@@ -5,6 +5,7 @@ import { compileGreyAxis, type GreyAxis } from '#core/lut/greyAxis.ts';
 import type { Through } from '#workers/judge/protocol.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import type { LutWork } from '#ui/bench/lutWork.ts';
+import { chainSource } from './combine/combineModel.ts';
 import { axisOf, sourceChoices, sourceOf, type LutSource } from './lutModel.ts';
 
 /** What is at hand on this screen, and the way to change it. */
@@ -25,7 +26,7 @@ export const usePlace = () => {
 export const useSource = (id: string): LutSource | undefined => {
   const place = usePlace();
   const { luts, session } = useBench();
-  const source = useMemo(() => sourceOf(place, id), [place, id]);
+  const source = useMemo(() => (id === 'chain' ? chainSource(place) : sourceOf(place, id)), [place, id]);
   // A chain may hold files of the kit too.
   const [ready, setReady] = useState<ReadonlySet<string>>(new Set());
   const { chain } = place.work;

@@ -56,7 +56,10 @@ export const dayCards = (records: BookRecords, shootId: string, cameraId: string
           ['Iris', printFNumber(plan.iris)],
           ['ND', printNd(plan.ndStops)],
           ['Placement', printStops(plan.placement)],
-          ['Monitor', printPull(numbers.pullStops)],
+          [
+            'Monitor',
+            [selection.monitors[0]?.lut.name, printPull(numbers.pullStops)].filter(Boolean).join(', '),
+          ],
         ],
         caution:
           setup.cautions.length === 0

@@ -53,6 +53,7 @@ const COLUMNS: readonly Column[] = [
   },
   { name: 'warning zebra', of: ({ card }) => card.warningZebra },
   { name: 'monitor pull (stops)', of: ({ card }) => decimals(-card.pullStops || 0, 3) },
+  { name: 'monitor LUT', of: ({ card }) => card.monitorLut ?? 'computed' },
   { name: 'all channels clipped (% of picture)', of: ({ measured }) => percent(measured?.clippedAll) },
   { name: 'some channels clipped (% of picture)', of: ({ measured }) => percent(measured?.clippedSome) },
   { name: 'under the floor (% of picture)', of: ({ measured }) => percent(measured?.underFloor) },

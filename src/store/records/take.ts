@@ -25,6 +25,8 @@ export const cardSnapshotSchema = z.object({
   skinZebras: z.array(z.object({ subject: z.string(), zebra: z.string() })),
   warningZebra: z.string(),
   pullStops: stopsSchema,
+  /** The LUT on the monitor; without one the picture was computed. */
+  monitorLut: z.string().max(80).optional(),
 });
 export type CardSnapshot = z.infer<typeof cardSnapshotSchema>;
 

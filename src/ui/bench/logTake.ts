@@ -7,6 +7,7 @@ import type { Change } from '#store/edits.ts';
 import type { CardSnapshot, Measured, TakeRecord } from '#store/records/take.ts';
 import { nextTakeNumber } from '#store/takes.ts';
 import type { Bench } from './BenchProvider.tsx';
+import { wishOf } from './lutShelf.ts';
 import type { SessionState } from './session.ts';
 
 const THUMBNAIL_WIDTH = 240;
@@ -22,7 +23,7 @@ export type TakeSource = Pick<Bench, 'selection' | 'numbers' | 'distribution' | 
 };
 
 const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
-  const { plan, setup, camera, profile } = selection;
+  const { plan, setup, camera, profile, monitors } = selection;
   return {
     setupName: setup.name,
     cameraName: camera.name,
@@ -45,6 +46,7 @@ const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
     })),
     warningZebra: printZebra(numbers.warning),
     pullStops: numbers.pullStops,
+    ...(monitors[0] ? { monitorLut: monitors[0].lut.name } : {}),
   };
 };
 
@@ -102,11 +104,15 @@ const measuredOf = ({
   };
 };
 
-const thumbnailOf = async ({ bench, selection, numbers, session }: Bench) => {
+/** The picture as the monitor showed it. */
+const thumbnailOf = async ({ bench, selection, numbers, session, luts }: Bench) => {
   if (!bench.frame) return undefined;
+  const lut = selection.monitors[0]?.lut;
+  const brought = lut && (await luts.bring(lut));
   const outcome = await session.judge.call('thumbnail', {
     profile: selection.profile.data,
     pullStops: numbers.pullStops,
+    ...(lut && brought?.ok ? { through: { wish: wishOf(lut), output: lut.output } } : {}),
     width: THUMBNAIL_WIDTH,
   });
   return outcome.state === 'done' ? outcome.output.png : undefined;

@@ -3,6 +3,7 @@ import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { ToneScale, TonePresetId } from '#core/lut/toneScale.ts';
 import { TONE_PRESETS } from '#core/lut/toneScale.ts';
+import type { LutRecipe } from '#core/lut/recipe.ts';
 
 /** A LUT being built: everything but the profile, which is the card's. */
 export type BuildFields = {
@@ -49,6 +50,22 @@ export const FIRST_WORK: LutWork = {
   openedOutput: 'bt1886',
   compared: ['build', 'build:17'],
   correction: { stops: -1, mired: 0 },
+};
+
+/** The fields that build a kept recipe again, with its own pull. */
+export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe): BuildFields => {
+  const fits = (preset: TonePresetId) =>
+    JSON.stringify({ ...TONE_PRESETS[preset].tone, ...tone }) ===
+    JSON.stringify({ ...TONE_PRESETS[preset].tone });
+  const preset = (Object.keys(TONE_PRESETS) as TonePresetId[]).find(fits);
+  return {
+    output,
+    peak: output === 'pq' ? peak : FIRST_WORK.build.peak,
+    preset: preset ?? 'plain',
+    moved: preset ? {} : tone,
+    saturation,
+    pull: pullStops,
+  };
 };
 
 /** The tone scale of a preset with what was moved. */

@@ -6,12 +6,13 @@ import type { LutRecord } from '#store/records/lut.ts';
 import { pictureOf } from '#store/monitorPicture.ts';
 import type { Edit } from '#store/edits.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { buildOf } from '#ui/bench/lutWork.ts';
 import { printPull } from '#ui/format.ts';
 import { attachEdit, keepEdit } from '../kitModel.ts';
 
 /** The kit’s monitors: what LUT each one carries for this set-up and camera, and the one being built to put on it. */
 export const Monitors = ({ record }: { record: LutRecord }) => {
-  const { book, records, selection } = useBench();
+  const { book, records, selection, session } = useBench();
   const [name, setName] = useState('');
   const { plan, profile } = selection;
   const data = profile.data;
@@ -45,6 +46,26 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
         >
           {kept ? 'Kept' : 'Keep in the kit'}
         </button>
+        <select
+          className="form-select form-select-sm"
+          aria-label="Start from a LUT of the kit"
+          value=""
+          onChange={(event) => {
+            const recipe = records.luts.get(event.target.value)?.recipe;
+            if (recipe) session.setLutWork({ build: buildOf(recipe) });
+          }}
+        >
+          <option value="">Start from …</option>
+          {[...records.luts.values()].flatMap((lut) =>
+            lut.recipe
+              ? [
+                  <option key={lut.id} value={lut.id}>
+                    {lut.name}
+                  </option>,
+                ]
+              : [],
+          )}
+        </select>
       </div>
       <ul className="lut-monitors">
         {monitors.map((monitor) => {

@@ -1,18 +1,8 @@
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
-import type { LutRecord } from '#store/records/lut.ts';
-import type { Selection } from '#store/selection.ts';
-import type { ChainFields, LutWork } from '#ui/bench/lutWork.ts';
-import type { OpenedLut } from '#ui/bench/lutShelf.ts';
+import type { ChainFields } from '#ui/bench/lutWork.ts';
 import type { LutWish, StepWish } from '#workers/luts/wish.ts';
-import { sourceOf } from '../lutModel.ts';
-
-type Place = {
-  readonly selection: Selection;
-  readonly work: LutWork;
-  readonly kit: ReadonlyMap<string, LutRecord>;
-  readonly opened?: OpenedLut;
-};
+import { PLAIN, sourceOf, type LutSource, type Place } from '../lutModel.ts';
 
 const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
   if (wish.kind === 'kept') return { ...wish, kind: 'lut', intensity, inverse };
@@ -42,8 +32,8 @@ export const chainWish = (
 ): { readonly wish: LutWish; readonly output: OutputId } | undefined => {
   const { selection, work } = place;
   const { thirds, conversion, look, intensity, feed, inverse }: ChainFields = work.chain;
-  const converts = conversion === 'chain' ? undefined : sourceOf(place, conversion);
-  const looks = look === 'none' || look === 'chain' ? undefined : sourceOf(place, look);
+  const converts = sourceOf(place, conversion);
+  const looks = sourceOf(place, look);
   const back = feed === 'log' && looks ? wayBack(place) : undefined;
   const steps: StepWish[] = [
     ...(thirds === 0
@@ -57,6 +47,12 @@ export const chainWish = (
   const output =
     looks && !back ? (converts?.output ?? looks.output) : (looks?.output ?? converts?.output ?? 'bt1886');
   return { wish: { kind: 'chain', steps }, output };
+};
+
+/** The chain as a LUT to look at. */
+export const chainSource = (place: Place): LutSource | undefined => {
+  const chain = chainWish(place);
+  return chain && { ...PLAIN, id: 'chain', name: 'the chain', ...chain };
 };
 
 /** The chain in words, a step each. */
