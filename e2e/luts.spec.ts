@@ -180,6 +180,9 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
     await under(page, 'Bake');
     await page.getByRole('combobox', { name: 'Format' }).selectOption({ label: 'CLF' });
     expect(await write(page)).toContain('Look: Warm at 50 %');
+    await page.getByRole('button', { name: 'Keep in the kit' }).click();
+    await expect(page.locator('.lut-bake [role="status"]')).toHaveText('Kept, 33 points.');
+    await expect(page.getByRole('combobox', { name: 'Conversion' })).toContainText('wide log, chain −1/3');
     await page.getByRole('combobox', { name: 'Format' }).selectOption({ label: '.ccc' });
     await page.locator('.lut-file').click();
     await expect(page.locator('.lut-bake [role="status"]')).toContainText('A CDL can say the pull alone');

@@ -60,17 +60,23 @@ const PROFILES: readonly { readonly kind: InputKind; readonly name: string; read
   { kind: 'linear', name: 'linear light', data: LINEAR },
 ];
 
+/** Conversions from a profile, at pulls and in tone scales. */
+const conversionsOf = (
+  { kind, name, data }: { readonly kind: InputKind; readonly name: string; readonly data: ProfileData },
+  output: OutputId,
+  pulls: readonly number[],
+): Pattern[] =>
+  pulls.flatMap((pullStops) =>
+    TONES.map((preset) => {
+      const plain = monitoringRecipe({ profile: data, pullStops });
+      const recipe = { ...plain, output, peak: 1000, tone: TONE_PRESETS[preset].tone };
+      return { kind, name, at: compileRecipe(recipe).neutral };
+    }),
+  );
+
 const patternsFor = (output: OutputId): Pattern[] => {
   const { grey } = outputOf(output);
-  const conversions = PROFILES.flatMap(({ kind, name, data }) =>
-    PULLS.flatMap((pullStops) =>
-      TONES.map((preset) => {
-        const plain = monitoringRecipe({ profile: data, pullStops });
-        const recipe = { ...plain, output, peak: 1000, tone: TONE_PRESETS[preset].tone };
-        return { kind, name, at: compileRecipe(recipe).neutral };
-      }),
-    ),
-  );
+  const conversions = PROFILES.flatMap((profile) => conversionsOf(profile, output, PULLS));
   // A look turns about the output's own grey and keeps black and white.
   const bend = (contrast: number) => (v: number) =>
     v <= grey ? grey * (v / grey) ** contrast : 1 - (1 - grey) * ((1 - v) / (1 - grey)) ** contrast;
@@ -109,17 +115,35 @@ export const inputFor = (grey: (v: number) => number, level: number): number | u
   return undefined;
 };
 
+const responseOf = (grey: (v: number) => number) =>
+  Float64Array.from({ length: SAMPLES + 1 }, (_, i) => grey(i / SAMPLES));
+
+/** Root mean square of a response against a pattern. */
+const offBy = (response: Float64Array, { at }: Pattern): number => {
+  let sum = 0;
+  for (let i = 0; i <= SAMPLES; i += 1) sum += (response[i] - at(i / SAMPLES)) ** 2;
+  return Math.sqrt(sum / (SAMPLES + 1));
+};
+
+const THIRDS = Array.from({ length: 13 }, (_, i) => -2 + i / 3);
+
+/** How far the nearest conversion from this very profile lies off, root mean square, fraction of signal. */
+export const offFrom = (grey: (v: number) => number, output: OutputId, data: ProfileData): number => {
+  const response = responseOf(grey);
+  const own = conversionsOf({ kind: 'log', name: 'own', data }, output, THIRDS);
+  return Math.min(...own.map((pattern) => offBy(response, pattern)));
+};
+
 /**
  * What a LUT is made to be fed, from its response along the grey axis (signal 0..1 in and out): held against conversions from the
  * profiles we know, at pulls from −2 to +2, and against looks. A guess, given with its evidence.
  */
 export const guessInput = (grey: (v: number) => number, output: OutputId): InputGuess => {
-  const response = Float64Array.from({ length: SAMPLES + 1 }, (_, i) => grey(i / SAMPLES));
+  const response = responseOf(grey);
   const best = new Map<InputKind, { name: string; off: number }>();
-  for (const { kind, name, at } of patterns(output)) {
-    let sum = 0;
-    for (let i = 0; i <= SAMPLES; i += 1) sum += (response[i] - at(i / SAMPLES)) ** 2;
-    const off = Math.sqrt(sum / (SAMPLES + 1));
+  for (const pattern of patterns(output)) {
+    const off = offBy(response, pattern);
+    const { kind, name } = pattern;
     if (off < (best.get(kind)?.off ?? Infinity)) best.set(kind, { name, off });
   }
   const ranked = [...best].toSorted(([, a], [, b]) => a.off - b.off);

@@ -95,15 +95,15 @@ describe('an inspected LUT', () => {
     const { neutral, inverse } = compileRecipe(recipeFor('classicLog'));
     const under = inverse(compileRecipe(recipeFor('wideLog')).neutral(0.32));
     expect(neutral(under)).toBeCloseTo(found.landings[0].out, 2);
-    expect(verdict?.state).toBe('lost');
+    expect(verdict).toMatchObject({ state: 'lost', title: 'Made for another curve' });
     expect(verdict?.advice).toBe(
-      'Expects log with grey near 41\u00a0%; you feed classic log: card would sit 1 under, Ana 2/3 under. It takes grey from +0.9, your card is placed at 0.0.',
+      'Expects log with grey near 41\u00a0%; you feed classic log: card would sit 1 under, Ana 2/3 under.',
     );
   });
 
   it('without the pull of the placement is right in kind and wrong in level', () => {
     const found = report(compileRecipe(recipeFor('wideLog')).rgb, { placement: 0.5 }, 33);
-    expect(said(found, 'feed')).toMatchObject({ state: 'watch', title: 'Right kind, wrong level' });
+    expect(said(found, 'feed')).toMatchObject({ state: 'watch', title: 'Right curve, wrong level' });
     expect(found.landings[0].seen).toBeCloseTo(0.5, 1);
   });
 

@@ -4,7 +4,7 @@ import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { cubeScale, onSignal, type CubeScale } from './cubeScale.ts';
 import { pullOn } from './greyAxis.ts';
-import { guessInput, type InputGuess } from './inputKind.ts';
+import { guessInput, offFrom, type InputGuess } from './inputKind.ts';
 import { lutLoss, labOfSignal, type LutLoss } from './loss.ts';
 import type { Lattice } from './lattice.ts';
 import type { InterpolationId } from './lut.ts';
@@ -41,6 +41,8 @@ export type Landing = {
 
 export type LutReport = {
   readonly guess: InputGuess;
+  /** How far the nearest conversion from the active profile lies off, as the guess counts it. */
+  readonly own: number;
   /** Stop of the active profile that lands on the output's grey, and where its card is placed. */
   readonly pull: number;
   readonly placement: number;
@@ -173,6 +175,7 @@ export const inspectLut = (wish: InspectWish): LutReport => {
   const half = cube && halfOf(cube.lattice);
   return {
     guess: guessInput(grey, output),
+    own: offFrom(grey, output, data),
     pull: pullOn(profile, grey, outputOf(output).grey),
     placement,
     range: [signals.reduce((a, b) => Math.min(a, b)), signals.reduce((a, b) => Math.max(a, b))],

@@ -29,7 +29,7 @@ const FAR = 1;
 /** Patterns within this of each other cannot be told apart. */
 const CLOSE = 0.01;
 
-const feed: Rule = ({ guess, landings, pull, placement }, { profileName, profile }) => {
+const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, profile }) => {
   const made = MADE_FOR_LOG.includes(guess.like) ? 'log' : 'a flat profile';
   const kind = guess.kind === 'log' ? made : INPUT_KINDS[guess.kind].name;
   const expects = `${kind}${guess.grey === undefined ? '' : ` with grey near ${percent(guess.grey)}`}`;
@@ -43,7 +43,9 @@ const feed: Rule = ({ guess, landings, pull, placement }, { profileName, profile
   const holds = worst.past <= 0;
   const next = guess.others[0];
   const sure = next.off - guess.off > CLOSE;
-  const fits = guess.kind === WANTS[kindOf(profile)];
+  const right = guess.kind === WANTS[kindOf(profile)];
+  // A conversion from the profile itself that lies as near as the nearest of all.
+  const fits = right && own - guess.off <= CLOSE;
   const lie = ({ by }: { by: number }) =>
     Number.isFinite(by) ? `${printStopsLength(toThird(by))} ${by < 0 ? 'under' : 'over'}` : 'unseen';
   const astray = off.filter(({ past }) => past > 0);
@@ -57,7 +59,13 @@ const feed: Rule = ({ guess, landings, pull, placement }, { profileName, profile
   return {
     id: 'feed',
     state: holds ? 'holds' : fits && Math.abs(worst.by) <= FAR ? 'watch' : 'lost',
-    title: holds ? 'Fits what you feed it' : fits ? 'Right kind, wrong level' : 'Fed the wrong kind',
+    title: holds
+      ? 'Fits what you feed it'
+      : fits
+        ? 'Right curve, wrong level'
+        : right
+          ? 'Made for another curve'
+          : 'Fed the wrong kind',
     figure: Number.isFinite(worst.by) ? printStopsDecimal(worst.by) : 'lost',
     advice: `${sure ? 'Expects' : 'Seems to expect'} ${expects}; you feed ${profileName}: ${sits}.${pulls}`,
     arithmetic: [
@@ -73,6 +81,7 @@ const feed: Rule = ({ guess, landings, pull, placement }, { profileName, profile
         label: 'kind, by the grey axis',
         value: `${INPUT_KINDS[guess.kind].name}: ${guess.like} lies ${percent(guess.off, 1)} off (root mean square); next ${INPUT_KINDS[next.kind].name}, ${percent(next.off, 1)}`,
       },
+      { label: `nearest conversion from ${profileName}`, value: `${percent(own, 1)} off` },
       {
         label: 'black, grey, white in',
         value: `lowest up to ${percent(guess.black)}, grey at ${guess.grey === undefined ? 'none' : percent(guess.grey, 1)}, highest from ${percent(guess.white)}`,

@@ -2,9 +2,11 @@
 
 import { useMemo } from 'react';
 import { gamutOf } from '#core/colour/gamut.ts';
+import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import type { LutRecord } from '#store/records/lut.ts';
 import type { ChainFields } from '#ui/bench/lutWork.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -19,7 +21,8 @@ import { LutPicture } from '../parts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
-import { WriteFile } from '../parts/WriteFile.tsx';
+import { WriteFile, type BakedFile } from '../parts/WriteFile.tsx';
+import { keepEdit } from '../kitModel.ts';
 import { useOpenLut } from '../inspect/useOpenLut.ts';
 import { throughOf, useNeutral, usePlace, useSource, useWork } from '../useSources.ts';
 import { chainWords, lookProblem } from './combineModel.ts';
@@ -28,7 +31,7 @@ const MOST_THIRDS = 9;
 
 /** Combine and bake: pull, conversion, look, in this order, into one file. */
 export const CombineView = () => {
-  const { selection, numbers, bench } = useBench();
+  const { selection, numbers, bench, book } = useBench();
   const [{ chain }, setWork] = useWork();
   const set = (fields: Partial<ChainFields>) => setWork({ chain: { ...chain, ...fields } });
   const place = usePlace();
@@ -42,6 +45,23 @@ export const CombineView = () => {
     [numbers, neutral],
   );
   useLaid('out, 0 to 100 %', points);
+  const keep = ({ text, scale, interpolation }: BakedFile) => {
+    if (!source || !neutral) return;
+    const record: LutRecord = {
+      id: crypto.randomUUID(),
+      name: `${profile.name}, chain${chain.thirds === 0 ? '' : ` ${printStops(chain.thirds / 3)}`}`.slice(
+        0,
+        80,
+      ),
+      says: words.join(', ').slice(0, 300),
+      output: source.output,
+      scale,
+      coding: { bitDepth: camera.coding.bitDepth, range: camera.coding.range },
+      interpolation,
+      axis: sampleGreyAxis(neutral),
+    };
+    void book.edit(keepEdit(record, text));
+  };
   const problem = lookProblem(place);
   const words = chainWords(place);
   const stops = chain.thirds / 3;
@@ -66,6 +86,7 @@ export const CombineView = () => {
               body: (
                 <WriteFile
                   source={problem ? undefined : source}
+                  onKeep={keep}
                   name={`${setup.name} ${camera.name} chain${stops === 0 ? '' : ` ${printStops(stops)}`}`}
                   notes={[
                     `Profile ${profile.name}, gamut ${gamutOf(profile.data.gamut).name}${source ? ` to ${gamutOf(outputOf(source.output).primaries).name}` : ''}`,

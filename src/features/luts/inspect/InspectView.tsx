@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
+import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { judgeLut } from '#core/lut/lutVerdicts.ts';
 import { summarise } from '#core/verdict/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -56,8 +57,6 @@ export const InspectView = () => {
   const keepOpened = () => {
     if (!opened || !source || !neutral) return;
     const id = crypto.randomUUID();
-    const from = -0.1;
-    const axis = { from, to: 1.1, out: Array.from({ length: 601 }, (_, i) => neutral(from + i / 500)) };
     void book.edit(
       keepEdit(
         {
@@ -68,7 +67,7 @@ export const InspectView = () => {
           scale: source.scale,
           coding: { bitDepth: source.coding.bitDepth, range: source.coding.range },
           interpolation: 'tetrahedral',
-          axis,
+          axis: sampleGreyAxis(neutral),
         },
         opened.text,
       ),

@@ -16,16 +16,26 @@ import { useLosses } from './useLosses.ts';
 const SCALE_IDS = ['signal', 'code'] as const;
 const INTERPOLATION_IDS = Object.keys(INTERPOLATIONS) as InterpolationId[];
 
+/** A LUT as it was baked, for the kit. */
+export type BakedFile = {
+  readonly text: string;
+  readonly scale: CubeScale;
+  readonly interpolation: InterpolationId;
+};
+
 /** What each size loses, and the file. */
 export const WriteFile = ({
   source,
   name,
   notes,
+  onKeep,
 }: {
   source?: LutSource;
   name: string;
   /** What the file says of itself, a line each. */
   notes: readonly string[];
+  /** Takes what was baked into the kit, where it cannot be kept as what it is made from. */
+  onKeep?: (baked: BakedFile) => void;
 }) => {
   const { luts, selection } = useBench();
   const [size, setSize] = useState(33);
@@ -37,11 +47,10 @@ export const WriteFile = ({
   const { losses, old } = useLosses(source);
   const { coding } = selection.camera;
   const { extension, type } = LUT_WRITERS[format];
-  // Without a file format that holds a shaper there is none.
-  const withShaper = shaped && format === 'clf';
   const file = `${slug(name)}.${extension}`;
-  const write = async () => {
-    if (!source) return;
+  /** The text in a format; undefined where it cannot be said in it, and then the reason is said. */
+  const made = async (as: LutFormatId) => {
+    if (!source) return undefined;
     const words = wordsFor(name, {
       selection,
       input: selection.profile.name,
@@ -53,15 +62,32 @@ export const WriteFile = ({
     const { wish } = source;
     const outcome = await luts
       .client()
-      .call('write', { wish, format, size, shaped: withShaper, scale, coding, interpolation, words });
-    if (outcome.state !== 'done') return;
-    if (!outcome.output.ok) {
-      setSaid({ text: outcome.output.reason, bad: true });
-      return;
-    }
-    const { text, milliseconds } = outcome.output.value;
-    download(file, text, type);
-    setSaid({ text: `${file}: built in ${milliseconds.toFixed(0)} ms.`, bad: false });
+      .call('write', {
+        wish,
+        format: as,
+        size,
+        shaped: shaped && as === 'clf',
+        scale,
+        coding,
+        interpolation,
+        words,
+      });
+    if (outcome.state !== 'done') return undefined;
+    if (outcome.output.ok) return outcome.output.value;
+    setSaid({ text: outcome.output.reason, bad: true });
+    return undefined;
+  };
+  const write = async () => {
+    const found = await made(format);
+    if (!found) return;
+    download(file, found.text, type);
+    setSaid({ text: `${file}: built in ${found.milliseconds.toFixed(0)} ms.`, bad: false });
+  };
+  const keep = async () => {
+    const found = await made(shaped ? 'clf' : 'cube');
+    if (!found || !onKeep) return;
+    onKeep({ text: found.text, scale, interpolation });
+    setSaid({ text: `Kept, ${size} points.`, bad: false });
   };
   return (
     <div className="lut-bake">
@@ -123,6 +149,16 @@ export const WriteFile = ({
         >
           <Download size={16} aria-hidden="true" /> <span>{file}</span>
         </button>
+        {onKeep && (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            disabled={!source}
+            onClick={() => void keep()}
+          >
+            Keep in the kit
+          </button>
+        )}
         {said && (
           <p className={said.bad ? 'field-error' : 'quiet small mb-0'} role="status">
             {said.text}
