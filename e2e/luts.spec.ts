@@ -96,6 +96,14 @@ test('sliders, presets and outputs answer on table, ladder and picture; a LUT go
     await expect.poll(() => out(page, 'white')).toBeLessThan(white);
     expect(await out(page, 'card')).toBeCloseTo(0.45, 4);
     await expect.poll(() => printOf(page, picture)).not.toBe(before);
+    const moved = await out(page, 'white');
+    await page.keyboard.press('Control+z');
+    await expect.poll(() => out(page, 'white')).toBeGreaterThan(moved);
+    const kept = await out(page, 'white');
+    await page.reload();
+    await painted(page);
+    await expect.poll(() => out(page, 'white')).toBeCloseTo(kept, 5);
+    await page.getByRole('slider', { name: 'Shoulder' }).focus();
     await page.keyboard.press('Delete');
     await expect.poll(() => out(page, 'white')).toBeCloseTo(white, 4);
     await expect(page.locator('.ladder-laid path')).toBeVisible();

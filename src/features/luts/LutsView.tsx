@@ -4,6 +4,7 @@ import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
+import { useBuildOfPlan } from './build/useBuild.ts';
 import { BuildView } from './build/BuildView.tsx';
 import { CombineView } from './combine/CombineView.tsx';
 import { CompareView } from './compare/CompareView.tsx';
@@ -26,6 +27,7 @@ export const LutsView = () => {
   const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('build'));
   useSceneOfSetup();
   useStage();
+  useBuildOfPlan();
   const { View } = PARTS[part];
   return (
     <>

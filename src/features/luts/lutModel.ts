@@ -12,7 +12,8 @@ import type { Coding } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import type { Selection } from '#store/selection.ts';
-import { toneOf, type BuildFields, type LutWork } from '#ui/bench/lutWork.ts';
+import { toneOf, type LutWork } from '#ui/bench/lutWork.ts';
+import type { LutBuild } from '#store/records/lut.ts';
 import { wishOf, type OpenedLut } from '#ui/bench/lutShelf.ts';
 import { slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
@@ -34,7 +35,7 @@ export type LutSource = {
 const bare = ({ curve, gamut, clipStops }: ProfileData): ProfileData => ({ curve, gamut, clipStops });
 
 /** The recipe that is being built for the card. */
-export const recipeOf = (build: BuildFields, { profile, plan }: Selection): LutRecipe => ({
+export const recipeOf = (build: LutBuild, { profile, plan }: Selection): LutRecipe => ({
   profile: bare(profile.data),
   pullStops: build.pull ?? plan.placement,
   output: build.output,
@@ -43,11 +44,11 @@ export const recipeOf = (build: BuildFields, { profile, plan }: Selection): LutR
   saturation: build.saturation,
 });
 
-const isMoved = ({ preset, moved }: BuildFields) =>
+const isMoved = ({ preset, moved }: LutBuild) =>
   Object.entries(moved).some(([key, value]) => TONE_PRESETS[preset].tone[key as 'contrast'] !== value);
 
 /** `wide log, pull −1, soft`. */
-export const buildName = (build: BuildFields, selection: Selection): string =>
+export const buildName = (build: LutBuild, selection: Selection): string =>
   [
     selection.profile.name,
     printPull(build.pull ?? selection.plan.placement),
@@ -55,7 +56,7 @@ export const buildName = (build: BuildFields, selection: Selection): string =>
     ...(build.output === 'bt1886' ? [] : [outputName(build)]),
   ].join(', ');
 
-const outputName = ({ output, peak }: Pick<BuildFields, 'output' | 'peak'>) =>
+const outputName = ({ output, peak }: Pick<LutBuild, 'output' | 'peak'>) =>
   output === 'pq' ? `PQ ${peak}` : OUTPUTS[output].name;
 
 /** On signal: what is computed knows no codes. */

@@ -1,11 +1,34 @@
 import { z } from 'zod';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
-import { TONE_LIMITS } from '#core/lut/toneScale.ts';
+import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
 import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
 import { profileDataSchema } from './profile.ts';
 
 const output = z.enum(OUTPUT_IDS as [OutputId, ...OutputId[]]);
 const between = ({ min, max }: { readonly min: number; readonly max: number }) => finite.min(min).max(max);
+
+const toneSchema = z.object({
+  grey: between(TONE_LIMITS.grey).optional(),
+  white: between(TONE_LIMITS.white).optional(),
+  contrast: between(TONE_LIMITS.contrast),
+  toe: between(TONE_LIMITS.toe),
+  shoulder: between(TONE_LIMITS.shoulder),
+});
+const saturation = finite.min(0).max(3);
+
+/** A LUT being built for a camera in a set-up: everything but the profile, which is the plan's. */
+export const lutBuildSchema = z.object({
+  output,
+  /** cd/m2; counts for PQ. */
+  peak: finite.positive().max(10_000),
+  preset: z.enum(TONE_PRESET_IDS as [TonePresetId, ...TonePresetId[]]),
+  /** What was moved away from the preset. */
+  moved: toneSchema.partial(),
+  saturation,
+  /** Stops; without it the placement's. */
+  pull: stopsSchema.optional(),
+});
+export type LutBuild = z.infer<typeof lutBuildSchema>;
 
 /** A LUT of our own making, as what it is made from. */
 export const recipeSchema = z.object({
@@ -13,14 +36,8 @@ export const recipeSchema = z.object({
   pullStops: stopsSchema,
   output,
   peak: finite.positive().max(10_000),
-  tone: z.object({
-    grey: between(TONE_LIMITS.grey).optional(),
-    white: between(TONE_LIMITS.white).optional(),
-    contrast: between(TONE_LIMITS.contrast),
-    toe: between(TONE_LIMITS.toe),
-    shoulder: between(TONE_LIMITS.shoulder),
-  }),
-  saturation: finite.min(0).max(3),
+  tone: toneSchema,
+  saturation,
 });
 
 /** A LUT of the kit: a recipe, or a file whose text is kept beside it. */

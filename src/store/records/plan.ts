@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { finite, idSchema, stopsSchema } from './common.ts';
+import { lutBuildSchema } from './lut.ts';
 
 export const shutterSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('angle'), degrees: finite.positive().max(360) }),
@@ -24,6 +25,8 @@ export const planSchema = z.object({
   warningMargin: finite.min(0).max(3),
   /** The LUT on each monitor, by the monitor's id; without one a monitor shows the computed picture. */
   monitorLuts: z.record(idSchema, idSchema).optional(),
+  /** The LUT that is being built here; without one the plain one. */
+  lutBuild: lutBuildSchema.optional(),
 });
 export type PlanRecord = z.infer<typeof planSchema>;
 

@@ -1,22 +1,10 @@
 import type { Correction } from '#core/grade/order.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
+import type { LutBuild } from '#store/records/lut.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { ToneScale, TonePresetId } from '#core/lut/toneScale.ts';
 import { TONE_PRESETS } from '#core/lut/toneScale.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
-
-/** A LUT being built: everything but the profile, which is the card's. */
-export type BuildFields = {
-  readonly output: OutputId;
-  /** cd/m2; counts for PQ. */
-  readonly peak: number;
-  readonly preset: TonePresetId;
-  /** What was moved away from the preset. */
-  readonly moved: Partial<ToneScale>;
-  readonly saturation: number;
-  /** Stops; without it the placement's. */
-  readonly pull?: number;
-};
 
 /** A chain being put together. A source is `build`, `computed`, `none`, `opened`, or a LUT of the kit by its id. */
 export type ChainFields = {
@@ -29,9 +17,9 @@ export type ChainFields = {
   readonly feed: 'display' | 'log';
 };
 
-/** What is at hand on the LUTs screen; not worth a record. */
+/** What is at hand on the LUTs screen. The LUT being built is the plan's, ahead of it while a slider moves; the rest is not worth a record. */
 export type LutWork = {
-  readonly build: BuildFields;
+  readonly build: LutBuild;
   readonly chain: ChainFields;
   readonly inspected: string;
   /** What 0..1 means in the opened file. */
@@ -53,7 +41,7 @@ export const FIRST_WORK: LutWork = {
 };
 
 /** The fields that build a kept recipe again, with its own pull. */
-export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe): BuildFields => {
+export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe): LutBuild => {
   const fits = (preset: TonePresetId) =>
     JSON.stringify({ ...TONE_PRESETS[preset].tone, ...tone }) ===
     JSON.stringify({ ...TONE_PRESETS[preset].tone });
@@ -69,7 +57,7 @@ export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe
 };
 
 /** The tone scale of a preset with what was moved. */
-export const toneOf = ({ preset, moved }: Pick<BuildFields, 'preset' | 'moved'>): ToneScale => ({
+export const toneOf = ({ preset, moved }: Pick<LutBuild, 'preset' | 'moved'>): ToneScale => ({
   ...TONE_PRESETS[preset].tone,
   ...moved,
 });

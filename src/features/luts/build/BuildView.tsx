@@ -7,7 +7,6 @@ import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
-import type { BuildFields } from '#ui/bench/lutWork.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
@@ -21,8 +20,9 @@ import { LutPicture } from '../parts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { WriteFile } from '../parts/WriteFile.tsx';
-import { throughOf, useSource, useWork } from '../useSources.ts';
+import { throughOf, useSource } from '../useSources.ts';
 import { Monitors } from './Monitors.tsx';
+import { useBuild } from './useBuild.ts';
 import { toneFields, withTone } from './toneFields.ts';
 
 const MOST_PULL = 9;
@@ -31,8 +31,7 @@ const signal = (stops: number) => MIDDLE_GREY * 2 ** stops;
 /** Build: from the card’s profile to a display, with the pull of the placement and a tone scale. */
 export const BuildView = () => {
   const { selection, numbers } = useBench();
-  const [{ build }, setWork] = useWork();
-  const set = (fields: Partial<BuildFields>) => setWork({ build: { ...build, ...fields } });
+  const { build, move, commit, set } = useBuild();
   const { plan, profile, camera } = selection;
   const recipe = useMemo(() => recipeOf(build, selection), [build, selection]);
   const compiled = useMemo(() => compileRecipe(recipe), [recipe]);
@@ -66,14 +65,14 @@ export const BuildView = () => {
                   says: OUTPUTS[id].says,
                 }))}
                 value={build.output}
-                onPick={(output) => set({ output, moved: {} })}
+                onPick={(output) => set(OUTPUTS[output].name, { output, moved: {} })}
               />
               {build.output === 'pq' && (
                 <select
                   className="form-select form-select-sm"
                   aria-label="Peak of the display"
                   value={build.peak}
-                  onChange={(event) => set({ peak: Number(event.target.value) })}
+                  onChange={(event) => set('peak', { peak: Number(event.target.value) })}
                 >
                   {OUTPUTS.pq.peaks.map((peak) => (
                     <option key={peak} value={peak}>
@@ -128,7 +127,9 @@ export const BuildView = () => {
               aria-label="Pull"
               value={build.pull === undefined ? 'plan' : String(Math.round(3 * build.pull))}
               onChange={(event) =>
-                set({ pull: event.target.value === 'plan' ? undefined : Number(event.target.value) / 3 })
+                set('pull', {
+                  pull: event.target.value === 'plan' ? undefined : Number(event.target.value) / 3,
+                })
               }
             >
               <option value="plan">pull of the placement, {printStops(-plan.placement)}</option>
@@ -148,14 +149,18 @@ export const BuildView = () => {
               says: TONE_PRESETS[id].says,
             }))}
             value={build.preset}
-            onPick={(preset) => set({ preset, moved: {} })}
+            onPick={(preset) => set(preset, { preset, moved: {} })}
           />
           {toneFields(build, { white }).map(({ id, ...field }) => (
             <Slider
               key={id}
               {...field}
-              onSet={(value) => setWork({ build: withTone(build, id, value) })}
-              onReset={() => setWork({ build: withTone(build, id, undefined) })}
+              onSet={(value) => move(withTone(build, id, value))}
+              onCommit={() => commit(field.label)}
+              onReset={() => {
+                move(withTone(build, id, undefined));
+                commit(field.label);
+              }}
             />
           ))}
         </Panel>

@@ -8,11 +8,13 @@ import type { Edit } from '#store/edits.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { buildOf } from '#ui/bench/lutWork.ts';
 import { printPull } from '#ui/format.ts';
+import { useBuild } from './useBuild.ts';
 import { attachEdit, keepEdit } from '../kitModel.ts';
 
 /** The kit’s monitors: what LUT each one carries for this set-up and camera, and the one being built to put on it. */
 export const Monitors = ({ record }: { record: LutRecord }) => {
-  const { book, records, selection, session } = useBench();
+  const { book, records, selection } = useBench();
+  const { set } = useBuild();
   const [name, setName] = useState('');
   const { plan, profile } = selection;
   const data = profile.data;
@@ -52,7 +54,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
           value=""
           onChange={(event) => {
             const recipe = records.luts.get(event.target.value)?.recipe;
-            if (recipe) session.setLutWork({ build: buildOf(recipe) });
+            if (recipe) set('from the kit', buildOf(recipe));
           }}
         >
           <option value="">Start from …</option>

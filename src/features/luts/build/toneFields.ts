@@ -1,6 +1,7 @@
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESETS, type ToneScale } from '#core/lut/toneScale.ts';
-import { toneOf, type BuildFields } from '#ui/bench/lutWork.ts';
+import { toneOf } from '#ui/bench/lutWork.ts';
+import type { LutBuild } from '#store/records/lut.ts';
 
 export type ToneField = {
   readonly id: keyof ToneScale | 'saturation';
@@ -46,7 +47,7 @@ const start = (id: keyof ToneScale, output: OutputId, lands: Lands): number => {
 };
 
 /** The sliders of a tone scale, with where each stands. */
-export const toneFields = (build: BuildFields, lands: Lands): ToneField[] => {
+export const toneFields = (build: LutBuild, lands: Lands): ToneField[] => {
   const tone = toneOf(build);
   const preset: ToneScale = TONE_PRESETS[build.preset].tone;
   const tones = ORDER.map((id): ToneField => {
@@ -71,7 +72,7 @@ export const toneFields = (build: BuildFields, lands: Lands): ToneField[] => {
 };
 
 /** The fields with one slider moved, or put back where it was. */
-export const withTone = (build: BuildFields, id: ToneField['id'], value: number | undefined): BuildFields => {
+export const withTone = (build: LutBuild, id: ToneField['id'], value: number | undefined): LutBuild => {
   if (id === 'saturation') return { ...build, saturation: value ?? 1 };
   const { [id]: _old, ...others } = build.moved;
   return { ...build, moved: value === undefined ? others : { ...others, [id]: value } };

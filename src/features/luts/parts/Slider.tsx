@@ -13,6 +13,7 @@ export const Slider = ({
   shown,
   moved = false,
   onSet,
+  onCommit,
   onReset,
 }: {
   label: string;
@@ -26,6 +27,8 @@ export const Slider = ({
   /** Away from where it starts. */
   moved?: boolean;
   onSet: (value: number) => void;
+  /** The pointer or the key is let go. */
+  onCommit?: () => void;
   onReset: () => void;
 }) => {
   const id = useId();
@@ -45,6 +48,8 @@ export const Slider = ({
         value={value}
         aria-valuetext={shown}
         onChange={(event) => onSet(Number(event.target.value))}
+        onPointerUp={onCommit}
+        onKeyUp={onCommit}
         onDoubleClick={onReset}
         onKeyDown={(event) => {
           if (event.key !== 'Delete') return;

@@ -60,18 +60,16 @@ export const WriteFile = ({
       notes: [...notes, `Interpolation meant: ${interpolation}`],
     });
     const { wish } = source;
-    const outcome = await luts
-      .client()
-      .call('write', {
-        wish,
-        format: as,
-        size,
-        shaped: shaped && as === 'clf',
-        scale,
-        coding,
-        interpolation,
-        words,
-      });
+    const outcome = await luts.client().call('write', {
+      wish,
+      format: as,
+      size,
+      shaped: shaped && as === 'clf',
+      scale,
+      coding,
+      interpolation,
+      words,
+    });
     if (outcome.state !== 'done') return undefined;
     if (outcome.output.ok) return outcome.output.value;
     setSaid({ text: outcome.output.reason, bad: true });

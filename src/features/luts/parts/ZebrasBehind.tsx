@@ -28,14 +28,16 @@ export const ZebrasBehind = ({
     ...numbers.skin.map(({ subject, stops }) => [subject.name, zebra(stops, SKIN_TOLERANCE)] as const),
   ];
   return (
-    <dl className="lut-zebras">
-      {rows.map(([name, value]) => (
-        <div key={name}>
-          <dt>{name}</dt>
-          <dd className="num">{value}</dd>
-        </div>
-      ))}
+    <div className="lut-zebras">
+      <dl>
+        {rows.map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd className="num">{value}</dd>
+          </div>
+        ))}
+      </dl>
       <p className="quiet">zebra behind it, {SCALES[camera.zebra.scale].name}</p>
-    </dl>
+    </div>
   );
 };
