@@ -87,6 +87,19 @@ describe('set card', () => {
     expect(new Set(CELLS.map(({ id }) => id))).toEqual(new Set(Object.keys(REASONS) as CellId[]));
   });
 
+  it('names the LUT on the monitor, and says when its pull is not the plan’s', () => {
+    const input = cardOf('lantern-quay', 'a-cam');
+    const monitor = CELLS.find(({ id }) => id === 'monitor');
+    expect(monitor?.named?.(input)).toBe('Lanterns guarded');
+    expect(REASONS.monitor(input).why).toContain('takes off what the placement put on');
+    const brighter = {
+      ...input,
+      selection: { ...input.selection, plan: { ...input.selection.plan, placement: 1 } },
+    };
+    expect(REASONS.monitor(brighter).why).toMatch(/the screen looks 1 too bright/);
+    expect(monitor?.named?.(cardOf('furnace-mouth', 'a-cam'))).toBeUndefined();
+  });
+
   it('writes back what it shows: every choice of every picked cell', () => {
     const input = cardOf('furnace-mouth', 'a-cam');
     for (const { editor } of CELLS) {

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Triple } from '../colour/matrix.ts';
 import { ARCHETYPES, type ArchetypeId } from '../profile/index.ts';
@@ -179,5 +180,34 @@ describe('an inspected LUT', () => {
     const fine = report(compileRecipe(recipeFor('wideLog', 1)).rgb, {}, 65);
     expect(rough.halved?.worst).toBeGreaterThan(4 * (fine.halved?.worst as number));
     expect(said(rough, 'points')?.state).not.toBe('holds');
+  });
+});
+
+describe('whatever rises', () => {
+  const rising = fc
+    .array(fc.double({ min: 0.001, max: 1, noNaN: true }), { minLength: 9, maxLength: 9 })
+    .map((steps) => {
+      const sums = steps.reduce<number[]>((all, step) => [...all, (all.at(-1) ?? 0) + step], []);
+      return sums.map((v) => (v - sums[0]) / (sums[8] - sums[0]));
+    });
+
+  it('never falls, folds or tints, and its tones land in order', () => {
+    fc.assert(
+      fc.property(rising, (points) => {
+        const at = (v: number) => {
+          const place = Math.min(0.999999, Math.max(0, v)) * 8;
+          const low = Math.floor(place);
+          return points[low] + (place - low) * (points[low + 1] - points[low]);
+        };
+        const found = report(each(at), {}, 9);
+        expect(found.falls).toBeUndefined();
+        expect(found.folds).toBe(0);
+        expect(found.tinge.delta).toBeLessThan(0.1);
+        expect(found.outside).toBe(0);
+        expect(found.landings[1].out).toBeGreaterThanOrEqual(found.landings[0].out);
+        expect(judgeLut(found, { profileName: 'wide log', profile: ARCHETYPES.wideLog, clipStops: 6 }).every(({ title }) => title.split(' ').length <= 6)).toBe(true); // prettier-ignore
+      }),
+      { numRuns: 25 },
+    );
   });
 });

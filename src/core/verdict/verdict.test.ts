@@ -98,6 +98,33 @@ const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, 
   };
 };
 
+describe('the LUT on the monitor', () => {
+  const { measurement, distribution, numbers } = judged('bench', { placement: 1, planned: 1 });
+  const loaded = (pullStops: number) =>
+    judgeFrame({
+      measurement,
+      distribution,
+      placement: 1,
+      numbers: { ...numbers, pullStops, monitor: { neutral: (v) => v, pullStops } },
+    }).find(({ id }) => id === 'monitorPlan');
+
+  it('with the pull of the plan is not spoken of, nor is the computed picture', () => {
+    expect(loaded(1)).toBeUndefined();
+    expect(loaded(0.9)).toBeUndefined();
+    expect(judgeFrame({ measurement, distribution, placement: 1, numbers: { ...numbers, pullStops: 0 } }).some(({ id }) => id === 'monitorPlan')).toBe(false); // prettier-ignore
+  });
+
+  it.each([
+    [0, '−1.0', 'too bright'],
+    [5 / 3, '+0.7', 'too dark'],
+  ])('with a pull of %f at a placement of 1 says by how much the screen is off', (pull, figure, looks) => {
+    const verdict = loaded(pull);
+    expect(verdict).toMatchObject({ state: 'watch', figure });
+    expect(verdict?.advice).toContain(looks);
+    expect(verdict?.correction).toEqual({ kind: 'placement', to: expect.closeTo(pull, 9) });
+  });
+});
+
 describe('card', () => {
   it.each([-1, 0, 2 / 3, 1, 2])('at %f where planned holds, with its number', (placement) => {
     const { of } = judged('bench', { placement });

@@ -69,11 +69,6 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
       return { output: success({ title, comments, says, invertible: inverseOf(nodes).ok }) };
     },
 
-    drop: async ({ id }) => {
-      shelf.drop(id);
-      return { output: undefined };
-    },
-
     inspect: async ({ wish, ...how }) => {
       // A file is looked at as it stands; anything else on a cube of 33 points.
       const nodes =

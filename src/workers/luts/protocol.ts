@@ -48,7 +48,6 @@ export type Compared = { readonly loss: LutLoss; readonly map: DifferenceMap };
 export type LutJobs = {
   /** Opens a file and keeps it under an id. */
   keep: { input: { readonly id: string; readonly text: string }; output: Result<LutInfo> };
-  drop: { input: { readonly id: string }; output: undefined };
   inspect: { input: Omit<InspectWish, 'nodes'> & { readonly wish: LutWish }; output: LutReport };
   /** What a LUT makes of neutrals. */
   axis: { input: { readonly wish: LutWish }; output: GreyAxis };

@@ -74,9 +74,6 @@ export const createShelf = () => {
       if (file.ok) files.set(id, file.value);
       return file.ok ? success(file.value) : file;
     },
-    drop: (id: string): void => void files.delete(id),
-    has: (id: string) => files.has(id),
-    nodesOf,
     keptNodes,
     run,
   };
