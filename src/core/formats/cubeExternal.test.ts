@@ -78,18 +78,7 @@ describe('the exported cube in other hands', () => {
     },
   );
 
-  it.skipIf(!ocio)('a 1D cube is read alike, within 1e-5', () => {
-    const curve = (power: number) => Float32Array.from({ length: 4096 }, (_, i) => (i / 4095) ** power);
-    const lut: Lut = { kind: 'curves', domain: UNIT_DOMAIN, curves: [curve(0.45), curve(1), curve(2.2)] };
-    const solid = file;
-    file = join(folder, 'curves.cube');
-    writeFileSync(file, writeCubeFile(lut, { title: 'curves', comments: [] }));
-    const some = between.slice(0, 60);
-    expect(worst(byOcio(some), some.map(compileLut(lut)))).toBeLessThan(1e-5);
-    file = solid;
-  });
-
-  const byFfmpeg = (triples: readonly Triple[], interpolation: string) => {
+  const byFfmpeg = (triples: readonly Triple[], interpolation: string, filter = 'lut3d') => {
     // Planar 32-bit float keeps the whole precision: G, B, R planes.
     const planes = [1, 2, 0].map((c) => Float32Array.from(triples, (rgb) => rgb[c]));
     const input = Buffer.concat(planes.map((plane) => Buffer.from(plane.buffer)));
@@ -97,7 +86,17 @@ describe('the exported cube in other hands', () => {
     const raw = ['-f', 'rawvideo', '-pix_fmt', 'gbrpf32le', '-s', size];
     const out = execFileSync(
       'ffmpeg',
-      ['-v', 'error', ...raw, '-i', '-', '-vf', `lut3d=file=${file}:interp=${interpolation}`, ...raw, '-'],
+      [
+        '-v',
+        'error',
+        ...raw,
+        '-i',
+        '-',
+        '-vf',
+        `${filter}=file=${file}:interp=${interpolation}`,
+        ...raw,
+        '-',
+      ],
       { input },
     );
     const floats = new Float32Array(out.buffer.slice(out.byteOffset, out.byteOffset + out.byteLength));
@@ -111,6 +110,19 @@ describe('the exported cube in other hands', () => {
     expect(worst(byFfmpeg(onLattice, 'tetrahedral'), onLattice.map(tetra))).toBeLessThan(TEN_BIT / 10);
     expect(worst(byFfmpeg(between, 'tetrahedral'), between.map(tetra))).toBeLessThan(TEN_BIT);
     expect(worst(byFfmpeg(between, 'trilinear'), between.map(linear))).toBeLessThan(TEN_BIT);
+  });
+
+  it.skipIf(!ocio || !ffmpeg)('a 1D cube is read alike by both, within 1e-5', () => {
+    const curve = (power: number) => Float32Array.from({ length: 4096 }, (_, i) => (i / 4095) ** power);
+    const lut: Lut = { kind: 'curves', domain: UNIT_DOMAIN, curves: [curve(0.45), curve(1), curve(2.2)] };
+    const solid = file;
+    file = join(folder, 'curves.cube');
+    writeFileSync(file, writeCubeFile(lut, { title: 'curves', comments: [] }));
+    const some = between.slice(0, 60);
+    const wanted = some.map((rgb) => compileLut(lut)(rgb));
+    expect(worst(byOcio(some), wanted)).toBeLessThan(1e-5);
+    expect(worst(byFfmpeg(some, 'linear', 'lut1d'), wanted)).toBeLessThan(1e-5);
+    file = solid;
   });
 
   it('tells the two interpolations apart, so that agreeing means something', () => {

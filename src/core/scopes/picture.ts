@@ -13,7 +13,10 @@ export type ViewId = 'recorded' | 'monitor' | 'stops';
 
 export const VIEWS = {
   recorded: { name: 'Codes', says: 'The codes as they are, grey and flat.' },
-  monitor: { name: 'Monitor', says: 'Log to BT.1886 with the pull of the card, shown for this sRGB screen.' },
+  monitor: {
+    name: 'Monitor',
+    says: 'The LUT on the monitor, or log to BT.1886 with the pull of the card; shown for this sRGB screen.',
+  },
   stops: { name: 'Stops', says: 'False colour: each tone in the colour of its stop, as on the ladder.' },
 } as const satisfies Record<ViewId, { name: string; says: string }>;
 
