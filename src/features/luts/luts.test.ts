@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
-import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
+import { TONE_PRESET_IDS } from '#core/lut/toneScale.ts';
 import { lutSchema } from '#store/records/lut.ts';
 import { planSchema } from '#store/records/plan.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
@@ -252,9 +252,5 @@ describe('LUTs in the kit', () => {
 
   it('of a file bring its text along', () => {
     expect(keepEdit(record, 'LUT_1D_SIZE 2').changes.map(({ table }) => table)).toEqual(['luts', 'lutTexts']);
-  });
-
-  it('every preset has a word that the record takes', () => {
-    for (const id of TONE_PRESET_IDS) expect(TONE_PRESETS[id].name).toBe(id);
   });
 });
