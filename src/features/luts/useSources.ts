@@ -1,11 +1,12 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { compileGreyAxis, type GreyAxis } from '#core/lut/greyAxis.ts';
+import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import type { Through } from '#workers/judge/protocol.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import type { LutWork } from '#ui/bench/lutWork.ts';
 import { chainSource } from './combine/combineModel.ts';
+import { useAsked } from './parts/useAsked.ts';
 import { axisOf, sourceChoices, sourceOf, type LutSource } from './lutModel.ts';
 
 /** What is at hand on this screen, and the way to change it. */
@@ -65,19 +66,13 @@ export const throughOf = (source: LutSource | undefined): Through | undefined =>
 /** What a LUT makes of neutrals: at once where it is computed, from the worker where it is a file. */
 export const useNeutral = (source: LutSource | undefined): ((signal: number) => number) | undefined => {
   const { luts } = useBench();
-  const [found, setFound] = useState<{ readonly key: string; readonly axis: GreyAxis }>();
-  const key = source && JSON.stringify(source.wish);
-  const recipe = source?.wish.kind === 'recipe' ? source.wish.recipe : undefined;
+  const wish = source?.wish;
+  const recipe = wish?.kind === 'recipe' ? wish.recipe : undefined;
   const own = useMemo(() => recipe && axisOf(recipe), [recipe]);
-  useEffect(() => {
-    if (!source || recipe || key === undefined) return;
-    void luts
-      .client()
-      .call('axis', { wish: source.wish })
-      .then((outcome) => {
-        if (outcome.state === 'done') setFound({ key, axis: outcome.output });
-      });
-  }, [luts, source, recipe, key]);
-  const axis = own ?? (found?.key === key ? found?.axis : undefined);
+  const { answer, old } = useAsked(wish && !recipe ? JSON.stringify(wish) : undefined, async () => {
+    if (!wish) return { state: 'cancelled' };
+    return luts.client().call('axis', { wish });
+  });
+  const axis = own ?? (old ? undefined : answer);
   return useMemo(() => axis && compileGreyAxis(axis), [axis]);
 };

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { Compared } from '#workers/luts/protocol.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -15,6 +15,7 @@ import { Landings } from '../parts/Landings.tsx';
 import { lossWord } from '../parts/lossModel.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
+import { useAsked } from '../parts/useAsked.ts';
 import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
 import { DifferencePlanes } from './DifferencePlanes.tsx';
 
@@ -52,20 +53,11 @@ const Side = ({ name, id, onPick }: { name: string; id: string; onPick: (id: str
 
 const useCompared = (a: LutSource | undefined, b: LutSource | undefined): Compared | undefined => {
   const { luts } = useBench();
-  const [found, setFound] = useState<Compared>();
-  const key = a && b && JSON.stringify([a.wish, b.wish, a.output]);
-  useEffect(() => {
-    if (!a || !b || key === undefined) return;
-    void luts
-      .client()
-      .call('compare', { a: a.wish, b: b.wish, output: a.output }, { latest: 'compare' })
-      .then((outcome) => {
-        if (outcome.state === 'done') setFound(outcome.output);
-      });
-    // The key says all that counts.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [luts, key]);
-  return a && b && found;
+  const input = a && b && { a: a.wish, b: b.wish, output: a.output };
+  return useAsked(input && JSON.stringify(input), async () => {
+    if (!input) return { state: 'cancelled' };
+    return luts.client().call('compare', input, { latest: 'compare' });
+  }).answer;
 };
 
 /** Compare: two LUTs on the picture, over stops, and over the cube. */

@@ -6,7 +6,7 @@ import { useWork } from '../useSources.ts';
 /** Opens a LUT file and looks at it; one that is none is named and changes nothing. */
 export const useOpenLut = () => {
   const { luts, session } = useBench();
-  const [, setWork] = useWork();
+  const [{ chain }, setWork] = useWork();
   return async (file: File | undefined): Promise<void> => {
     if (!file) return;
     const result = await luts.open(file);
@@ -15,6 +15,7 @@ export const useOpenLut = () => {
       return;
     }
     session.setOpened(result.value);
-    setWork({ inspected: 'opened' });
+    // Another file may not be one that can be turned round.
+    setWork({ inspected: 'opened', chain: { ...chain, inverse: false } });
   };
 };

@@ -1,15 +1,16 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { Correction, Order, OrderLoss } from '#core/grade/order.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
+import type { LutRecipe } from '#core/lut/recipe.ts';
 import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
 import type { LutWish } from '#workers/luts/wish.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { Slider } from '../parts/Slider.tsx';
-import type { recipeOf } from '../lutModel.ts';
+import { useAsked } from '../parts/useAsked.ts';
 import { useWork } from '../useSources.ts';
 import { OutputScope } from './OutputScope.tsx';
 
@@ -24,19 +25,14 @@ const SAYS: { readonly [K in Order]: string } = {
 const percent = (v: number) => `${(100 * v).toFixed(v > 0 && v < 0.001 ? 3 : 1)} %`;
 
 const useOrderLoss = (wish: {
-  readonly recipe: ReturnType<typeof recipeOf>;
+  readonly recipe: LutRecipe;
   readonly correction: Correction;
-}) => {
+}): OrderLoss | undefined => {
   const { bench, session } = useBench();
   const serial = bench.frame?.serial;
-  const [loss, setLoss] = useState<OrderLoss>();
-  useEffect(() => {
-    if (serial === undefined) return;
-    void session.judge.call('order', wish, { latest: 'order' }).then((outcome) => {
-      if (outcome.state === 'done') setLoss(outcome.output);
-    });
-  }, [session, serial, wish]);
-  return serial === undefined ? undefined : loss;
+  return useAsked(serial === undefined ? undefined : `${serial} ${JSON.stringify(wish)}`, () =>
+    session.judge.call('order', wish, { latest: 'order' }),
+  ).answer;
 };
 
 const Way = ({ order, wish, output }: { order: Order; wish: LutWish; output: 'bt1886' }) => {
