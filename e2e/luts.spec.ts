@@ -107,6 +107,13 @@ test('sliders, presets and outputs answer on table, ladder and picture; a LUT go
     await page.keyboard.press('Delete');
     await expect.poll(() => out(page, 'white')).toBeCloseTo(white, 4);
     await expect(page.locator('.ladder-laid path')).toBeVisible();
+    await page.getByRole('button', { name: 'Curve', exact: true }).click();
+    const curve = page.locator('.lut-over path').last();
+    const line = await curve.getAttribute('d');
+    await page.getByRole('radiogroup', { name: 'Tone scale' }).getByText('firm').click();
+    await expect(curve).not.toHaveAttribute('d', line ?? '');
+    await page.keyboard.press('Control+z');
+    await expect(curve).toHaveAttribute('d', line ?? '');
   });
 
   await test.step('HDR shows cd/m2, grey at 26', async () => {

@@ -126,7 +126,7 @@ await played.close();
 
 await visit(on('log', 'furnace-mouth', 'a-cam'), '.take img');
 await shoot('log');
-await visit(on('luts', 'furnace-mouth', 'a-cam'), '.lut-picture canvas');
+await visit(on('luts', 'furnace-mouth', 'a-cam', '&over=true'), '.lut-picture canvas');
 await page.waitForTimeout(2500);
 await shoot('luts');
 await visit(on('luts', 'bench-interview', 'b-cam', '&part=inspect'), '[data-verdict="feed"]');

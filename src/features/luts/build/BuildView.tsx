@@ -1,5 +1,6 @@
 'use client';
 
+import { parseAsBoolean, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
 import { MIDDLE_GREY } from '#core/units.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
@@ -9,9 +10,11 @@ import { printStops } from '#core/units.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { Toggle } from '#ui/parts/Toggle.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
 import { buildName, recipeNotes, recipeOf, recordOf } from '../lutModel.ts';
 import { Below } from '../parts/Below.tsx';
+import { CurveOver } from '../parts/CurveOver.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
@@ -32,6 +35,7 @@ const signal = (stops: number) => MIDDLE_GREY * 2 ** stops;
 export const BuildView = () => {
   const { selection, numbers } = useBench();
   const { build, move, commit, set } = useBuild();
+  const [over, setOver] = useQueryState('over', parseAsBoolean.withDefault(false));
   const { plan, profile, camera } = selection;
   const recipe = useMemo(() => recipeOf(build, selection), [build, selection]);
   const compiled = useMemo(() => compileRecipe(recipe), [recipe]);
@@ -57,6 +61,12 @@ export const BuildView = () => {
           className="luts-picture"
           tools={
             <>
+              <Toggle
+                on={over}
+                name="Curve"
+                says="The curve over the picture: stops to the right, 0 to 100 % upwards"
+                onFlip={() => void setOver(!over)}
+              />
               <Segmented
                 label="Output"
                 options={OUTPUT_IDS.map((id) => ({
@@ -85,6 +95,7 @@ export const BuildView = () => {
           }
         >
           <LutPicture through={through} name={name}>
+            {over && <CurveOver points={points} />}
             {(build.output === 'hlg' || build.output === 'pq') && (
               <span className="lut-note">This screen cuts what lies over 203 cd/m²</span>
             )}
