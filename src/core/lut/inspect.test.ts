@@ -171,6 +171,16 @@ describe('an inspected LUT', () => {
     expect(said(crushed, 'blacks')?.state).toBe('watch');
   });
 
+  it('for HDR is judged by its own light: what clips is bright at 75 % of PQ', () => {
+    for (const output of ['hlg', 'pq'] as const) {
+      const recipe = { ...recipeFor('wideLog', 1), output, peak: 1000 };
+      const found = report(compileRecipe(recipe).rgb, { output, placement: 1 }, 33);
+      expect(said(found, 'whites')?.title).toBe('Shows tones to the clip');
+      expect(said(found, 'feed')?.state).toBe('holds');
+      expect(found.pull).toBeCloseTo(1, 1);
+    }
+  });
+
   it('with a kink or with few points is told of', () => {
     expect(said(report(each((v) => (v < 0.5 ? 0.2 * v : 0.1 + 1.8 * (v - 0.5)))), 'smooth')?.state).toBe(
       'watch',

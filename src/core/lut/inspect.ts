@@ -5,7 +5,7 @@ import type { Coding } from '../signal/scale.ts';
 import { cubeScale, onSignal, type CubeScale } from './cubeScale.ts';
 import { pullOn } from './greyAxis.ts';
 import { guessInput, offFrom, type InputGuess } from './inputKind.ts';
-import { lutLoss, labOfSignal, type LutLoss } from './loss.ts';
+import { displayLight, lutLoss, labOfSignal, type LutLoss } from './loss.ts';
 import type { Lattice } from './lattice.ts';
 import type { InterpolationId } from './lut.ts';
 import { compileNodes, type LutNode } from './node.ts';
@@ -51,6 +51,8 @@ export type LutReport = {
   /** Grey axis of the active profile: the lowest stop at which the output has come to its highest, and what that is. */
   readonly whiteStops: number;
   readonly whiteSignal: number;
+  /** Light of that output on its display, 1 = the white that the eye takes for white. */
+  readonly whiteLight: number;
   /** Highest stop at which the output is still at its lowest. */
   readonly blackStops: number;
   /** Input at which the grey axis begins to fall, if it does, and by how much in all. */
@@ -181,6 +183,7 @@ export const inspectLut = (wish: InspectWish): LutReport => {
     range: [signals.reduce((a, b) => Math.min(a, b)), signals.reduce((a, b) => Math.max(a, b))],
     whiteStops: stops[whiteAt],
     whiteSignal: highest,
+    whiteLight: displayLight(output)([highest, highest, highest])[1],
     blackStops: stops[Math.max(0, blackAt)],
     ...greyAxis(rgb, labOfSignal(output)),
     folds: foldsOf(raw),

@@ -90,9 +90,12 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
   };
 };
 
-const whites: Rule = ({ whiteStops, whiteSignal }, { clipStops }) => {
+/** Light under which a clipped area no longer looks white: 85 % of signal on BT.1886. Our own choice. */
+const WHITE_LOOK = 0.85 ** 2.4;
+
+const whites: Rule = ({ whiteStops, whiteSignal, whiteLight }, { clipStops }) => {
   const flat = clipStops - whiteStops;
-  if (whiteSignal < 0.85)
+  if (whiteLight < WHITE_LOOK)
     return {
       id: 'whites',
       state: 'watch',
