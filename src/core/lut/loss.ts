@@ -5,7 +5,7 @@ import { hlgOotf, TRANSFERS } from '../transfer/index.ts';
 import { outputOf, type OutputId } from './outputs.ts';
 
 /** Diffuse white of HDR, cd/m2 (BT.2408-7 table 1). */
-const HDR_WHITE = 203;
+export const HDR_WHITE = 203;
 const HLG_PEAK = 1000;
 
 const each =

@@ -165,7 +165,7 @@ const neutrality: Rule = ({ tinge }) => ({
   advice:
     tinge.delta > 2
       ? `Up to ${tinge.delta.toFixed(1)} in a* or b*, at ${percent(tinge.at)} in: balance by the scope, not by this picture.`
-      : 'No cast along the grey axis.',
+      : `No cast along the grey axis: at most ${tinge.delta.toFixed(1)} in a* or b*.`,
   arithmetic: [
     {
       label: 'largest a* or b* of a neutral',
@@ -182,7 +182,7 @@ const smooth: Rule = ({ bend }) => ({
   advice:
     bend.by > 1
       ? `The slope jumps at ${percent(bend.at)} in: even gradients may show an edge there.`
-      : 'No sudden change of slope along the grey axis.',
+      : `The slope along the grey axis changes by ${bend.by.toFixed(2)} of its mean at most.`,
   arithmetic: [
     {
       label: 'largest change of slope',

@@ -17,6 +17,7 @@ import { MIDDLE_GREY } from '../units.ts';
 export type OutputDefinition = {
   readonly name: string;
   readonly says: string;
+  readonly range: 'SDR' | 'HDR';
   readonly primaries: GamutId;
   readonly luma: LumaId;
   /** Where the tone scale puts middle grey unless it is told otherwise, signal. */
@@ -64,6 +65,7 @@ const sdr = {
 
 /** What both SDR outputs have in common: they show one picture. */
 const VIDEO = {
+  range: 'SDR',
   primaries: 'bt709',
   luma: 'bt709',
   grey: SDR_GREY,
@@ -108,6 +110,7 @@ export const OUTPUTS = {
   },
   hlg: {
     name: 'HLG',
+    range: 'HDR',
     says: 'BT.2100 HLG with BT.2020 primaries, diffuse white at 75 %',
     primaries: 'bt2020',
     luma: 'bt2020',
@@ -121,6 +124,7 @@ export const OUTPUTS = {
   },
   pq: {
     name: 'PQ',
+    range: 'HDR',
     says: 'BT.2100 PQ with BT.2020 primaries, diffuse white at 203 cd/m²',
     primaries: 'bt2020',
     luma: 'bt2020',

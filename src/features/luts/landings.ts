@@ -1,6 +1,6 @@
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
-import { displayLight } from '#core/lut/loss.ts';
-import type { OutputId } from '#core/lut/outputs.ts';
+import { displayLight, HDR_WHITE } from '#core/lut/loss.ts';
+import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import type { LadderMark } from '#ui/ladder/ladderModel.ts';
 import { ladderMarks } from '#ui/ladder/ladderModel.ts';
 
@@ -14,10 +14,6 @@ export type LandingRow = {
   /** cd/m2 on an HDR display. */
   readonly light?: number;
 };
-
-const HDR: readonly OutputId[] = ['hlg', 'pq'];
-/** Diffuse white of HDR, cd/m2 (BT.2408-7 table 1). */
-const HDR_WHITE = 203;
 
 /** Tones of the card, in the order of light: clip, white, faces, card, grey, floor. */
 export const tonesOf = (
@@ -48,7 +44,7 @@ export const landingsOf = (
       stops,
       in: signal,
       out,
-      ...(HDR.includes(output) ? { light: HDR_WHITE * light([out, out, out])[1] } : {}),
+      ...(outputOf(output).range === 'HDR' ? { light: HDR_WHITE * light([out, out, out])[1] } : {}),
     };
   });
 };

@@ -116,6 +116,8 @@ describe('the LUT worker', () => {
     const ccc = await call('write', written(pull, 'ccc'));
     if (!ccc.ok) throw new Error(ccc.reason);
     expect(ccc.value.text).toContain('<ColorCorrectionCollection');
+    expect(ccc.value.leaves).toMatch(/^From −3 stops up it is right within 0\.\d\d stop/);
+    expect(ccc.value.text).toContain(ccc.value.leaves);
     const read = openLut(ccc.value.text);
     expect(read.ok && read.value.nodes[0].kind).toBe('cdl');
   });

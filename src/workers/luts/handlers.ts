@@ -18,43 +18,49 @@ import { UNIT_DOMAIN } from '#core/lut/lut.ts';
 import type { LutNode } from '#core/lut/node.ts';
 import { recipeLattice } from '#core/lut/recipeLattice.ts';
 import { failure, success, type Result } from '#core/result.ts';
+import { printStops } from '#core/units.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
 import { createShelf, inverseOf, type Shelf } from './shelf.ts';
 import type { LutWish, StepWish } from './wish.ts';
 
+/** Nodes to be written, and what they leave unsaid. */
+type Made = { readonly nodes: readonly LutNode[]; readonly leaves?: string };
+
 /** The steps of a wish that a CDL can say: pulls on log or linear light, and corrections, one of them alone. */
-const cdlNode = (wish: LutWish, { scale, coding }: WriteInput): Result<LutNode> => {
+const cdlNodes = (wish: LutWish, { scale, coding }: WriteInput): Result<Made> => {
   const steps: readonly StepWish[] = wish.kind === 'chain' ? wish.steps : [];
   const [step, ...more] = steps;
   if (step?.kind === 'cdl' && more.length === 0)
-    return success({ kind: 'cdl', cdl: step.cdl, style: 'held' });
+    return success({ nodes: [{ kind: 'cdl', cdl: step.cdl, style: 'held' }] });
   if (step?.kind !== 'exposure' || more.length > 0)
     return failure(
       'CDL',
       'A CDL can say the pull alone, or one correction: take the rest out, or write a .cube or a CLF.',
     );
-  const made = pullCdl(step.profile, step.stops, scale, coding);
-  return made.ok ? success({ kind: 'cdl', cdl: made.value.cdl, style: 'held' }) : made;
+  const pull = pullCdl(step.profile, step.stops, scale, coding);
+  if (!pull.ok) return pull;
+  const { cdl, worstStops, from } = pull.value;
+  return success({
+    nodes: [{ kind: 'cdl', cdl, style: 'held' }],
+    leaves: `From ${printStops(from)} stops up it is right within ${worstStops.toFixed(2)} stop; under that the toe bends.`,
+  });
 };
 
-const nodesFor = (shelf: Shelf, input: WriteInput): Result<readonly LutNode[]> => {
+const nodesFor = (shelf: Shelf, input: WriteInput): Result<Made> => {
   const { wish, format, size, shaped, scale, coding, interpolation } = input;
-  if (format === 'cc' || format === 'ccc') {
-    const node = cdlNode(wish, input);
-    return node.ok ? success([node.value]) : node;
-  }
+  if (format === 'cc' || format === 'ccc') return cdlNodes(wish, input);
   if (wish.kind === 'recipe' && format !== 'cube1d' && !shaped) {
     const lattice = recipeLattice(wish.recipe, scale, coding, size);
-    return success([{ kind: 'cube', domain: UNIT_DOMAIN, lattice, interpolation }]);
+    return success({ nodes: [{ kind: 'cube', domain: UNIT_DOMAIN, lattice, interpolation }] });
   }
   const transform = onScale(shelf.run(wish), scale, coding);
   if (format === 'cube1d')
     return isSeparable(transform)
-      ? success([bakeCurves(transform)])
+      ? success({ nodes: [bakeCurves(transform)] })
       : failure('format', 'The channels mix: this needs a 3D cube.');
   const nodes = bake(transform, size, shaped ? shaperFor(transform) : undefined);
-  return success(nodes.map((node) => (node.kind === 'cube' ? { ...node, interpolation } : node)));
+  return success({ nodes: nodes.map((node) => (node.kind === 'cube' ? { ...node, interpolation } : node)) });
 };
 
 /** The jobs of the LUT worker: opening, inspecting, baking, comparing, writing. */
@@ -97,12 +103,15 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
     write: async (input, { step }) => {
       await step('Baking', 0.2);
       const began = now();
-      const nodes = nodesFor(shelf, input);
+      const made = nodesFor(shelf, input);
       const milliseconds = now() - began;
-      if (!nodes.ok) return { output: nodes };
+      if (!made.ok) return { output: made };
       await step('Writing', 0.6);
-      const text = LUT_WRITERS[input.format].write(nodes.value, input.words);
-      return { output: text.ok ? success({ text: text.value, milliseconds }) : text };
+      const { nodes, leaves } = made.value;
+      const { words, format } = input;
+      const said = leaves === undefined ? words : { ...words, comments: [...words.comments, leaves] };
+      const text = LUT_WRITERS[format].write(nodes, said);
+      return { output: text.ok ? success({ text: text.value, milliseconds, leaves }) : text };
     },
 
     compare: async ({ a, b, output }, { step }) => {

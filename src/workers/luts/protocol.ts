@@ -40,7 +40,12 @@ export type WriteInput = Written & {
   readonly interpolation: InterpolationId;
   readonly words: LutWords;
 };
-export type WrittenFile = { readonly text: string; readonly milliseconds: number };
+export type WrittenFile = {
+  readonly text: string;
+  readonly milliseconds: number;
+  /** What the format could not say, as a sentence. */
+  readonly leaves?: string;
+};
 
 export type CompareInput = { readonly a: LutWish; readonly b: LutWish; readonly output: OutputId };
 export type Compared = { readonly loss: LutLoss; readonly map: DifferenceMap };

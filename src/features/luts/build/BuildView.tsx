@@ -2,7 +2,7 @@
 
 import { parseAsBoolean, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
-import { MIDDLE_GREY } from '#core/units.ts';
+import { HDR_WHITE } from '#core/lut/loss.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
@@ -26,10 +26,9 @@ import { WriteFile } from '../parts/WriteFile.tsx';
 import { throughOf, useSource } from '../useSources.ts';
 import { Monitors } from './Monitors.tsx';
 import { useBuild } from './useBuild.ts';
-import { toneFields, withTone } from './toneFields.ts';
+import { toneFields, whiteOut, withTone } from './toneFields.ts';
 
 const MOST_PULL = 9;
-const signal = (stops: number) => MIDDLE_GREY * 2 ** stops;
 
 /** Build: from the card’s profile to a display, with the pull of the placement and a tone scale. */
 export const BuildView = () => {
@@ -48,9 +47,6 @@ export const BuildView = () => {
   useLaid('out, 0 to 100 %', points);
   const rows = landingsOf(numbers, plan.placement, compiled.neutral, build.output);
   const name = buildName(build, selection);
-  const white = compiled.neutral(
-    profile.data.clipStops > 2.5 ? numbers.profile.signalAt(recipe.pullStops + Math.log2(1 / signal(0))) : 1,
-  );
   const record = useMemo(() => recordOf('new', name, recipe, camera.coding), [name, recipe, camera.coding]);
   return (
     <div className="luts">
@@ -96,8 +92,8 @@ export const BuildView = () => {
         >
           <LutPicture through={through} name={name}>
             {over && <CurveOver points={points} />}
-            {(build.output === 'hlg' || build.output === 'pq') && (
-              <span className="lut-note">This screen cuts what lies over 203 cd/m²</span>
+            {OUTPUTS[build.output].range === 'HDR' && (
+              <span className="lut-note">This screen cuts what lies over {HDR_WHITE} cd/m²</span>
             )}
           </LutPicture>
         </Panel>
@@ -162,18 +158,20 @@ export const BuildView = () => {
             value={build.preset}
             onPick={(preset) => set(preset, { preset, moved: {} })}
           />
-          {toneFields(build, { white }).map(({ id, ...field }) => (
-            <Slider
-              key={id}
-              {...field}
-              onSet={(value) => move(withTone(build, id, value))}
-              onCommit={() => commit(field.label)}
-              onReset={() => {
-                move(withTone(build, id, undefined));
-                commit(field.label);
-              }}
-            />
-          ))}
+          {toneFields(build, { white: whiteOut(recipe, compiled, numbers.profile) }).map(
+            ({ id, ...field }) => (
+              <Slider
+                key={id}
+                {...field}
+                onSet={(value) => move(withTone(build, id, value))}
+                onCommit={() => commit(field.label)}
+                onReset={() => {
+                  move(withTone(build, id, undefined));
+                  commit(field.label);
+                }}
+              />
+            ),
+          )}
         </Panel>
         <Panel
           title="Behind this LUT"

@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import { compileProfile } from '#core/profile/index.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import { pictureOf } from '#store/monitorPicture.ts';
 import type { Edit } from '#store/edits.ts';
@@ -17,7 +16,6 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
   const { set } = useBuild();
   const [name, setName] = useState('');
   const { plan, profile } = selection;
-  const data = profile.data;
   const monitors = [...records.monitors.values()];
   const named = { ...record, name: (name.trim() || record.name).slice(0, 80) };
   const edit = (made: Edit) => void book.edit(made);
@@ -28,7 +26,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
   const keep = kept ? [] : keepEdit(fresh).changes;
   const put = (monitorId: string, lutId: string, before: Edit['changes'] = []) =>
     edit(attachEdit(selection, book.getState().plans.get(plan.id), monitorId, lutId, before));
-  const pulls = (lut: LutRecord) => printPull(pictureOf(lut, compileProfile(data)).pullStops);
+  const pulls = (lut: LutRecord) => printPull(pictureOf(lut, profile.data).pullStops);
   return (
     <div className="lut-kit">
       <div className="lut-keep">

@@ -1,4 +1,7 @@
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
+import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
+import type { Profile } from '#core/profile/index.ts';
+import { reflectanceToStops } from '#core/units.ts';
 import { TONE_LIMITS, TONE_PRESETS, type ToneScale } from '#core/lut/toneScale.ts';
 import { toneOf } from '#ui/bench/lutWork.ts';
 import type { LutBuild } from '#store/records/lut.ts';
@@ -40,6 +43,13 @@ const ROWS: { readonly [K in keyof Required<ToneScale>]: Row } = {
   },
 };
 const ORDER = Object.keys(ROWS) as (keyof ToneScale)[];
+
+/** Where diffuse white lands, after the pull: signal of the output. */
+export const whiteOut = (
+  { pullStops }: LutRecipe,
+  { neutral }: Pick<CompiledRecipe, 'neutral'>,
+  { signalAt }: Profile,
+): number => neutral(signalAt(pullStops + reflectanceToStops(1)));
 
 const start = (id: keyof ToneScale, output: OutputId, lands: Lands): number => {
   if (id === 'grey') return outputOf(output).grey;

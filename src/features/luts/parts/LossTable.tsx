@@ -23,9 +23,15 @@ export const LossTable = ({
       <thead>
         <tr>
           <th scope="col">Points</th>
-          <th scope="col">mean ΔE</th>
-          <th scope="col">worst ΔE</th>
-          <th scope="col">grey, stop</th>
+          <th scope="col" title="CIEDE2000 over the cube, read tetrahedrally">
+            mean ΔE
+          </th>
+          <th scope="col" title="CIEDE2000 over the cube, read tetrahedrally">
+            worst ΔE
+          </th>
+          <th scope="col" title="Worst on the grey axis, stops of light">
+            grey, stop
+          </th>
           <th scope="col" />
         </tr>
       </thead>

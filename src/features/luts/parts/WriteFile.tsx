@@ -79,7 +79,8 @@ export const WriteFile = ({
     const found = await made(format);
     if (!found) return;
     download(file, found.text, type);
-    setSaid({ text: `${file}: built in ${found.milliseconds.toFixed(0)} ms.`, bad: false });
+    const left = found.leaves === undefined ? '' : ` ${found.leaves}`;
+    setSaid({ text: `${file}: built in ${found.milliseconds.toFixed(0)} ms.${left}`, bad: false });
   };
   const keep = async () => {
     const found = await made(shaped ? 'clf' : 'cube');
@@ -114,7 +115,12 @@ export const WriteFile = ({
           aria-label="Format"
           title={LUT_WRITERS[format].says}
           value={format}
-          onChange={(event) => setFormat(event.target.value as LutFormatId)}
+          onChange={(event) => {
+            const picked = event.target.value as LutFormatId;
+            setFormat(picked);
+            // No other format holds a shaper.
+            if (picked !== 'clf') setShaped(false);
+          }}
         >
           {LUT_FORMAT_IDS.map((id) => (
             <option key={id} value={id}>
@@ -128,16 +134,18 @@ export const WriteFile = ({
           value={scale}
           onPick={setScale}
         />
-        <Segmented
-          label="Interpolation"
-          options={INTERPOLATION_IDS.map((id) => ({
-            id,
-            name: INTERPOLATIONS[id].name,
-            says: INTERPOLATIONS[id].says,
-          }))}
-          value={interpolation}
-          onPick={setInterpolation}
-        />
+        {(format === 'cube' || format === 'clf') && (
+          <Segmented
+            label="Interpolation"
+            options={INTERPOLATION_IDS.map((id) => ({
+              id,
+              name: INTERPOLATIONS[id].name,
+              says: INTERPOLATIONS[id].says,
+            }))}
+            value={interpolation}
+            onPick={setInterpolation}
+          />
+        )}
         <button
           type="button"
           className="btn btn-primary btn-sm lut-file"
