@@ -1,4 +1,4 @@
-import { compileGreyAxis, pullOn } from '#core/lut/greyAxis.ts';
+import { compileGreyAxis, stopsShownAt } from '#core/lut/greyAxis.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import type { MonitorPicture } from '#core/exposure/setCard.ts';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
@@ -15,7 +15,7 @@ export const greyOf = ({ output, recipe }: Pick<LutRecord, 'output' | 'recipe'>)
 /** What a LUT of the kit does to this profile, as far as the card needs it; its pull is worked out, not believed. */
 export const pictureOf = (lut: LutRecord, data: ProfileData): MonitorPicture => {
   const neutral = compileGreyAxis(lut.axis);
-  return { neutral, pullStops: pullOn(compileProfile(data), neutral, greyOf(lut)) };
+  return { neutral, pullStops: stopsShownAt(compileProfile(data), neutral, greyOf(lut)) };
 };
 
 /** The picture of the first monitor with a LUT; undefined where monitors show the computed one. */

@@ -1,3 +1,4 @@
+import { stopsShownAt } from '../lut/greyAxis.ts';
 import { compileMonitoring } from '../lut/monitoring.ts';
 import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
@@ -77,19 +78,9 @@ export const zebraSignal = (
   if (reads === 'log') return profile;
   const { neutral } =
     typeof picture === 'number' ? compileMonitoring({ profile, pullStops: picture }) : picture;
-  const signalAt = (over: number) => neutral(profile.signalAt(over));
   return {
-    signalAt,
-    stopsAt: (signal) => {
-      let low = -12;
-      let high = profile.clipStops;
-      for (let i = 0; i < 50; i += 1) {
-        const mid = (low + high) / 2;
-        if (signalAt(mid) < signal) low = mid;
-        else high = mid;
-      }
-      return (low + high) / 2;
-    },
+    signalAt: (over) => neutral(profile.signalAt(over)),
+    stopsAt: (signal) => stopsShownAt(profile, neutral, signal),
   };
 };
 

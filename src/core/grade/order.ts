@@ -9,7 +9,7 @@ import { outputOf, type OutputId } from '../lut/outputs.ts';
 import { compileRecipe, type LutRecipe } from '../lut/recipe.ts';
 import { compileProfile } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
-import { codeToSignal, maxCode, type Coding } from '../signal/scale.ts';
+import { signalsByCode, type Coding } from '../signal/scale.ts';
 import { TRANSFERS, type TransferFunction } from '../transfer/index.ts';
 
 /** What is put right: light in stops, and the balance in mired, warmer +. */
@@ -115,9 +115,7 @@ export const orderLoss = (
   const { luma, grey } = outputOf(recipe.output);
   const { kr, kg, kb } = LUMA[luma];
   const lab = labOfSignal(recipe.output);
-  const signals = Float64Array.from({ length: maxCode(coding.bitDepth) + 1 }, (_, code) =>
-    codeToSignal(code, coding),
-  );
+  const signals = signalsByCode(coding);
   const counted = ORDERS.map(() => ({ topped: 0, white: 0, levels: new Set<number>() }));
   let [sum, worst, pixels] = [0, 0, 0];
   for (let i = 0; i < r.length; i += every) {

@@ -1,4 +1,5 @@
 import type { Triple } from '../colour/matrix.ts';
+import { curveInput } from './invert.ts';
 import { sampleLattice } from './lattice.ts';
 import { lutLoss, type LutLoss } from './loss.ts';
 import { UNIT_DOMAIN, type Lut } from './lut.ts';
@@ -40,23 +41,11 @@ export const shaperFor = (transform: (rgb: Triple) => Triple): Float32Array => {
   });
 };
 
-const inverseOf = (curve: Float32Array, wanted: number): number => {
-  let [low, high] = [0, curve.length - 1];
-  while (high - low > 1) {
-    const mid = (low + high) >> 1;
-    if (curve[mid] <= wanted) low = mid;
-    else high = mid;
-  }
-  return (low + (wanted - curve[low]) / (curve[high] - curve[low])) / (curve.length - 1);
-};
-
 /** A transform of 0..1 on a cube, or on a shaper and a cube. */
 export const bake = (transform: (rgb: Triple) => Triple, size: number, shaper?: Float32Array): Lut[] => {
   if (!shaper) return [{ kind: 'cube', domain: UNIT_DOMAIN, lattice: sampleLattice(size, transform) }];
   const last = size - 1;
-  const inputs = Float64Array.from({ length: size }, (_, i) =>
-    i === 0 ? 0 : i === last ? 1 : inverseOf(shaper, i / last),
-  );
+  const inputs = Float64Array.from({ length: size }, (_, i) => curveInput(shaper, i / last));
   const at = (v: number) => inputs[Math.round(v * last)];
   const lattice = sampleLattice(size, ([r, g, b]) => transform([at(r), at(g), at(b)]));
   return [

@@ -31,6 +31,19 @@ export type ChainStep =
 
 type Step = (signal: Triple) => Triple;
 
+/** So much of what a step does: 0 leaves what comes in, 1 is the step. */
+export const blended = (step: Step, intensity: number): Step => {
+  if (intensity === 1) return step;
+  return (signal) => {
+    const done = step(signal);
+    return [
+      signal[0] + intensity * (done[0] - signal[0]),
+      signal[1] + intensity * (done[1] - signal[1]),
+      signal[2] + intensity * (done[2] - signal[2]),
+    ];
+  };
+};
+
 type Compilers = {
   readonly [K in ChainStep['kind']]: (step: Extract<ChainStep, { kind: K }>) => Step;
 };
@@ -55,18 +68,8 @@ const COMPILERS: Compilers = {
   exposure: ({ profile, stops }) => (stops === 0 ? (signal) => signal : each(exposed(profile, stops))),
   conversion: ({ recipe }) => compileRecipe(recipe).rgb,
   back: ({ recipe }) => compileRecipe(recipe).undo,
-  lut: ({ nodes, scale, coding, interpolation, intensity }) => {
-    const through = onSignal(compileNodes(nodes, interpolation), scale, coding);
-    if (intensity === 1) return through;
-    return (signal) => {
-      const looked = through(signal);
-      return [
-        signal[0] + intensity * (looked[0] - signal[0]),
-        signal[1] + intensity * (looked[1] - signal[1]),
-        signal[2] + intensity * (looked[2] - signal[2]),
-      ];
-    };
-  },
+  lut: ({ nodes, scale, coding, interpolation, intensity }) =>
+    blended(onSignal(compileNodes(nodes, interpolation), scale, coding), intensity),
   cdl: ({ cdl }) => compileCdl(cdl),
 };
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { differenceMap } from './differenceMap.ts';
-import { compileGreyAxis, pullOn, sampleGreyAxis } from './greyAxis.ts';
+import { compileGreyAxis, stopsShownAt, sampleGreyAxis } from './greyAxis.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { shownOnVideo } from './onScreen.ts';
 import { OUTPUT_IDS, OUTPUTS } from './outputs.ts';
@@ -14,14 +14,14 @@ describe('a grey axis', () => {
       const { neutral } = compileRecipe(monitoringRecipe({ profile: ARCHETYPES[id], pullStops }));
       const axis = compileGreyAxis(sampleGreyAxis(neutral));
       for (let v = -0.05; v < 1.08; v += 0.013) expect(axis(v)).toBeCloseTo(neutral(v), 2);
-      expect(pullOn(profile, axis, OUTPUTS.bt1886.grey)).toBeCloseTo(pullStops, 1);
+      expect(stopsShownAt(profile, axis, OUTPUTS.bt1886.grey)).toBeCloseTo(pullStops, 1);
     }
   });
 
   it('that never reaches grey has the end of the recording as its pull', () => {
     const profile = compileProfile(ARCHETYPES.wideLog);
-    expect(pullOn(profile, () => 0.1, 0.45)).toBeCloseTo(profile.clipStops, 6);
-    expect(pullOn(profile, () => 0.9, 0.45)).toBeCloseTo(-12, 6);
+    expect(stopsShownAt(profile, () => 0.1, 0.45)).toBeCloseTo(profile.clipStops, 6);
+    expect(stopsShownAt(profile, () => 0.9, 0.45)).toBeCloseTo(-12, 6);
   });
 });
 

@@ -24,18 +24,18 @@ export const compileGreyAxis =
   };
 
 /**
- * The pull that a LUT has on a profile: the stop whose tone lands on the output's grey. Where none does, the nearest end of what
- * the profile records.
+ * The lowest stop of a profile whose tone a LUT shows at a signal; at the output's grey it is the LUT's pull on that profile. Where
+ * none does, the nearest end of what the profile records.
  */
-export const pullOn = (
+export const stopsShownAt = (
   { signalAt, clipStops }: Profile,
   neutral: (signal: number) => number,
-  grey: number,
+  signal: number,
 ): number => {
   let [low, high] = [-12, clipStops];
   for (let i = 0; i < 50; i += 1) {
     const mid = (low + high) / 2;
-    if (neutral(signalAt(mid)) < grey) low = mid;
+    if (neutral(signalAt(mid)) < signal) low = mid;
     else high = mid;
   }
   return high;

@@ -3,7 +3,7 @@ import type { Triple } from '../colour/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { cubeScale, onSignal, type CubeScale } from './cubeScale.ts';
-import { pullOn } from './greyAxis.ts';
+import { stopsShownAt } from './greyAxis.ts';
 import { guessInput, offFrom, type InputGuess } from './inputKind.ts';
 import { displayLight, lutLoss, labOfSignal, type LutLoss } from './loss.ts';
 import type { Lattice } from './lattice.ts';
@@ -178,7 +178,7 @@ export const inspectLut = (wish: InspectWish): LutReport => {
   return {
     guess: guessInput(grey, output),
     own: offFrom(grey, output, data),
-    pull: pullOn(profile, grey, outputOf(output).grey),
+    pull: stopsShownAt(profile, grey, outputOf(output).grey),
     placement,
     range: [signals.reduce((a, b) => Math.min(a, b)), signals.reduce((a, b) => Math.max(a, b))],
     whiteStops: stops[whiteAt],

@@ -1,12 +1,12 @@
 import { failure, success, type Result } from '../result.ts';
-import { UNIT_DOMAIN, type Domain, type Lut } from './lut.ts';
+import type { Domain, Lut } from './lut.ts';
 
 const CHANNELS = ['red', 'green', 'blue'];
 /** Points of an inverted curve: enough that a straight read between them is within 1e-5 for what cameras record by. */
 const POINTS = 4096;
 
-/** Input of a rising curve for an output; the darkest where it is level. */
-const find = (curve: Float32Array, wanted: number): number => {
+/** Input 0..1 of a curve that does not fall, for an output; the darkest where it is level. */
+export const curveInput = (curve: Float32Array, wanted: number): number => {
   const last = curve.length - 1;
   if (wanted <= curve[0]) return 0;
   if (wanted > curve[last]) return 1;
@@ -37,11 +37,11 @@ export const invertCurves = (lut: Extract<Lut, { kind: 'curves' }>): Result<Lut>
   }
   const ends = (at: (curve: Float32Array) => number) => lut.curves.map(at) as unknown as Domain['min'];
   const domain: Domain = { min: ends((curve) => curve[0]), max: ends((curve) => curve[curve.length - 1]) };
-  const { min, max } = lut.domain ?? UNIT_DOMAIN;
+  const { min, max } = lut.domain;
   const curves = lut.curves.map((curve, c) =>
     Float32Array.from({ length: POINTS }, (_, i) => {
       const out = domain.min[c] + ((domain.max[c] - domain.min[c]) * i) / (POINTS - 1);
-      return min[c] + (max[c] - min[c]) * find(curve, out);
+      return min[c] + (max[c] - min[c]) * curveInput(curve, out);
     }),
   );
   return success({

@@ -43,6 +43,10 @@ export const codeToSignal = (code: number, coding: Coding): number => {
   return (code - black) / (white - black);
 };
 
+/** Signal fraction of every code; the index is the code. */
+export const signalsByCode = (coding: Coding): Float64Array =>
+  Float64Array.from({ length: maxCode(coding.bitDepth) + 1 }, (_, code) => codeToSignal(code, coding));
+
 /** Signal fraction to the integer in the file, clamped to the code range. */
 export const quantise = (signal: number, coding: Coding): number =>
   Math.min(maxCode(coding.bitDepth), Math.max(0, Math.round(signalToCode(signal, coding))));

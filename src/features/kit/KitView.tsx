@@ -1,10 +1,9 @@
 'use client';
 
-import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { Segmented } from '#ui/parts/Segmented.tsx';
+import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { BagView } from './bag/BagView.tsx';
 import { CameraPanel } from './camera/CameraPanel.tsx';
 import { ProfileChart } from './ProfileChart.tsx';
@@ -58,24 +57,5 @@ const PARTS = {
   zebra: { name: 'Zebra sheet', View: ZebraSheet },
   bag: { name: 'Bag', View: BagView },
 } as const;
-type PartId = keyof typeof PARTS;
-const PART_IDS = Object.keys(PARTS) as PartId[];
-
 /** Kit: cameras, profiles, and what else is in the bag. */
-export const KitView = () => {
-  const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('camera'));
-  const { View } = PARTS[part];
-  return (
-    <>
-      <nav className="kit-parts" aria-label="Parts of the kit">
-        <Segmented
-          label="Part of the kit"
-          options={PART_IDS.map((id) => ({ id, name: PARTS[id].name }))}
-          value={part}
-          onPick={(id) => void setPart(id)}
-        />
-      </nav>
-      <View />
-    </>
-  );
-};
+export const KitView = () => <ScreenParts of="the kit" parts={PARTS} first="camera" />;

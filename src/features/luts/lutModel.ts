@@ -10,7 +10,7 @@ import { TONE_PRESETS } from '#core/lut/toneScale.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
-import type { LutRecord } from '#store/records/lut.ts';
+import { lutOfRecipe, type LutRecord } from '#store/records/lut.ts';
 import type { Selection } from '#store/selection.ts';
 import { toneOf, type LutWork } from '#ui/bench/lutWork.ts';
 import type { LutBuild } from '#store/records/lut.ts';
@@ -57,7 +57,7 @@ export const buildName = (build: LutBuild, selection: Selection): string =>
   ].join(', ');
 
 const outputName = ({ output, peak }: Pick<LutBuild, 'output' | 'peak'>) =>
-  output === 'pq' ? `PQ ${peak}` : OUTPUTS[output].name;
+  output === 'pq' ? `PQ ${peak} cd/m²` : OUTPUTS[output].name;
 
 /** On signal: what is computed knows no codes. */
 export const PLAIN = { scale: 'signal', coding: { bitDepth: 10, range: 'legal' } } as const;
@@ -183,14 +183,13 @@ export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] =>
 export const axisOf = (recipe: LutRecipe): GreyAxis => sampleGreyAxis(compileRecipe(recipe).neutral);
 
 /** A record of the kit from a recipe. */
-export const recordOf = (id: string, name: string, recipe: LutRecipe, coding: Coding): LutRecord => ({
-  id,
-  name: name.slice(0, 80),
-  says: `${outputOf(recipe.output).name}${recipe.output === 'pq' ? `, ${recipe.peak} cd/m²` : ''}, ${printPull(recipe.pullStops)}`,
-  output: recipe.output,
-  scale: 'signal',
-  coding: { bitDepth: coding.bitDepth, range: coding.range },
-  interpolation: 'tetrahedral',
-  recipe,
-  axis: axisOf(recipe),
-});
+export const recordOf = (id: string, name: string, recipe: LutRecipe, coding: Coding): LutRecord =>
+  lutOfRecipe(
+    {
+      id,
+      name: name.slice(0, 80),
+      says: `${outputName(recipe)}, ${printPull(recipe.pullStops)}`,
+    },
+    recipe,
+    coding,
+  );

@@ -6,7 +6,7 @@ import type { Through } from '#workers/judge/protocol.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import type { LutWork } from '#ui/bench/lutWork.ts';
 import { chainSource } from './combine/combineModel.ts';
-import { useAsked } from './parts/useAsked.ts';
+import { useAsked } from '#ui/bench/useAsked.ts';
 import { axisOf, sourceChoices, sourceOf, type LutSource } from './lutModel.ts';
 
 /** What is at hand on this screen, and the way to change it. */

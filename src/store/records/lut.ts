@@ -1,4 +1,7 @@
 import { z } from 'zod';
+import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
+import { compileRecipe, type LutRecipe } from '#core/lut/recipe.ts';
+import type { Coding } from '#core/signal/scale.ts';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
 import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
@@ -56,6 +59,21 @@ export const lutSchema = z.object({
   axis: z.object({ from: finite, to: finite, out: z.array(finite).min(2).max(4096).readonly() }),
 });
 export type LutRecord = z.infer<typeof lutSchema>;
+
+/** A recipe as a LUT of the kit. */
+export const lutOfRecipe = (
+  words: Pick<LutRecord, 'id' | 'name' | 'says'>,
+  recipe: LutRecipe,
+  { bitDepth, range }: Coding,
+): LutRecord => ({
+  ...words,
+  output: recipe.output,
+  scale: 'signal',
+  coding: { bitDepth, range },
+  interpolation: 'tetrahedral',
+  recipe,
+  axis: sampleGreyAxis(compileRecipe(recipe).neutral),
+});
 
 /** The file of a LUT. */
 export const lutTextSchema = z.object({ id: idSchema, text: z.string().min(1).max(80_000_000) });

@@ -1,4 +1,5 @@
 import type { Correction } from '#core/grade/order.ts';
+import type { LookFeed } from '#core/lut/chain.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { LutBuild } from '#store/records/lut.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
@@ -14,7 +15,7 @@ export type ChainFields = {
   readonly inverse: boolean;
   readonly look: string;
   readonly intensity: number;
-  readonly feed: 'display' | 'log';
+  readonly feed: LookFeed;
 };
 
 /** What is at hand on the LUTs screen. The LUT being built is the plan's, ahead of it while a slider moves; the rest is not worth a record. */

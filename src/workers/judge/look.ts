@@ -20,7 +20,7 @@ import { shrink } from '#core/scopes/shrink.ts';
 import { thinned } from '#core/scopes/thin.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
-import { codeToSignal, maxCode, signalToCode, type Coding } from '#core/signal/scale.ts';
+import { codeToSignal, maxCode, signalsByCode, signalToCode, type Coding } from '#core/signal/scale.ts';
 import type { FrameMeasurement } from '#core/verdict/index.ts';
 import type { LutWish } from '../luts/wish.ts';
 import type { Handlers } from '../rpc/serve.ts';
@@ -126,9 +126,7 @@ const monitoringOf = ({ wish, output }: Through, run: Run): CompiledMonitoring =
 const throughRun = (frame: Frame, run: Run): Frame => {
   const n = frame.r.length;
   const [r, g, b] = [new Uint16Array(n), new Uint16Array(n), new Uint16Array(n)];
-  const signals = Float64Array.from({ length: maxCode(frame.bitDepth) + 1 }, (_, code) =>
-    codeToSignal(code, frame),
-  );
+  const signals = signalsByCode(frame);
   const code = (v: number) => Math.round(TEN_BIT * Math.min(1, Math.max(0, v)));
   for (let i = 0; i < n; i += 1) {
     const [x, y, z] = run([signals[frame.r[i]], signals[frame.g[i]], signals[frame.b[i]]]);

@@ -2,7 +2,7 @@ import type { Triple } from '#core/colour/matrix.ts';
 import { openLut, type LutFile } from '#core/formats/openLut.ts';
 import { corrected } from '#core/grade/order.ts';
 import { bake } from '#core/lut/bake.ts';
-import { compileChain } from '#core/lut/chain.ts';
+import { blended, compileChain } from '#core/lut/chain.ts';
 import { onSignal } from '#core/lut/cubeScale.ts';
 import { invertCurves } from '#core/lut/invert.ts';
 import { compileNodes, type LutNode } from '#core/lut/node.ts';
@@ -37,13 +37,7 @@ export const createShelf = () => {
   };
 
   const step = (wish: StepWish): Run => {
-    if (wish.kind === 'look') {
-      const through = run(wish.of);
-      return (signal) => {
-        const looked = through(signal);
-        return signal.map((v, c) => v + wish.intensity * (looked[c] - v)) as unknown as Triple;
-      };
-    }
+    if (wish.kind === 'look') return blended(run(wish.of), wish.intensity);
     if (wish.kind !== 'lut') return compileChain([wish]);
     const { kind, intensity, scale, coding, interpolation } = wish;
     return compileChain([

@@ -1,10 +1,11 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useAsked } from '#ui/bench/useAsked.ts';
 import { NO_CHOICE } from '#ui/bench/useThrough.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -22,22 +23,19 @@ const AGAINST = [
 /** Where grey of the profile lands through the file that was opened, signal 0..1. */
 const useOpenedGrey = (scale: CubeScale): number | undefined => {
   const { bench, luts, selection } = useBench();
-  const { opened } = bench;
+  const { id } = bench.opened ?? {};
   const { coding } = selection.camera;
-  const [found, setFound] = useState<{ readonly key: string; readonly grey: number }>();
-  const key = `${opened?.id} ${scale}`;
-  const at = compileProfile(selection.profile.data).signalAt(0);
-  useEffect(() => {
-    if (!opened) return;
-    const wish = { kind: 'kept', id: opened.id, scale, coding, interpolation: 'tetrahedral' } as const;
-    void luts
-      .client()
-      .call('axis', { wish })
-      .then((outcome) => {
-        if (outcome.state === 'done') setFound({ key, grey: compileGreyAxis(outcome.output)(at) });
-      });
-  }, [luts, opened, scale, coding, key, at]);
-  return found?.key === key ? found.grey : undefined;
+  const wish =
+    id === undefined
+      ? undefined
+      : ({ kind: 'kept', id, scale, coding, interpolation: 'tetrahedral' } as const);
+  const { answer, old } = useAsked(wish && JSON.stringify(wish), async () => {
+    if (!wish) return { state: 'cancelled' };
+    return luts.client().call('axis', { wish });
+  });
+  return answer && !old
+    ? compileGreyAxis(answer)(compileProfile(selection.profile.data).signalAt(0))
+    : undefined;
 };
 
 /** What the monitor view goes through: as planned, computed from the profile, a LUT of the kit, or a file. */

@@ -15,7 +15,7 @@ import { Landings } from '../parts/Landings.tsx';
 import { lossWord } from '../parts/lossModel.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
-import { useAsked } from '../parts/useAsked.ts';
+import { useAsked } from '#ui/bench/useAsked.ts';
 import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
 import { DifferencePlanes } from './DifferencePlanes.tsx';
 

@@ -3,7 +3,7 @@
 import type { LutReport } from '#core/lut/inspect.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import type { LutSource } from '../lutModel.ts';
-import { useAsked } from '../parts/useAsked.ts';
+import { useAsked } from '#ui/bench/useAsked.ts';
 
 /** What is said of a LUT; the last report stays while a new one is worked out. */
 export const useReport = (source: LutSource | undefined): LutReport | undefined => {

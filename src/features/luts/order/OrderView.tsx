@@ -10,7 +10,7 @@ import { useBench } from '#ui/bench/BenchProvider.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { Slider } from '../parts/Slider.tsx';
-import { useAsked } from '../parts/useAsked.ts';
+import { useAsked } from '#ui/bench/useAsked.ts';
 import { useWork } from '../useSources.ts';
 import { OutputScope } from './OutputScope.tsx';
 

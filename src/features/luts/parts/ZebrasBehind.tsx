@@ -2,7 +2,7 @@
 
 import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal } from '#core/exposure/setCard.ts';
 import { printZebra, toneZebra } from '#core/exposure/zebra.ts';
-import { pullOn } from '#core/lut/greyAxis.ts';
+import { stopsShownAt } from '#core/lut/greyAxis.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -19,7 +19,7 @@ export const ZebrasBehind = ({
   const { camera, plan } = selection;
   const signal = zebraSignal(numbers.profile, 'lut', {
     neutral,
-    pullStops: pullOn(numbers.profile, neutral, outputOf(output).grey),
+    pullStops: stopsShownAt(numbers.profile, neutral, outputOf(output).grey),
   });
   const zebra = (over: number, width: number) =>
     printZebra(toneZebra({ ...camera.zebra, reads: 'lut' }, signal, camera.coding, over, width));

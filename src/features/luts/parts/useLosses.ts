@@ -2,7 +2,7 @@
 
 import { useBench } from '#ui/bench/BenchProvider.tsx';
 import type { LutSource } from '../lutModel.ts';
-import { useAsked } from './useAsked.ts';
+import { useAsked } from '#ui/bench/useAsked.ts';
 
 /** What a LUT loses at each usual size; the last figures stay, marked as old, while new ones are worked out. */
 export const useLosses = (source: LutSource | undefined) => {

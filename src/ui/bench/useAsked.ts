@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { failure } from '#core/result.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench } from './BenchProvider.tsx';
 
 /**
  * What a worker answers to a question that is told apart by its key; without a key nothing is asked. The last answer stays, marked
