@@ -1,11 +1,9 @@
-import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
 import { demoLuts } from './demoLuts.ts';
 import { demoGels, demoLights, demoMonitors, demoNdSets } from './demoBag.ts';
 import { demoCameras } from './demoCameras.ts';
 import demoTakes from './demoTakes.json' with { type: 'json' };
 import type { TakeRecord } from './records/take.ts';
 import { planId, type PlanRecord } from './records/plan.ts';
-import type { ProfileRecord } from './records/profile.ts';
 import { demoSetups, SHOOT } from './demoSetups.ts';
 import type { ShootRecord } from './records/shoot.ts';
 import type { SubjectRecord } from './records/subject.ts';
@@ -21,13 +19,6 @@ const shoots: ShootRecord[] = [
     sun: { latitude: 61.2, longitude: 4.8, date: '2026-04-14', clock: 2 },
   },
 ];
-
-/** The archetypes as records of the kit; ids are the table's. */
-export const archetypeProfiles = (): ProfileRecord[] =>
-  ARCHETYPE_IDS.map((id) => {
-    const { name, says, curve, gamut, clipStops } = ARCHETYPES[id];
-    return { id, name, says, origin: 'archetype', data: { curve, gamut, clipStops } };
-  });
 
 const subjects: SubjectRecord[] = [
   { id: 'ana', shootId: SHOOT, name: 'Ana', skinOffset: 1.2 },
@@ -173,7 +164,8 @@ export const demoRecords = () => ({
   shoots,
   setups: demoSetups,
   cameras: demoCameras,
-  profiles: archetypeProfiles(),
+  // They ship with the app: see builtIn.ts.
+  profiles: undefined,
   subjects,
   plans,
   ndSets: demoNdSets,

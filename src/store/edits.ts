@@ -1,58 +1,107 @@
 import type { Database } from './database.ts';
-import { TABLES, type RecordOf, type TableName } from './tables.ts';
+import { isBuiltIn } from './builtIn.ts';
+import {
+  applyPatch,
+  asStored,
+  type AnyRecord,
+  type Change,
+  type FieldPatch,
+  type RecordPatch,
+} from './patches.ts';
+import type { TakeRecord } from './records/take.ts';
+import { TABLES, type TableName } from './tables.ts';
+import { nextTakeNumber } from './takes.ts';
+import { issueWords, RECORD_WORDS, Refusal } from './words.ts';
 
-/** One record before and after; undefined means it is not there. */
-export type Change<T extends TableName = TableName> = {
-  readonly table: T;
+export type { Change } from './patches.ts';
+
+export type Stored = {
+  readonly table: TableName;
   readonly id: string;
-  readonly before?: RecordOf<T>;
-  readonly after?: RecordOf<T>;
+  readonly record: AnyRecord | undefined;
 };
 
 /** A step of work that is undone as one. */
 export type Edit = { readonly label: string; readonly changes: readonly Change[] };
 
-export const reversed = ({ label, changes }: Edit): Edit => ({
-  label,
-  changes: changes
-    .map(({ table, id, before, after }) => ({ table, id, before: after, after: before }))
-    .reverse(),
-});
-
-/**
- * Writes an edit in one transaction: all of it or nothing.
- * @throws ZodError when a record does not fit its schema; nothing is written then.
- */
-export const writeEdit = async (database: Database, { changes }: Edit): Promise<void> => {
-  const checked = changes.map((change) => ({
-    ...change,
-    after: change.after === undefined ? undefined : TABLES[change.table].parse(change.after),
-  }));
-  const names = [...new Set(changes.map(({ table }) => table))];
-  await database.transaction('rw', names, async () => {
-    for (const { table, id, after } of checked) {
-      if (after === undefined) await database.table(table).delete(id);
-      else await database.table(table).put(after);
-    }
-  });
+/** What writing came to. */
+export type Written = {
+  /** What was really changed, with what really was there before. */
+  readonly done: readonly RecordPatch[];
+  /** The records as they are stored now. */
+  readonly stored: readonly Stored[];
+  /** What was left as it is, because somebody else had changed it since. */
+  readonly kept: readonly { readonly table: TableName; readonly fields: readonly FieldPatch[] }[];
 };
 
-/**
- * Changes fields of one record as it stands in the database, read and written in one transaction: two changes made
- * in quick succession both hold, whatever their callers had in hand.
- * @returns the change, for undo; undefined when the record is gone.
- * @throws ZodError when the result does not fit its schema; nothing is written then.
- */
-export const patchRecord = <T extends TableName>(
+/** A record that fits its schema. @throws Refusal that names field, rule and value. */
+export const checkedRecord = (table: TableName, record: AnyRecord): AnyRecord => {
+  const parsed = TABLES[table].safeParse(record);
+  if (!parsed.success) throw new Refusal(issueWords(parsed.error, record));
+  return parsed.data;
+};
+
+/** A record as it is stored. @throws Refusal when it cannot be read: it is not written over. */
+const storedRecord = async (
   database: Database,
-  table: T,
-  id: string,
-  fields: Partial<RecordOf<T>>,
-): Promise<Change<T> | undefined> =>
-  database.transaction('rw', table, async () => {
-    const before = (await database.table(table).get(id)) as RecordOf<T> | undefined;
-    if (before === undefined) return undefined;
-    const after = TABLES[table].parse({ ...before, ...fields }) as RecordOf<T>;
-    await database.table(table).put(after);
-    return { table, id, before, after };
+  { table, id }: Pick<RecordPatch, 'table' | 'id'>,
+): Promise<AnyRecord | undefined> => {
+  const row = await database.table<unknown>(table).get(id);
+  if (row === undefined) return undefined;
+  const parsed = TABLES[table].safeParse(row);
+  if (!parsed.success) throw new Refusal(`the stored ${RECORD_WORDS[table]} cannot be read`);
+  return parsed.data;
+};
+
+/** A take's number is given when it is written: one more than the highest, where its own is none or has gone to another take. */
+const numbered = async (database: Database, take: TakeRecord): Promise<TakeRecord> => {
+  const { setupId, cameraId, number } = take;
+  const others = database.rows('takes').where('[setupId+cameraId]').equals([setupId, cameraId]);
+  const taken = await others.filter((other) => other.number === number && other.id !== take.id).count();
+  if (number > 0 && taken === 0) return take;
+  return { ...take, number: await nextTakeNumber(database, setupId, cameraId) };
+};
+
+const isTakePut = (patch: RecordPatch): patch is Extract<RecordPatch, { kind: 'put' }> =>
+  patch.table === 'takes' && patch.kind === 'put';
+
+/**
+ * Writes patches in one transaction, all of them or none, on the records as they are stored at that moment.
+ * @throws Refusal when a record does not fit its schema, is not there, or cannot be read; nothing is written then.
+ */
+export const writePatches = async (
+  database: Database,
+  patches: readonly RecordPatch[],
+  how: { readonly guarded: boolean },
+): Promise<Written> => {
+  if (patches.length === 0) return { done: [], stored: [], kept: [] };
+  const names = [...new Set(patches.map(({ table }) => table))];
+  return database.transaction('rw', names, async () => {
+    const done: RecordPatch[] = [];
+    const stored: Stored[] = [];
+    const kept: Written['kept'][number][] = [];
+    for (const wish of patches) {
+      const { table, id } = wish;
+      if (isBuiltIn(table, id))
+        throw new Refusal('it ships with the app and stays as it is; make a copy of it');
+      const patch = isTakePut(wish)
+        ? { ...wish, record: await numbered(database, wish.record as TakeRecord) }
+        : wish;
+      const made = applyPatch(patch, await storedRecord(database, patch), how);
+      if (made.gone && !how.guarded) throw new Refusal(`the ${RECORD_WORDS[table]} is no longer there`);
+      if (made.kept.length > 0) kept.push({ table, fields: made.kept });
+      if (!made.done) continue;
+      if (made.next === undefined) {
+        await database.table(table).delete(id);
+        done.push(made.done);
+        stored.push({ table, id, record: undefined });
+      } else {
+        const record = checkedRecord(table, made.next);
+        await database.table(table).put(record);
+        done.push(asStored(made.done, record));
+        stored.push({ table, id, record });
+      }
+    }
+    return { done, stored, kept };
   });
+};

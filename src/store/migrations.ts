@@ -11,6 +11,9 @@ export type Migration = {
 const ANGLES_OF_V1 = [22.5, 45, 90, 144, 150, 172.8, 180, 216, 270, 360];
 const TIMES_OF_V1 = [24, 25, 30, 48, 50, 60, 100, 120, 125, 200, 250, 500, 1000, 2000, 4000, 8000];
 
+// What was written into a new database up to version 3.
+const ARCHETYPES_OF_V3 = ['wideLog', 'classicLog', 'mildLog', 'cineFlat', 'flat', 'hlg', 'standard'];
+
 /** Numbered and never changed once landed; each has a frozen fixture in fixtures/. */
 export const MIGRATIONS: readonly Migration[] = [
   {
@@ -49,4 +52,12 @@ export const MIGRATIONS: readonly Migration[] = [
     },
   },
   { version: 3, stores: { luts: 'id', lutTexts: 'id' } },
+  {
+    version: 4,
+    stores: {},
+    // Archetypes ship with the app and are no longer stored.
+    upgrade: async (transaction) => {
+      await transaction.table('profiles').bulkDelete([...ARCHETYPES_OF_V3]);
+    },
+  },
 ];

@@ -66,7 +66,7 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
 
 /** A profile of the user's own, by one of the ways in; ladder and card follow while he types. */
 export const ProfileMaker = () => {
-  const { selection, session, book, records } = useBench();
+  const { selection, session, book } = useBench();
   const { camera, profile, plan } = selection;
   const [wayId, setWayId] = useState<WayId>('anchors');
   const [touched, setTouched] = useState<{ readonly fields: unknown }>();
@@ -94,7 +94,7 @@ export const ProfileMaker = () => {
     if (!solved?.ok) return;
     const free = freeName(book.getState().profiles, name.trim() || 'my profile');
     const made = { id: crypto.randomUUID(), name: free, way: wayId, solution: solved.value };
-    if (await book.edit(saveProfile(made, camera, plan, records.plans.has(plan.id)))) setTouched(undefined);
+    if (await book.edit(saveProfile(made, camera, plan))) setTouched(undefined);
   };
   const { Fields } = way;
   return (

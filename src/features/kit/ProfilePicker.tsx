@@ -53,7 +53,7 @@ export const ProfilePicker = () => {
           type="button"
           className="toggle"
           aria-pressed={one.id === profile.id}
-          onClick={() => void book.edit(pickProfile(one, camera, plan, records.plans.has(plan.id)))}
+          onClick={() => void book.edit(pickProfile(one, camera, plan))}
           title={one.says}
         >
           {one.name}

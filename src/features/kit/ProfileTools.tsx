@@ -2,6 +2,7 @@
 
 import { useRef, useState } from 'react';
 import { parseProfileJson, profileJson } from '#store/exports/profileJson.ts';
+import { planChange } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import { addProfile, conflictOf, removeProfile, replaceProfile, type Conflict } from '#store/takeIn.ts';
 import { useBench } from '#ui/bench/BenchProvider.tsx';
@@ -20,15 +21,9 @@ export const ProfileTools = () => {
 
   const add = async (incoming: ProfileRecord) => {
     const id = crypto.randomUUID();
-    const stored = records.plans.get(plan.id);
     const kit = book.getState().profiles;
     const added = addProfile(kit, incoming, camera, id);
-    const onPlan = {
-      table: 'plans' as const,
-      id: plan.id,
-      before: stored,
-      after: { ...plan, profileId: id },
-    };
+    const onPlan = planChange(plan, { profileId: id });
     if (!(await book.edit({ ...added, changes: [...added.changes, onPlan] }))) return;
     const name = book.getState().profiles.get(id)?.name ?? incoming.name;
     setSaid({ text: `${name} is in the kit and on ${camera.name}.` });

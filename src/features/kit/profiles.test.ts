@@ -76,12 +76,12 @@ describe('kit', () => {
     const solved = solvePrinted(fields, coding, 'bt2020');
     if (!solved.ok) throw new Error(solved.reason);
     const made = { id: 'p', name: 'Paper log', way: 'anchors', solution: solved.value } as const;
-    const { changes } = saveProfile(made, camera, plan, true);
+    const { changes } = saveProfile(made, camera, plan);
     expect(changes.map(({ table }) => table)).toEqual(['profiles', 'cameras', 'plans']);
     expect(changes[0].after).toMatchObject({ name: 'Paper log', origin: 'anchors' });
     expect(changes[2].after).toMatchObject({ profileId: 'p' });
     expect(changes[2].before).toEqual(plan);
-    expect(saveProfile(made, camera, plan, false).changes[2].before).toBeUndefined();
+    expect(changes[2]).toMatchObject({ before: plan, isDefault: true });
     changes.forEach(({ table, after }) => expect(TABLES[table].safeParse(after).success).toBe(true));
   });
 
@@ -270,7 +270,7 @@ describe('further ways in', () => {
       warnings: [],
       noise: { electronsAtGrey: 1000, readElectrons: 3 },
     };
-    const { changes } = saveProfile({ id: 'p', name: 'P', way: 'bracket', solution }, camera, plan, true);
+    const { changes } = saveProfile({ id: 'p', name: 'P', way: 'bracket', solution }, camera, plan);
     expect(changes[1].after).toMatchObject({
       noise: { electronsAtGrey: 1000, from: 'bracket' },
       floorStops: -6.9,

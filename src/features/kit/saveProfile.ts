@@ -2,7 +2,7 @@ import type { ProfileSolution } from '#core/profile/index.ts';
 import { floorAt } from '#core/sensor/noise.ts';
 import type { Edit } from '#store/edits.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import type { PlanRecord } from '#store/records/plan.ts';
+import { planChange, type PlanRecord } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { WayId } from './ways/index.ts';
 
@@ -15,12 +15,7 @@ const SAYS = {
 } as const satisfies Record<WayId, string>;
 
 /** A profile of the kit onto this camera and its plan. */
-export const pickProfile = (
-  { id, name }: ProfileRecord,
-  camera: CameraRecord,
-  plan: PlanRecord,
-  planStored: boolean,
-): Edit => ({
+export const pickProfile = ({ id, name }: ProfileRecord, camera: CameraRecord, plan: PlanRecord): Edit => ({
   label: `Profile ${name}`,
   changes: [
     ...(camera.profileIds.includes(id)
@@ -33,12 +28,7 @@ export const pickProfile = (
             after: { ...camera, profileIds: [...camera.profileIds, id] },
           },
         ]),
-    {
-      table: 'plans',
-      id: plan.id,
-      before: planStored ? plan : undefined,
-      after: { ...plan, profileId: id },
-    },
+    planChange(plan, { profileId: id }),
   ],
 });
 
@@ -58,7 +48,6 @@ export const saveProfile = (
   },
   camera: CameraRecord,
   plan: PlanRecord,
-  planStored: boolean,
 ): Edit => {
   const { name } = made;
   const record: ProfileRecord = {
@@ -82,12 +71,7 @@ export const saveProfile = (
           profileIds: [...camera.profileIds, record.id],
         },
       },
-      {
-        table: 'plans',
-        id: plan.id,
-        before: planStored ? plan : undefined,
-        after: { ...plan, profileId: record.id },
-      },
+      planChange(plan, { profileId: record.id }),
     ],
   };
 };

@@ -1,7 +1,7 @@
 import type { BookRecords } from '#store/book.ts';
 import type { Change, Edit } from '#store/edits.ts';
 import type { LutRecord } from '#store/records/lut.ts';
-import type { PlanRecord } from '#store/records/plan.ts';
+import { planChange } from '#store/records/plan.ts';
 import type { Selection } from '#store/selection.ts';
 
 /** Puts a LUT into the kit, with the text of its file where it is one. */
@@ -16,20 +16,18 @@ export const keepEdit = (lut: LutRecord, text?: string): Edit => ({
 /** Puts a LUT on a monitor for this set-up and camera; an empty id takes off what is there. */
 export const attachEdit = (
   { plan, setup, camera }: Selection,
-  stored: PlanRecord | undefined,
   monitorId: string,
   lutId: string,
   first: readonly Change[] = [],
 ): Edit => {
   const { [monitorId]: _off, ...others } = plan.monitorLuts ?? {};
   const monitorLuts = lutId === '' ? others : { ...others, [monitorId]: lutId };
-  const after: PlanRecord = { ...(stored ?? plan), monitorLuts };
   return {
     label:
       lutId === ''
         ? `computed picture on the monitor of ${setup.name}`
         : `LUT on a monitor, ${setup.name}, ${camera.name}`,
-    changes: [...first, { table: 'plans', id: plan.id, before: stored, after }],
+    changes: [...first, planChange(plan, { monitorLuts })],
   };
 };
 

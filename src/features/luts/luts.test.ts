@@ -5,11 +5,10 @@ import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { TONE_PRESET_IDS } from '#core/lut/toneScale.ts';
 import { lutSchema } from '#store/records/lut.ts';
 import { planSchema } from '#store/records/plan.ts';
-import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
+import { afterEdit, afterUndo, demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
-import { applyChanges } from '#store/book.ts';
-import { reversed, type Edit } from '#store/edits.ts';
+import type { Edit } from '#store/edits.ts';
 import { buildOf, FIRST_WORK, type LutWork } from '#ui/bench/lutWork.ts';
 import { toneFields, withTone } from './build/toneFields.ts';
 import { chainWish, chainWords, lookProblem } from './combine/combineModel.ts';
@@ -203,12 +202,12 @@ describe('LUTs in the kit', () => {
     recipeOf({ ...FIRST_WORK.build, pull: 0 }, selection),
     selection.camera.coding,
   );
-  const after = (edit: Edit, book = demoBook()) => ({ ...book, ...applyChanges(book, edit.changes) });
+  const after = (edit: Edit, book = demoBook()) => afterEdit(book, edit);
   const select = (book: ReturnType<typeof demoBook>) =>
     resolveSelection(book, { shoot: 'salt-and-fire', setup: 'furnace-mouth', camera: 'a-cam' });
 
   it('are put on a monitor for a set-up, and the card goes by their pull', () => {
-    const edit = attachEdit(selection, selection.plan, 'cart', 'own', keepEdit(record).changes);
+    const edit = attachEdit(selection, 'cart', 'own', keepEdit(record).changes);
     const book = after(edit);
     const now = select(book);
     expect(now?.monitors.map(({ monitor, lut }) => `${monitor.name}: ${lut.name}`)).toEqual([
@@ -219,7 +218,7 @@ describe('LUTs in the kit', () => {
     expect(numbersOf(selection).pullStops).toBe(1);
     // Without a pull in it the card's pull is none, whatever the placement.
     expect(numbersOf(now).pullStops).toBeCloseTo(0, 2);
-    const back = after(reversed(edit), book);
+    const back = afterUndo(demoBook(), edit);
     expect(select(back)?.monitors).toEqual([]);
     expect(back.luts.has('own')).toBe(false);
   });
@@ -245,7 +244,7 @@ describe('LUTs in the kit', () => {
     expect(without.luts.has('lantern-guard')).toBe(false);
     for (const { monitorLuts = {} } of without.plans.values())
       expect(Object.values(monitorLuts)).not.toContain('lantern-guard');
-    expect(after(reversed(edit), without).plans.get('lantern-quay:a-cam')?.monitorLuts).toEqual({
+    expect(afterUndo(book, edit).plans.get('lantern-quay:a-cam')?.monitorLuts).toEqual({
       cart: 'lantern-guard',
     });
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
-import { applyChanges } from '#store/book.ts';
+import { afterEdit, demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
+
 import { setupsOf } from '#store/selection.ts';
 import { TABLES } from '#store/tables.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
@@ -27,7 +27,7 @@ describe('the days of a shoot', () => {
 
   it('a set-up moved along the clock changes the order of work, by quarters of an hour', () => {
     const changes = movedTo(setups, 'lantern-quay', { day: 1, hour: 5.1 });
-    const after = setupsOf({ ...book, ...applyChanges(book, changes) }, 'salt-and-fire');
+    const after = setupsOf(afterEdit(book, { changes }), 'salt-and-fire');
     expect(names(after)[0]).toBe('lantern-quay');
     expect(whenOf(after[0])).toEqual({ day: 1, hour: 5 });
     for (const one of after) expect(TABLES.setups.safeParse(one).success).toBe(true);

@@ -30,4 +30,13 @@ export const planSchema = z.object({
 });
 export type PlanRecord = z.infer<typeof planSchema>;
 
+/** A change of fields of a plan, stored or not: what nobody has touched starts from its defaults. */
+export const planChange = (plan: PlanRecord, fields: Partial<PlanRecord>) => ({
+  table: 'plans' as const,
+  id: plan.id,
+  before: plan,
+  after: { ...plan, ...fields },
+  isDefault: true,
+});
+
 export const planId = (setupId: string, cameraId: string): string => `${setupId}:${cameraId}`;

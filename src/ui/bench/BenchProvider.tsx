@@ -16,7 +16,7 @@ import { startJudge } from '#workers/judge/client.ts';
 import { startLuts } from '#workers/luts/client.ts';
 import { openBook, type Book, type BookState } from '#store/book.ts';
 import { Database } from '#store/database.ts';
-import type { PlanRecord } from '#store/records/plan.ts';
+import { planChange, type PlanRecord } from '#store/records/plan.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
 import type { Temperature } from '#core/colour/temperature.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
@@ -178,9 +178,8 @@ const Inner = ({
   const editPlan = useCallback(
     (label: string, fields: Partial<PlanRecord>) => {
       if (!selection) return;
-      const before = book.getState().plans.get(selection.plan.id);
-      const after = { ...(before ?? selection.plan), ...linkedFields(selection, fields) };
-      void book.edit({ label, changes: [{ table: 'plans', id: after.id, before, after }] });
+      const plan = book.getState().plans.get(selection.plan.id) ?? selection.plan;
+      void book.edit({ label, changes: [planChange(plan, linkedFields({ ...selection, plan }, fields))] });
     },
     [book, selection],
   );

@@ -14,7 +14,7 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
     const timer = setTimeout(hush, SHOWN_MS);
     return () => clearTimeout(timer);
   }, [said, hush]);
-  const problems = [...selection.problems, ...(records.problem ? [records.problem] : [])];
+  const problems = [...selection.problems, ...(records.unreadable ? [records.unreadable] : [])];
   return (
     <div className="notices" aria-live="polite">
       {bench.failure && (
@@ -33,6 +33,14 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
           {problem}
         </div>
       ))}
+      {records.problem && (
+        <div className="notice notice-bad" role="status">
+          <span>{records.problem}</span>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={book.dismissProblem}>
+            Close
+          </button>
+        </div>
+      )}
       {said && (
         <div className="notice" role="status">
           <span>{said.text}</span>

@@ -25,7 +25,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
   const fresh = { ...named, id: kept?.id ?? crypto.randomUUID() };
   const keep = kept ? [] : keepEdit(fresh).changes;
   const put = (monitorId: string, lutId: string, before: Edit['changes'] = []) =>
-    edit(attachEdit(selection, book.getState().plans.get(plan.id), monitorId, lutId, before));
+    edit(attachEdit(selection, monitorId, lutId, before));
   const pulls = (lut: LutRecord) => printPull(pictureOf(lut, profile.data).pullStops);
   return (
     <div className="lut-kit">

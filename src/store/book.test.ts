@@ -1,0 +1,219 @@
+import 'fake-indexeddb/auto';
+import { afterEach, describe, expect, it } from 'vitest';
+import { MOST_STEPS } from './book.ts';
+import type { Database } from './database.ts';
+import { changePlan as change, openBooks, PLAN_ID as ID, planOf, until } from './fixtures/openBooks.ts';
+import { sampleTake } from './fixtures/sampleTake.ts';
+
+const { fresh, bookOf, closeAll } = openBooks('book');
+afterEach(closeAll);
+
+const noRoom = () => {
+  throw new DOMException('no room', 'QuotaExceededError');
+};
+/** From now on the disk is full, and then not any more. */
+const full = (database: Database) => database.rows('plans').hook('updating', noRoom);
+const room = (database: Database) => database.rows('plans').hook('updating').unsubscribe(noRoom);
+
+describe('the book', () => {
+  it('shows an edit at once, before it is written', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    const writing = change(book, { placement: 2 });
+    expect(planOf(book).placement).toBe(2);
+    expect(await writing).toBe(true);
+    expect((await database.rows('plans').get(ID))?.placement).toBe(2);
+  });
+
+  it('undoes and redoes step by step', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await change(book, { placement: 2 });
+    await change(book, { placement: 3 });
+    expect(book.getState().undoable).toBe('{"placement":3}');
+    expect(await book.undo()).toBe('{"placement":3}');
+    expect(planOf(book).placement).toBe(2);
+    await book.undo();
+    expect((await database.rows('plans').get(ID))?.placement).toBe(1);
+    expect(book.getState()).toMatchObject({ undoable: undefined, redoable: '{"placement":2}' });
+    await book.redo();
+    expect((await database.rows('plans').get(ID))?.placement).toBe(2);
+    await change(book, { placement: 0 });
+    expect(book.getState().redoable).toBeUndefined();
+    expect(await (await bookOf(fresh())).undo()).toBeUndefined();
+  });
+
+  it('keeps both of two changes made to a take in the same moment, and undoes them one by one', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await book.edit({ label: 'Log', changes: [{ table: 'takes', id: sampleTake.id, after: sampleTake }] });
+    const kept = await Promise.all([
+      book.patch('Notes', 'takes', sampleTake.id, { notes: 'window key' }),
+      book.patch('Circle', 'takes', sampleTake.id, { circled: false }),
+    ]);
+    expect(kept).toEqual([true, true]);
+    const read = () => database.rows('takes').get(sampleTake.id);
+    expect(await read()).toMatchObject({ notes: 'window key', circled: false });
+    await book.undo();
+    expect(await read()).toMatchObject({ notes: 'window key', circled: true });
+    await book.undo();
+    expect(await read()).toMatchObject({ ...sampleTake, number: expect.any(Number) });
+    expect(await book.patch('Notes', 'takes', 'gone', { notes: '' })).toBe(false);
+    expect(book.getState().problem).toBe(
+      '“Notes” was not saved: the take is no longer there. What was there stays.',
+    );
+    expect(await book.patch('Number', 'takes', sampleTake.id, { number: -1 })).toBe(false);
+    expect(book.getState().problem).toBe(
+      '“Number” was not saved: number must be over 0, not −1. What was there stays.',
+    );
+    expect(await read()).toMatchObject({ notes: sampleTake.notes });
+  });
+
+  it('sees what another window writes', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    const shoot = (await database.rows('shoots').get('salt-and-fire'))!;
+    await database.rows('shoots').put({ ...shoot, name: 'Salt and Snow' });
+    await until(() => book.getState().shoots.get(shoot.id)?.name === 'Salt and Snow');
+  });
+
+  it('leaves a record it cannot read where it is, says so, and does not write over it', async () => {
+    const database = fresh();
+    await database.table('cameras').put({ id: 'broken', name: 42 });
+    await database.table('plans').put({ id: ID, iso: 'many' });
+    const book = await bookOf(database);
+    expect(book.getState().unreadable).toMatch(/2 stored records/);
+    expect(book.getState().cameras.size).toBe(6);
+    expect(await database.table('cameras').get('broken')).toBeDefined();
+    const other = book.getState().plans.get('furnace-mouth:b-cam')!;
+    const before = { ...other, id: ID, cameraId: 'a-cam' };
+    const after = { ...before, placement: 2 };
+    const written = await book.edit({
+      label: 'Placement +2',
+      changes: [{ table: 'plans', id: ID, before, after, isDefault: true }],
+    });
+    expect(written).toBe(false);
+    expect(book.getState().problem).toBe(
+      '“Placement +2” was not saved: the stored plan cannot be read. What was there stays.',
+    );
+    expect(await database.table('plans').get(ID)).toEqual({ id: ID, iso: 'many' });
+  });
+});
+
+describe('a refused edit', () => {
+  it('is taken back and worded as field, rule and value', async () => {
+    const book = await bookOf(fresh());
+    expect(await change(book, { placement: 99 })).toBe(false);
+    expect(planOf(book).placement).toBe(1);
+    expect(book.getState().problem).toBe(
+      '“{"placement":99}” was not saved: placement must be at most 20, not 99. What was there stays.',
+    );
+    expect(book.getState().undoable).toBeUndefined();
+    await change(book, { placement: 2 });
+    expect(book.getState().problem).toBeUndefined();
+  });
+
+  it('is not what memory ends at when another one follows at once', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    const [first, second] = [change(book, { iso: -5 }), change(book, { placement: 2 })];
+    expect(await Promise.all([first, second])).toEqual([false, true]);
+    expect(planOf(book)).toMatchObject({ iso: 800, placement: 2 });
+    full(database);
+    const fifth = change(book, { iso: 1600 });
+    const sixth = change(book, { iso: 3200, placement: 1 });
+    expect(await fifth).toBe(false);
+    room(database);
+    await sixth;
+    expect(await database.rows('plans').get(ID)).toEqual(planOf(book));
+    expect(await database.rows('plans').get(ID)).toEqual(planOf(book));
+    const [third, fourth] = [change(book, { placement: 3 }), change(book, { placement: 77 })];
+    expect(await Promise.all([third, fourth])).toEqual([true, false]);
+    expect(planOf(book).placement).toBe(3);
+    expect(await database.rows('plans').get(ID)).toEqual(planOf(book));
+  });
+
+  it('leaves redo as it was', async () => {
+    const book = await bookOf(fresh());
+    await change(book, { placement: 2 });
+    await book.undo();
+    expect(await change(book, { placement: 99 })).toBe(false);
+    expect(book.getState().redoable).toBe('{"placement":2}');
+    await book.redo();
+    expect(planOf(book).placement).toBe(2);
+  });
+
+  it('drops no good step when undo is pressed meanwhile', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await change(book, { placement: 2 });
+    await change(book, { iso: 1600 });
+    full(database);
+    const refused = change(book, { iso: 3200 });
+    const undone = book.undo();
+    expect(await refused).toBe(false);
+    // What was meant was the refused one, and that is gone by itself.
+    expect(await undone).toBeUndefined();
+    expect(planOf(book)).toMatchObject({ iso: 1600, placement: 2 });
+    expect(await database.rows('plans').get(ID)).toEqual(planOf(book));
+    room(database);
+    expect(await book.undo()).toBe('{"iso":1600}');
+    expect(await book.undo()).toBe('{"placement":2}');
+    expect(planOf(book)).toMatchObject({ iso: 800, placement: 1 });
+  });
+});
+
+describe('undo', () => {
+  it('holds a bounded number of steps', async () => {
+    const book = await bookOf(fresh());
+    for (let i = 0; i < MOST_STEPS + 20; i += 1) await change(book, { iso: 1000 + i });
+    let steps = 0;
+    while ((await book.undo()) !== undefined) steps += 1;
+    expect(steps).toBe(MOST_STEPS);
+    expect(planOf(book).iso).toBe(1019);
+  });
+
+  it('pressed at once after an edit, it takes that edit back, in memory and in the database', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    const edited = change(book, { placement: 2 });
+    const undone = book.undo();
+    expect(planOf(book).placement).toBe(1);
+    expect(book.getState().undoable).toBeUndefined();
+    expect(await Promise.all([edited, undone])).toEqual([true, '{"placement":2}']);
+    expect((await database.rows('plans').get(ID))?.placement).toBe(1);
+    const redone = book.redo();
+    expect(planOf(book).placement).toBe(2);
+    expect(await redone).toBe('{"placement":2}');
+    expect((await database.rows('plans').get(ID))?.placement).toBe(2);
+  });
+
+  it('pressed twice at once, it takes back two steps', async () => {
+    const book = await bookOf(fresh());
+    await change(book, { placement: 2 });
+    await change(book, { iso: 1600 });
+    expect(await Promise.all([book.undo(), book.undo(), book.undo()])).toEqual([
+      '{"iso":1600}',
+      '{"placement":2}',
+      undefined,
+    ]);
+    expect(planOf(book)).toMatchObject({ iso: 800, placement: 1 });
+  });
+
+  it('keeps its step when the database refuses', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await change(book, { placement: 2 });
+    full(database);
+    expect(await book.undo()).toBeUndefined();
+    expect(book.getState()).toMatchObject({
+      undoable: '{"placement":2}',
+      problem:
+        '“{"placement":2}” was not undone: this browser gives no more room; free some on the disk, then do it again. What was there stays.',
+    });
+    expect(planOf(book).placement).toBe(2);
+    room(database);
+    expect(await book.undo()).toBe('{"placement":2}');
+    expect(planOf(book).placement).toBe(1);
+  });
+});
