@@ -1,4 +1,4 @@
-import { ARCHETYPES, type ProfileData } from '../profile/index.ts';
+import { ARCHETYPES, type ArchetypeId, type ProfileData } from '../profile/index.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { outputOf, type OutputId } from './outputs.ts';
 import { TONE_PRESETS } from './toneScale.ts';
@@ -13,16 +13,19 @@ export const INPUT_KINDS = {
   linear: { name: 'linear light' },
 } as const satisfies Record<InputKind, { readonly name: string }>;
 
+/** What a response along the grey axis is held against. */
+export type PatternId = Exclude<ArchetypeId, 'standard'> | 'linear' | 'look';
+
 type Pattern = {
   readonly kind: InputKind;
-  readonly name: string;
+  readonly id: PatternId;
   readonly at: (v: number) => number;
 };
 
 export type InputGuess = {
   readonly kind: InputKind;
   /** The pattern that lies nearest along the grey axis, and how far off it is: root mean square, fraction of signal. */
-  readonly like: string;
+  readonly like: PatternId;
   readonly off: number;
   /** The nearest of each other kind, nearest first. */
   readonly others: readonly { readonly kind: InputKind; readonly off: number }[];
@@ -49,41 +52,54 @@ const LINEAR: ProfileData = {
   curve: { kind: 'standard', transfer: 'linear', gain: 1 },
 };
 
-/** Profiles that LUTs are made for. Pulled, the milder ones look much like each other: they are one kind. */
-const PROFILES: readonly { readonly kind: InputKind; readonly name: string; readonly data: ProfileData }[] = [
-  { kind: 'log', name: 'wide log', data: ARCHETYPES.wideLog },
-  { kind: 'log', name: 'classic log', data: ARCHETYPES.classicLog },
-  { kind: 'log', name: 'mild log', data: ARCHETYPES.mildLog },
-  { kind: 'log', name: 'cine flat', data: ARCHETYPES.cineFlat },
-  { kind: 'log', name: 'flat', data: ARCHETYPES.flat },
-  { kind: 'log', name: 'HLG', data: ARCHETYPES.hlg },
-  { kind: 'linear', name: 'linear light', data: LINEAR },
-];
+type Made = { readonly kind: InputKind; readonly name: string; readonly data: ProfileData };
+const madeFor = (id: Exclude<ArchetypeId, 'standard'>): Made => ({
+  kind: 'log',
+  name: ARCHETYPES[id].name,
+  data: ARCHETYPES[id],
+});
 
-/** Conversions from a profile, at pulls and in tone scales. */
-const conversionsOf = (
-  { kind, name, data }: { readonly kind: InputKind; readonly name: string; readonly data: ProfileData },
-  output: OutputId,
-  pulls: readonly number[],
-): Pattern[] =>
+/** Profiles that LUTs are made for. Pulled, the milder ones look much like each other: they are one kind. */
+const PROFILES: { readonly [K in Exclude<PatternId, 'look'>]: Made } = {
+  wideLog: madeFor('wideLog'),
+  classicLog: madeFor('classicLog'),
+  mildLog: madeFor('mildLog'),
+  cineFlat: madeFor('cineFlat'),
+  flat: madeFor('flat'),
+  hlg: madeFor('hlg'),
+  linear: { kind: 'linear', name: 'linear light', data: LINEAR },
+};
+
+/** What a pattern is called. */
+export const patternName = (id: PatternId): string => (id === 'look' ? 'a look' : PROFILES[id].name);
+
+/** The profile that a pattern converts from; undefined for looks. */
+export const patternProfile = (id: PatternId): ProfileData | undefined =>
+  id === 'look' ? undefined : PROFILES[id].data;
+
+/** Responses of conversions from a profile, at pulls and in tone scales. */
+const conversionsOf = (data: ProfileData, output: OutputId, pulls: readonly number[]): Pattern['at'][] =>
   pulls.flatMap((pullStops) =>
     TONES.map((preset) => {
       const plain = monitoringRecipe({ profile: data, pullStops });
       const recipe = { ...plain, output, peak: 1000, tone: TONE_PRESETS[preset].tone };
-      return { kind, name, at: compileRecipe(recipe).neutral };
+      return compileRecipe(recipe).neutral;
     }),
   );
 
 const patternsFor = (output: OutputId): Pattern[] => {
   const { grey } = outputOf(output);
-  const conversions = PROFILES.flatMap((profile) => conversionsOf(profile, output, PULLS));
+  const conversions = (Object.keys(PROFILES) as (keyof typeof PROFILES)[]).flatMap((id) => {
+    const { kind, data } = PROFILES[id];
+    return conversionsOf(data, output, PULLS).map((at): Pattern => ({ kind, id, at }));
+  });
   // A look turns about the output's own grey and keeps black and white.
   const bend = (contrast: number) => (v: number) =>
     v <= grey ? grey * (v / grey) ** contrast : 1 - (1 - grey) * ((1 - v) / (1 - grey)) ** contrast;
   const looks = CONTRASTS.flatMap((contrast) =>
-    [bend(contrast), (v: number) => v ** contrast].map((at) => ({
-      kind: 'display' as const,
-      name: 'a look',
+    [bend(contrast), (v: number) => v ** contrast].map((at): Pattern => ({
+      kind: 'display',
+      id: 'look',
       at,
     })),
   );
@@ -119,7 +135,7 @@ const responseOf = (grey: (v: number) => number) =>
   Float64Array.from({ length: SAMPLES + 1 }, (_, i) => grey(i / SAMPLES));
 
 /** Root mean square of a response against a pattern. */
-const offBy = (response: Float64Array, { at }: Pattern): number => {
+const offBy = (response: Float64Array, at: Pattern['at']): number => {
   let sum = 0;
   for (let i = 0; i <= SAMPLES; i += 1) sum += (response[i] - at(i / SAMPLES)) ** 2;
   return Math.sqrt(sum / (SAMPLES + 1));
@@ -130,8 +146,7 @@ const THIRDS = Array.from({ length: 13 }, (_, i) => -2 + i / 3);
 /** How far the nearest conversion from this very profile lies off, root mean square, fraction of signal. */
 export const offFrom = (grey: (v: number) => number, output: OutputId, data: ProfileData): number => {
   const response = responseOf(grey);
-  const own = conversionsOf({ kind: 'log', name: 'own', data }, output, THIRDS);
-  return Math.min(...own.map((pattern) => offBy(response, pattern)));
+  return Math.min(...conversionsOf(data, output, THIRDS).map((at) => offBy(response, at)));
 };
 
 /**
@@ -140,20 +155,20 @@ export const offFrom = (grey: (v: number) => number, output: OutputId, data: Pro
  */
 export const guessInput = (grey: (v: number) => number, output: OutputId): InputGuess => {
   const response = responseOf(grey);
-  const best = new Map<InputKind, { name: string; off: number }>();
+  const best = new Map<InputKind, { id: PatternId; off: number }>();
   for (const pattern of patterns(output)) {
-    const off = offBy(response, pattern);
-    const { kind, name } = pattern;
-    if (off < (best.get(kind)?.off ?? Infinity)) best.set(kind, { name, off });
+    const { kind, id, at } = pattern;
+    const off = offBy(response, at);
+    if (off < (best.get(kind)?.off ?? Infinity)) best.set(kind, { id, off });
   }
   const ranked = [...best].toSorted(([, a], [, b]) => a.off - b.off);
-  const [[kind, { name, off }], ...others] = ranked;
+  const [[kind, { id, off }], ...others] = ranked;
   const [lowest, highest] = [Math.min(...response), Math.max(...response)];
   const firstOver = response.findIndex((v) => v > lowest + LEVEL);
   const firstTop = response.findIndex((v) => v >= highest - LEVEL);
   return {
     kind,
-    like: name,
+    like: id,
     off,
     others: others.map(([other, found]) => ({ kind: other, off: found.off })),
     grey: inputFor(grey, outputOf(output).grey),

@@ -2,7 +2,7 @@ import { kindOf, type ProfileData, type ProfileKind } from '../profile/index.ts'
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
 import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
 import type { Verdict, VerdictState } from '../verdict/types.ts';
-import { INPUT_KINDS, type InputKind } from './inputKind.ts';
+import { INPUT_KINDS, patternName, patternProfile, type InputKind } from './inputKind.ts';
 import type { LutReport } from './inspect.ts';
 
 export type LutContext = {
@@ -19,8 +19,6 @@ const WANTS: { readonly [K in ProfileKind]: InputKind } = {
   hlg: 'log',
   finished: 'display',
 };
-/** Of the patterns, those that are logs. */
-const MADE_FOR_LOG = ['wide log', 'classic log', 'mild log'];
 const percent = (v: number, digits = 0) => `${(100 * v).toFixed(digits).replace('-', '−')}\u00a0%`;
 const state = (size: number, watch: number, lost: number): VerdictState =>
   size > lost ? 'lost' : size > watch ? 'watch' : 'holds';
@@ -30,7 +28,8 @@ const FAR = 1;
 const CLOSE = 0.01;
 
 const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, profile }) => {
-  const made = MADE_FOR_LOG.includes(guess.like) ? 'log' : 'a flat profile';
+  const likeProfile = patternProfile(guess.like);
+  const made = likeProfile && kindOf(likeProfile) === 'log' ? 'log' : 'a flat profile';
   const kind = guess.kind === 'log' ? made : INPUT_KINDS[guess.kind].name;
   const expects = `${kind}${guess.grey === undefined ? '' : ` with grey near ${percent(guess.grey)}`}`;
   // A tone scale may move a face a little; the card stays where it is put.
@@ -79,7 +78,7 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
       },
       {
         label: 'kind, by the grey axis',
-        value: `${INPUT_KINDS[guess.kind].name}: ${guess.like} lies ${percent(guess.off, 1)} off (root mean square); next ${INPUT_KINDS[next.kind].name}, ${percent(next.off, 1)}`,
+        value: `${INPUT_KINDS[guess.kind].name}: ${patternName(guess.like)} lies ${percent(guess.off, 1)} off (root mean square); next ${INPUT_KINDS[next.kind].name}, ${percent(next.off, 1)}`,
       },
       { label: `nearest conversion from ${profileName}`, value: `${percent(own, 1)} off` },
       {
