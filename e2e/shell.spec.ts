@@ -72,9 +72,11 @@ test('moving the placement redraws ladder and card within one frame, with no wor
       y: element.getAttribute('y'),
     });
     const before = read();
+    const counted = window as unknown as { posted: number };
+    counted.posted = 0;
     element.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
     await new Promise((resolve) => requestAnimationFrame(resolve));
-    return { before, after: read(), posted: (window as unknown as { posted: number }).posted };
+    return { before, after: read(), posted: counted.posted };
   });
   expect(seen.before.card).toBe('49±2');
   expect(seen.after.card).toBe('52±2');

@@ -5,10 +5,11 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { sceneFiles, type StageSceneId } from '#core/scene/stage.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { takeSchema } from '#store/records/take.ts';
-import { cardNumbersOf, dialledLight, distributionOf, verdictsOf } from '#ui/bench/benchModel.ts';
+import { cardNumbersOf, dialledLight, distributionOf, judgementOf } from '#ui/bench/benchModel.ts';
 import { takeOf } from '#ui/bench/logTake.ts';
 import { bodyOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, type Knobs } from '#ui/stage/stageModel.ts';
 import { judgeHandlers } from '#workers/judge/handlers.ts';
+import { plainContext as context } from '#workers/rpc/fixtures/context.ts';
 
 type Shot = {
   readonly scene: StageSceneId;
@@ -36,7 +37,6 @@ const SHOTS: readonly Shot[] = [
 
 const book = demoBook();
 const read = (path: string) => new Uint8Array(readFileSync(`public${path}`)).buffer as ArrayBuffer;
-const context = { step: async () => undefined };
 
 const logged = async (shot: Shot) => {
   const jobs = judgeHandlers(PLAIN, PLAIN);
@@ -74,24 +74,24 @@ const logged = async (shot: Shot) => {
   const patches = patchesOfTruth(scene.value, info).filter(
     ({ subjectId }) => subjectId === undefined || selection.setup.subjectIds.includes(subjectId),
   );
-  const { output: measurement } = await jobs.measure({ profile, clipStops, floorStops, patches }, context);
+  const thumbnail = { profile, pullStops, width: 240 };
+  const { output: captured } = await jobs.capture(
+    { profile, clipStops, floorStops, patches, thumbnail },
+    context,
+  );
+  const { measurement } = captured;
   const distribution = distributionOf(measurement, numbers);
-  const verdicts = verdictsOf(measurement, distribution, {
+  const verdicts = judgementOf(measurement, distribution, {
     numbers,
     placement: selection.plan.placement,
     light: dialledLight(selection, shot.turned),
   });
   const name = `${shot.setup}-${shot.camera}-${shot.number}.png`;
-  const bench = { frame: { name, info, kind: 'camera', serial: 1 }, measurement } as const;
+  const frame = { name, info, kind: 'camera' } as const;
   const id = `demo-${shot.setup}-${shot.camera}-${shot.number}`;
-  const take = takeOf(
-    { selection, numbers, distribution, verdicts, bench },
-    new Date(shot.at),
-    id,
-    shot.number,
-  );
-  const { output: thumbnail } = await jobs.thumbnail({ profile, pullStops, width: 240 }, context);
-  writeFileSync(`public/demo/takes/${id}.png`, thumbnail.png);
+  const source = { selection, numbers, frame, measurement, distribution, verdicts };
+  const take = { ...takeOf(source, new Date(shot.at), id), number: shot.number };
+  writeFileSync(`public/demo/takes/${id}.png`, captured.png);
   return takeSchema.parse({ ...take, notes: shot.notes, circled: shot.circled ?? false });
 };
 

@@ -6,7 +6,11 @@ import { compileLut } from '#core/lut/lut.ts';
 import { signalToCode } from '#core/signal/scale.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { sampleTake } from '#store/fixtures/sampleTake.ts';
-import { cubeOf } from './handoff/cubeExport.ts';
+import { slug } from '#ui/download.ts';
+import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
+import { pullInFile, recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
+import { lutHandlers } from '#workers/luts/handlers.ts';
+import { plainContext } from '#workers/rpc/fixtures/context.ts';
 import { cardBands } from './judge/picture/zebraBands.ts';
 import { cardLine, foundLine, removeTake } from './log/logModel.ts';
 import { placementRows } from './plan/placementRows.ts';
@@ -74,27 +78,48 @@ describe('log', () => {
 
 describe('hand-off', () => {
   it.each([
-    ['signal', true],
-    ['signal', false],
-    ['code', true],
-  ] as const)('cube on the %s scale, baked %s, puts the card where the monitor shows it', (scale, baked) => {
-    const selection = select('furnace-mouth', 'a-cam');
-    const { text: write, name, worstCodes } = cubeOf(selection, { scale, baked });
-    const text = write();
-    const cube = parseCubeFile(text);
-    if (!cube.ok) throw new Error(cube.reason);
-    const { lut } = cube.value;
-    expect(lut.kind === 'cube' && lut.lattice.size).toBe(33);
-    const card = compileProfile(selection.profile.data).signalAt(baked ? 1 : 0);
-    const input = scale === 'signal' ? card : signalToCode(card, coding) / 1023;
-    const [, g] = compileLut(lut)([input, input, input]);
-    const shown = scale === 'signal' ? g : (g * 1023 - 64) / 876;
-    expect(shown).toBeCloseTo(0.45, 2);
-    expect(worstCodes).toBeLessThan(12);
-    expect(name).toBe(
-      baked ? 'furnace-mouth-a-cam-wide-log-pull-1.cube' : 'furnace-mouth-a-cam-wide-log-no-pull.cube',
-    );
-    expect(cube.value.comments.join('\n')).toContain(baked ? '-1.000 stops baked in' : 'not baked in');
-    expect(text).toMatch(/^[\n\x20-\x7e]*$/);
-  });
+    ['signal', 1],
+    ['signal', 0],
+    ['code', 1],
+  ] as const)(
+    'a cube on the %s scale, pull %s, puts the card where the monitor shows it',
+    async (scale, pull) => {
+      const selection = select('furnace-mouth', 'a-cam');
+      const recipe = cardRecipe(selection, pull);
+      const source = recipeSource('card', 'computed', recipe);
+      const named = {
+        input: 'wide log',
+        output: 'BT.1886',
+        scale,
+        coding,
+        notes: recipeNotes(recipe, 'wide log'),
+      };
+      const { output: file } = await lutHandlers(() => 0).write(
+        {
+          wish: source.wish,
+          format: 'cube',
+          size: 33,
+          shaped: false,
+          scale,
+          coding,
+          interpolation: 'tetrahedral',
+          words: wordsFor(`Furnace ${pullInFile(pull)}`, { selection, ...named }),
+        },
+        plainContext,
+      );
+      if (!file.ok) throw new Error(file.reason);
+      const cube = parseCubeFile(file.value.text);
+      if (!cube.ok) throw new Error(cube.reason);
+      const { lut } = cube.value;
+      expect(lut.kind === 'cube' && lut.lattice.size).toBe(33);
+      const card = compileProfile(selection.profile.data).signalAt(pull);
+      const input = scale === 'signal' ? card : signalToCode(card, coding) / 1023;
+      const [, g] = compileLut(lut)([input, input, input]);
+      const shown = scale === 'signal' ? g : (g * 1023 - 64) / 876;
+      expect(shown).toBeCloseTo(0.45, 2);
+      expect(cube.value.comments.join('\n')).toContain(pull === 1 ? '-1.000 stops baked in' : 'not baked in');
+      expect(file.value.text).toMatch(/^[\n\x20-\x7e]*$/);
+      expect(slug(pullInFile(pull))).toBe(pull === 1 ? 'pull-1' : 'no-pull');
+    },
+  );
 });

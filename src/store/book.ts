@@ -1,17 +1,9 @@
-import { liveQuery } from 'dexie';
+import Dexie from 'dexie';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Database } from './database.ts';
 import { isBuiltIn } from './builtIn.ts';
 import { checkedRecord, writePatches, type Edit, type Written } from './edits.ts';
-import {
-  NO_RECORDS,
-  readRecords,
-  reusing,
-  withPatches,
-  withStored,
-  type BookRecords,
-  type Read,
-} from './mirror.ts';
+import { NO_RECORDS, readRecords, reusing, withPatches, withStored, type BookRecords } from './mirror.ts';
 import { inversePatches, patchOf, type RecordPatch } from './patches.ts';
 import type { TakeRecord } from './records/take.ts';
 import { BOOK_TABLES, type BookTable, type RecordOf, type TableName } from './tables.ts';
@@ -52,7 +44,8 @@ export type Book = StoreApi<BookState> & {
   readonly undo: () => Promise<string | undefined>;
   readonly redo: () => Promise<string | undefined>;
   readonly dismissProblem: () => void;
-  readonly close: () => void;
+  /** Listens no more. Resolves when all that was asked for is written. */
+  readonly close: () => Promise<void>;
 };
 
 /** Steps that can be undone. */
@@ -90,8 +83,8 @@ export const openBook = (database: Database): Book => {
   /** Shown and not written yet, in order. */
   const waiting: Wish[] = [];
   let queue: Promise<unknown> = Promise.resolve();
-  /** Writes to the book’s tables begun so far: what was read before one began is not shown after it. */
-  let begun = 0;
+  let closed = false;
+  const bookParts = BOOK_TABLES.map((table) => `idb://${database.name}/${table}/`);
   const done: Step[] = [];
   const undone: Step[] = [];
 
@@ -116,33 +109,48 @@ export const openBook = (database: Database): Book => {
       ...more,
     });
 
-  const take = ({ records, unreadable }: Read) => {
+  const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
+    const mine = queue.then(job);
+    queue = mine.catch(() => undefined);
+    return mine;
+  };
+
+  /** Reads what the database holds. */
+  const readAgain = async (): Promise<void> => {
+    const { records, unreadable } = await readRecords(database);
     base = reusing(base, records);
     const sentence =
       unreadable > 0 ? `${unreadable} stored records cannot be read and are left as they are.` : undefined;
     show({ status: 'ready', unreadable: sentence });
   };
 
-  const subscription = liveQuery(async () => {
-    const since = begun;
-    return { since, read: await readRecords(database) };
-  }).subscribe({
-    next: ({ since, read }) => {
-      // A write has begun since: the query runs again when it has ended.
-      if (since === begun) take(read);
-    },
-    error: (error) =>
+  let asked = false;
+  /** Reads again once what waits is written; however often it is asked for meanwhile, once. */
+  const refresh = () => {
+    if (asked || closed) return;
+    asked = true;
+    void inTurn(async () => {
+      asked = false;
+      if (!closed) await readAgain();
+    }).catch((error: unknown) => {
+      if (closed || store.getState().status === 'ready') return;
       store.setState({
         status: 'failed',
         problem: `The records in this browser cannot be opened: ${failureWords(error)}.`,
-      }),
-  });
-
-  /** Reads again what the database holds, after a write that may have left no trace to be told of. */
-  const readAgain = async () => {
-    const read = await readRecords(database).catch(() => undefined);
-    if (read) take(read);
+      });
+    });
   };
+  /** Whether a write of this window is on its way: the news of it is no news. */
+  let isOwn = false;
+  // Tells of every write to the database, of this window and of others; once for each transaction, when it is complete.
+  const onMutated = (parts: Readonly<Record<string, unknown>>) => {
+    if (!Object.keys(parts).some((part) => bookParts.some((mine) => part.startsWith(mine)))) return;
+    // News of another window may come first: then it is the own one that has all read again.
+    if (isOwn) isOwn = false;
+    else refresh();
+  };
+  Dexie.on('storagemutated', onMutated);
+  refresh();
 
   /**
    * Shows a wish at once and writes it when its turn comes. `meant` may change its mind by then: undefined writes nothing.
@@ -163,25 +171,23 @@ export const openBook = (database: Database): Book => {
         show();
         return undefined;
       }
-      const inBook = wish.patches.some(touchesBook);
-      if (inBook) begun += 1;
+      isOwn = wish.patches.some(touchesBook);
       try {
         const written = await writePatches(database, wish.patches, wish);
         base = withStored(base, written.stored);
         leave();
         show({ problem: undefined });
-        if (inBook && !written.done.some(touchesBook)) await readAgain();
         return written;
       } catch (error) {
         leave();
         show({ problem: notDone(words.label, words.verb, error) });
-        await readAgain();
+        await readAgain().catch(() => undefined);
         return undefined;
+      } finally {
+        isOwn = false;
       }
     };
-    const result = queue.then(run);
-    queue = result;
-    return result;
+    return inTurn(run);
   };
 
   /** Why what would be shown cannot be; a write that does not show is checked when it is written. */
@@ -296,7 +302,11 @@ export const openBook = (database: Database): Book => {
     undo: () => turn(done, undone, 'undone'),
     redo: () => turn(undone, done, 'redone'),
     dismissProblem: () => store.setState({ problem: undefined }),
-    close: () => subscription.unsubscribe(),
+    close: () => {
+      closed = true;
+      Dexie.on.storagemutated.unsubscribe(onMutated);
+      return queue.then(() => undefined);
+    },
   });
 };
 

@@ -5,7 +5,7 @@ import type { SetCardNumbers } from '../exposure/setCard.ts';
 import type { PatchReading } from '../scopes/measure.ts';
 import { codeToSignal } from '../signal/scale.ts';
 import { patchLight } from './patchStops.ts';
-import type { FrameMeasurement } from './types.ts';
+import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 
 /** What R = G = B stands for where nothing is known of the dial: D65. */
 const PLAIN_LIGHT: Temperature = { kelvin: 6504, duv: 0.0032 };

@@ -51,12 +51,4 @@ export const summarise = (verdicts: readonly Verdict[]): string => {
 };
 
 export { cardReading };
-export type {
-  Correction,
-  Drift,
-  FrameMeasurement,
-  Verdict,
-  VerdictInput,
-  VerdictRule,
-  VerdictState,
-} from './types.ts';
+export type { Correction, Drift, Verdict, VerdictInput, VerdictRule, VerdictState } from './types.ts';

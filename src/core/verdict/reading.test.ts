@@ -5,21 +5,12 @@ import { EXACT, type SourceTags } from '../frame/tags.ts';
 import { makeFrame, type Frame } from '../frame/frame.ts';
 import { ARCHETYPES, type ArchetypeId } from '../profile/index.ts';
 import { seededRandom } from '../random.ts';
-import { emptyCells, markCells } from '../scopes/marks.ts';
-import {
-  lightByCode,
-  measureClipping,
-  measurePatch,
-  measureShadows,
-  nearClip,
-  type Patch,
-} from '../scopes/measure.ts';
-import { lumaPlane } from '../scopes/luma.ts';
+import type { Patch } from '../scopes/measure.ts';
 import { stopsDistribution } from '../scopes/distribution.ts';
-import { histogramOf, waveform } from '../scopes/waveform.ts';
-import { LUMA } from '../signal/luma.ts';
-import { codeToSignal, maxCode, quantise, signalToCode, type Coding } from '../signal/scale.ts';
-import { judgeFrame, type Drift, type FrameMeasurement } from './index.ts';
+import { countedFrame } from '../scopes/fixtures/countedFrame.ts';
+import { codeToSignal, maxCode, quantise, type Coding } from '../signal/scale.ts';
+import { measureFrame } from '../scopes/measureFrame.ts';
+import { judgeFrame, type Drift } from './index.ts';
 
 const [WIDTH, HEIGHT] = [160, 90];
 const zebra = {
@@ -87,23 +78,18 @@ const judged = (signalOf: (stops: number) => number, look: Look) => {
     g: plane(1),
     b: plane(2),
   });
-  const luma = lumaPlane(frame, LUMA.bt709);
-  const codeAt = (stops: number) => signalToCode(numbers.profile.signalAt(stops), read);
-  const cells = emptyCells(WIDTH, HEIGHT);
-  markCells(frame, luma, Math.ceil(codeAt(numbers.clipStops - 1 / 24)), codeAt(numbers.floorStops), cells);
   const patch: Patch = { id: 'p', kind: look.kind ?? 'card', rect: { x: 74, y: 30, width: 12, height: 30 } };
-  const histogram = histogramOf(waveform(luma, WIDTH, read.bitDepth, WIDTH));
-  const measurement: FrameMeasurement = {
-    width: WIDTH,
-    height: HEIGHT,
-    coding: read,
-    histogram,
-    clipping: measureClipping(cells),
-    near: nearClip(frame, luma, codeAt(numbers.clipStops - 1 / 3), cells),
-    shadows: measureShadows(cells),
-    patches: [measurePatch(frame, luma, patch, lightByCode(numbers.profile, read))],
+  const counted = {
+    ...countedFrame(frame),
     origin: { tags: look.tags ?? {}, referred: 'recorded', exactness: EXACT },
-  };
+  } as const;
+  const measurement = measureFrame(counted, {
+    profile: ARCHETYPES[profile],
+    clipStops: numbers.clipStops,
+    floorStops: numbers.floorStops,
+    patches: [patch],
+  });
+  const { histogram } = measurement;
   const per = 2 ** read.bitDepth / histogram.length;
   const distribution = stopsDistribution(histogram, (level) =>
     numbers.profile.stopsAt(codeToSignal(level * per, read)),

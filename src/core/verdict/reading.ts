@@ -1,5 +1,6 @@
 import { codeToSignal, maxCode, signalToCode, type Coding, type Range } from '../signal/scale.ts';
-import type { FrameMeasurement, VerdictInput, VerdictRule } from './types.ts';
+import type { FrameMeasurement } from '../scopes/measureFrame.ts';
+import type { VerdictInput, VerdictRule } from './types.ts';
 import { printShare } from './wording.ts';
 
 /** Signal that noise and rounding may reach beyond what a profile gives. Our own. */

@@ -1,9 +1,7 @@
 import type { SetCardNumbers } from '../exposure/setCard.ts';
-import type { Referred } from '../formats/opened.ts';
-import type { Exactness, SourceTags } from '../frame/tags.ts';
 import type { Rect } from '../frame/frame.ts';
 import type { Distribution } from '../scopes/distribution.ts';
-import type { Clipping, NearClip, PatchReading, Shadows } from '../scopes/measure.ts';
+import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 import type { Temperature } from '../colour/temperature.ts';
 import type { Coding } from '../signal/scale.ts';
 
@@ -26,26 +24,6 @@ export type Verdict = {
   readonly correction?: Correction;
   /** How the number came about, line by line. */
   readonly arithmetic: readonly { readonly label: string; readonly value: string }[];
-};
-
-/** What was measured on the codes of one frame. */
-export type FrameMeasurement = {
-  readonly width: number;
-  readonly height: number;
-  readonly coding: Coding;
-  /** Luma histogram, by level. */
-  readonly histogram: Uint32Array;
-  readonly clipping: Clipping;
-  /** Pixels within a third of a stop under clip, and where most of them lie. */
-  readonly near: NearClip;
-  readonly shadows: Shadows;
-  readonly patches: readonly PatchReading[];
-  /** How the frame was read. */
-  readonly origin: {
-    readonly tags: SourceTags;
-    readonly referred: Referred;
-    readonly exactness: Exactness;
-  };
 };
 
 /** A change of the plan, as data; what it comes to on a camera's dials is worked out where the camera is known. */

@@ -5,15 +5,14 @@ import { openPng } from '../formats/png.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { encodePicture, TEST_PICTURES, WEDGE, type TestPictureId } from '../scene/testPictures.ts';
 import { stopsDistribution } from '../scopes/distribution.ts';
+import { countedFrame } from '../scopes/fixtures/countedFrame.ts';
 import { lumaPlane } from '../scopes/luma.ts';
-import { emptyCells, markCells } from '../scopes/marks.ts';
-import { EXACT } from '../frame/tags.ts';
-import { measureClipping, measurePatch, measureShadows, nearClip } from '../scopes/measure.ts';
-import { histogramOf, waveform } from '../scopes/waveform.ts';
+import { measurePatch } from '../scopes/measure.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeToSignal, maxCode, signalToCode, type Coding } from '../signal/scale.ts';
 import type { Frame } from '../frame/frame.ts';
-import { judgeFrame, summarise, VERDICT_RULES, type FrameMeasurement } from './index.ts';
+import { measureFrame } from '../scopes/measureFrame.ts';
+import { judgeFrame, summarise, VERDICT_RULES } from './index.ts';
 
 const zebra = {
   scale: 'signalPercent',
@@ -57,11 +56,7 @@ const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, 
     warningMargin: 1 / 3,
   } as const;
   const numbers = setCardNumbers(profile, camera, plan, subjects, 25);
-  const luma = lumaPlane(frame, LUMA.bt709);
   const compiled = compileProfile(profile);
-  const codeAt = (stops: number) => signalToCode(compiled.signalAt(stops), coding);
-  const cells = emptyCells(frame.width, frame.height);
-  markCells(frame, luma, Math.ceil(codeAt(numbers.clipStops - 1 / 24)), codeAt(numbers.floorStops), cells);
   const patches = picture.patches
     .filter(({ kind }) => kind === 'card' || kind === 'skin')
     .map(({ id: name, kind, rect }) => ({
@@ -75,18 +70,9 @@ const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, 
         height: (rect.height - 0.03) * 270,
       },
     }));
-  const histogram = histogramOf(waveform(luma, 480, 10, 480));
-  const measurement: FrameMeasurement = {
-    width: 480,
-    height: 270,
-    coding,
-    histogram,
-    clipping: measureClipping(cells),
-    near: nearClip(frame, luma, codeAt(numbers.clipStops - 1 / 3), cells),
-    origin: { tags: {}, referred: 'recorded', exactness: EXACT },
-    shadows: measureShadows(cells),
-    patches: patches.map((patch) => measurePatch(frame, luma, patch)),
-  };
+  const { clipStops, floorStops } = numbers;
+  const measurement = measureFrame(countedFrame(frame), { profile, clipStops, floorStops, patches });
+  const { histogram } = measurement;
   const distribution = stopsDistribution(histogram, (level) => compiled.stopsAt(codeToSignal(level, coding)));
   const verdicts = judgeFrame({ measurement, distribution, numbers, placement: planned });
   return {

@@ -1,7 +1,7 @@
 import type { Rect } from '../frame/frame.ts';
 import { placeWords } from '../scopes/regions.ts';
 import { printStopsLength, toThird } from '../units.ts';
-import type { FrameMeasurement } from './types.ts';
+import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 
 /** Share of the picture as `0.6 %`; under a tenth of a percent it says so. */
 export const printShare = (share: number): string => {

@@ -2,21 +2,22 @@
 
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { takesCsv } from '#store/exports/takesCsv.ts';
 import { takesJson } from '#store/exports/takesJson.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useSelection } from '#ui/bench/hooks.ts';
 import { useTakes } from '#ui/bench/useTakes.ts';
 import { download, slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
+import { pullInFile, recipeNotes } from '#ui/luts/lutWords.ts';
+import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
-import { CUBE_SIZE, cubeOf } from './cubeExport.ts';
 import { PocketCard } from './PocketCard.tsx';
 
 const LogFiles = () => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const takes = useTakes() ?? [];
   const name = `${slug(selection.shoot.name)}-log`;
   const none = takes.length === 0;
@@ -81,47 +82,32 @@ const LogFiles = () => {
   );
 };
 
-const CubePanel = () => {
-  const { selection } = useBench();
-  const [scale, setScale] = useState<CubeScale>('signal');
+/** The monitoring LUT of the card as a file, by the same road as every LUT. */
+const MonitoringLutPanel = () => {
+  const selection = useSelection();
+  const { setup, camera, profile, plan } = selection;
   const [baked, setBaked] = useState(true);
-  const file = useMemo(() => cubeOf(selection, { scale, baked }), [selection, scale, baked]);
+  const pull = baked ? plan.placement : 0;
+  const recipe = useMemo(() => cardRecipe(selection, pull), [selection, pull]);
+  const source = useMemo(() => recipeSource('card', 'computed by the card', recipe), [recipe]);
   return (
-    <Panel title="Monitoring LUT" note={`${CUBE_SIZE} points, ${selection.profile.name} to BT.1886`}>
+    <Panel title="Monitoring LUT" note={`${profile.name} to BT.1886, for monitors and post alike`}>
       <div className="choices">
         <Segmented
           label="Pull"
           options={[
-            { id: 'baked', name: `${printPull(selection.plan.placement)} baked in` },
+            { id: 'baked', name: `${printPull(plan.placement)} baked in` },
             { id: 'plain', name: 'no pull' },
           ]}
           value={baked ? 'baked' : 'plain'}
           onPick={(id) => setBaked(id === 'baked')}
         />
-        <Segmented
-          label="Scale of 0 to 1"
-          options={(['signal', 'code'] as const).map((id) => ({
-            id,
-            name: CUBE_SCALES[id].name,
-            says: CUBE_SCALES[id].says,
-          }))}
-          value={scale}
-          onPick={setScale}
-        />
       </div>
-      <p className="quiet">
-        {CUBE_SCALES[scale].says} Between lattice points read it tetrahedrally: worst on the grey axis{' '}
-        {file.worstCodes.toFixed(1)} of 1023.
-      </p>
-      <div className="exports">
-        <button
-          type="button"
-          className="btn btn-primary"
-          onClick={() => download(file.name, file.text(), 'text/plain')}
-        >
-          <Download size={16} aria-hidden="true" /> {file.name}
-        </button>
-      </div>
+      <WriteFile
+        source={source}
+        name={`${setup.name} ${camera.name} ${profile.name} ${pullInFile(pull)}`}
+        notes={recipeNotes(recipe, profile.name)}
+      />
     </Panel>
   );
 };
@@ -132,7 +118,7 @@ export const HandoffView = () => (
     <h1 className="visually-hidden">Hand-off</h1>
     <div className="handoff-files">
       <LogFiles />
-      <CubePanel />
+      <MonitoringLutPanel />
     </div>
     <Panel
       title="Set card"

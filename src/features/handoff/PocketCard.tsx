@@ -6,12 +6,13 @@ import { printZebra } from '#core/exposure/zebra.ts';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin, printNd, printPull } from '#ui/format.ts';
 
 /** The set card on paper: black on white, readable at arm's length, the only thing that prints. */
 export const PocketCard = () => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const { shoot, setup, camera, plan, profile, monitors } = selection;
   const rows = [
     ['Profile', profile.name],

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useJudgement, useSession } from '#ui/bench/hooks.ts';
 import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
@@ -15,12 +15,12 @@ import { VerdictPane } from './VerdictPane.tsx';
 
 /** Judge: the picture, two scopes and what they mean. */
 export const JudgeView = () => {
-  const { verdicts, bench } = useBench();
+  const { verdicts } = useJudgement();
   const [picked, setPicked] = useState<string>();
   const [look, setLook] = useJudgeView();
   useSceneOfSetup();
   const camera = useStage();
-  const { frame } = bench;
+  const frame = useSession((state) => state.frame);
   const onStage = camera.stage !== undefined;
   const under = onStage && look.under !== 'scope' ? 'camera' : 'scope';
   const enlarge = (pane: 'first' | 'second') =>

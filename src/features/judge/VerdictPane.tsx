@@ -1,7 +1,7 @@
 'use client';
 
 import { VERDICT_RULES, summarise, type Verdict } from '#core/verdict/index.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useEditPlan, useJudgement, useMuted, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { planChange } from '#ui/bench/corrections.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
@@ -13,7 +13,9 @@ const ruleOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id);
 
 /** Threshold, arithmetic, and what can be done with a verdict. */
 const Opened = ({ verdict }: { verdict: Verdict }) => {
-  const { selection, editPlan, muted, mute } = useBench();
+  const selection = useSelection();
+  const editPlan = useEditPlan();
+  const [muted, mute] = useMuted();
   const change = verdict.correction && planChange(verdict.correction, selection);
   return (
     <div className="verdict-open">
@@ -43,26 +45,31 @@ const Opened = ({ verdict }: { verdict: Verdict }) => {
 
 /** Sentences with number, place and remedy; picking one shows its place in the picture. */
 export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?: string) => void }) => {
-  const { verdicts, bench, muted, mute } = useBench();
+  const { verdicts } = useJudgement();
+  const [muted, mute] = useMuted();
+  const { patches, isOpen } = useSession(({ frame, ...state }) => ({
+    patches: state.patches,
+    isOpen: frame !== undefined,
+  }));
   const log = useLog();
-  const marked = bench.patches.some(({ kind }) => kind === 'card');
+  const marked = patches.some(({ kind }) => kind === 'card');
   return (
     <Panel
       className="verdicts"
       title="Verdict"
-      note={bench.frame ? summarise(verdicts) : undefined}
+      note={isOpen ? summarise(verdicts) : undefined}
       tools={
         <button type="button" className="btn btn-primary btn-sm" onClick={log}>
           Log take <kbd>L</kbd>
         </button>
       }
     >
-      {!bench.frame && (
+      {!isOpen && (
         <Empty title="Nothing to judge yet">
           <p className="quiet">Open a frame: verdicts come with number, place and what to do.</p>
         </Empty>
       )}
-      {bench.frame && !marked && (
+      {isOpen && !marked && (
         <p className="verdict-hint">
           Drag over the grey card in the picture: then its placement is judged against the plan.
         </p>

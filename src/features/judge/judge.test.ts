@@ -3,13 +3,13 @@ import { EXACT } from '#core/frame/tags.ts';
 import { emptyCells } from '#core/scopes/marks.ts';
 import { measureClipping, measureShadows } from '#core/scopes/measure.ts';
 import { quantise } from '#core/signal/scale.ts';
-import type { FrameMeasurement } from '#core/verdict/index.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { cardNumbersOf, driftFigures, driftOf, worstOf } from '#ui/bench/benchModel.ts';
 import { planChange } from '#ui/bench/corrections.ts';
 import { createStrip, STRIP_SECONDS, stripSample } from '#ui/bench/strip.ts';
-import { keyedWith, patchesAt, rectAt } from '#ui/bench/tracks.ts';
-import { framesToLookAt, printTime, tracksFor } from './moving/clipModel.ts';
+import { keyedWith, patchesAt, rectAt } from '#core/scopes/tracks.ts';
+import { framesToLookAt, printTime } from './moving/clipModel.ts';
 import { boxOfRatio, GUIDE_IDS, guideRatio, inner } from './picture/guideList.ts';
 import { heroDifference, heroWords } from './picture/heroModel.ts';
 import { toolsFor } from './picture/tools.ts';
@@ -70,7 +70,6 @@ describe('patches over a clip', () => {
     const patch = { id: 'card', kind: 'card', rect: rect(7) } as const;
     expect(patchesAt([patch], keyed, 5)[0].rect.x).toBe(25);
     expect(patchesAt([patch], {}, 5)[0].rect.x).toBe(7);
-    expect(tracksFor([patch], keyed, [0, 10]).map(([one]) => one.rect.x)).toEqual([0, 50]);
   });
 });
 

@@ -22,8 +22,6 @@ export const useJudgeView = () =>
       zebra: parseAsStringLiteral(['camera', 'exact'] as const).withDefault('camera'),
       /** What the monitor's picture goes through: `auto` as planned, `computed`, `opened`, or a LUT of the kit by its id. */
       lut: parseAsString.withDefault(NO_CHOICE),
-      /** What 0..1 means in the opened file. */
-      lutScale: parseAsStringLiteral(['signal', 'code'] as const).withDefault('signal'),
       clips: parseAsBoolean.withDefault(false),
       guide: parseAsStringLiteral(GUIDE_IDS).withDefault('none'),
       /** A ratio of one's own, width over height. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useComparedProfile, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { BagView } from './bag/BagView.tsx';
@@ -17,16 +17,17 @@ const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARC
 
 /** The camera and its profile: what it reads at every stop, from an archetype or solved from what its owner knows. */
 const CameraAndProfile = () => {
-  const { selection, bench } = useBench();
-  const name = bench.draft?.name ?? selection.profile.name;
-  const data = bench.draft?.data ?? selection.profile.data;
+  const selection = useSelection();
+  const { profile } = useCard();
+  const compared = useComparedProfile();
+  const { name, data } = profile;
   return (
     <div className="kit">
       <div className="kit-side">
         <Panel
           title={name}
           note={
-            bench.draft
+            profile.isDraft
               ? 'being solved, not saved'
               : data.band
                 ? 'inferred: the band is where it may lie'
@@ -36,7 +37,7 @@ const CameraAndProfile = () => {
           <ProfilePicker />
           <ProfileChart
             shown={{ name, data }}
-            compared={bench.compared}
+            compared={compared}
             others={others}
             coding={selection.camera.coding}
           />

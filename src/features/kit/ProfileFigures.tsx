@@ -7,7 +7,7 @@ import { writeClfMatrix } from '#core/formats/clf.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { download, slug } from '#ui/download.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -20,7 +20,7 @@ import { ZebraFigures } from './ZebraFigures.tsx';
 type Shown = { readonly data: ProfileData };
 
 const Zebras = ({ data }: Shown) => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const { camera, subjects, plan } = selection;
   const sheet = useMemo(() => sheetOf(selection, data), [selection, data]);
   const { reads } = camera.zebra;
@@ -44,7 +44,8 @@ const Zebras = ({ data }: Shown) => {
 };
 
 const Readings = ({ data }: Shown) => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const { coding } = selection.camera;
   const rows = useMemo(() => readingRows(data, coding), [data, coding]);
   const inferred = rows.some(({ doubt }) => doubt !== undefined);
@@ -142,7 +143,7 @@ const FIGURE_IDS = Object.keys(FIGURES) as FigureId[];
 
 /** Numbers of the profile under its curve: zebra levels, readings, the gamut's matrix. */
 export const ProfileFigures = ({ data }: Shown) => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const [figure, setFigure] = useQueryState('figures', parseAsStringLiteral(FIGURE_IDS).withDefault('zebra'));
   const { camera, plan } = selection;
   const { View } = FIGURES[figure];

@@ -5,7 +5,7 @@ import type { GamutSpec } from '#core/colour/gamut.ts';
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { freeName } from '#store/takeIn.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { GamutField } from './GamutField.tsx';
@@ -66,7 +66,8 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
 
 /** A profile of the user's own, by one of the ways in; ladder and card follow while he types. */
 export const ProfileMaker = () => {
-  const { selection, session, book } = useBench();
+  const { session, book } = useBench();
+  const selection = useSelection();
   const { camera, profile, plan } = selection;
   const [wayId, setWayId] = useState<WayId>('anchors');
   const [touched, setTouched] = useState<{ readonly fields: unknown }>();
@@ -82,9 +83,9 @@ export const ProfileMaker = () => {
   );
 
   useEffect(() => {
-    session.setDraft(solved?.ok ? { name, data: solved.value.profile } : undefined);
+    session.draft.solve(solved?.ok ? { name, data: solved.value.profile } : undefined);
   }, [session, name, solved]);
-  useEffect(() => () => session.setDraft(undefined), [session]);
+  useEffect(() => () => session.draft.solve(undefined), [session]);
 
   const pickGamut = (next: GamutSpec) => {
     setGamut(next);

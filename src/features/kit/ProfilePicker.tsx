@@ -3,7 +3,7 @@
 import { useEffect } from 'react';
 import { ARCHETYPE_IDS } from '#core/profile/index.ts';
 import type { BookRecords } from '#store/book.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { pickProfile } from './saveProfile.ts';
 
 const inOrder = (profiles: BookRecords['profiles']) => {
@@ -13,24 +13,28 @@ const inOrder = (profiles: BookRecords['profiles']) => {
 
 /** A second profile to draw beside the one in use. */
 export const CompareWith = () => {
-  const { selection, records, session, bench } = useBench();
+  const { session } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const { isDraft } = useCard().profile;
+  const comparedId = useSession((state) => state.comparedId);
   const all = inOrder(records.profiles);
   const { profile } = selection;
   // Comparing is work of Kit: on other screens the ladder is the plan's alone.
-  useEffect(() => () => session.setCompared(undefined), [session]);
+  useEffect(() => () => session.draft.compare(undefined), [session]);
   return (
     <select
       className="form-select form-select-sm compare-with"
       aria-label="Compare with"
-      value={bench.compared?.id ?? ''}
+      value={comparedId ?? ''}
       onChange={(event) => {
         const other = records.profiles.get(event.target.value);
-        session.setCompared(other && { id: other.id, name: other.name, data: other.data });
+        session.draft.compare(other?.id);
       }}
     >
       <option value="">compare with…</option>
       {all
-        .filter(({ id }) => bench.draft !== undefined || id !== profile.id || id === bench.compared?.id)
+        .filter(({ id }) => isDraft || id !== profile.id || id === comparedId)
         .map(({ id, name }) => (
           <option key={id} value={id}>
             against {name}
@@ -42,7 +46,9 @@ export const CompareWith = () => {
 
 /** Profiles of the kit: one in use on this camera. */
 export const ProfilePicker = () => {
-  const { selection, records, book } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const { camera, plan, profile } = selection;
   const all = inOrder(records.profiles);
   return (

@@ -5,7 +5,7 @@ import { parseProfileJson, profileJson } from '#store/exports/profileJson.ts';
 import { planChange } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import { addProfile, conflictOf, removeProfile, replaceProfile, type Conflict } from '#store/takeIn.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { CompareWith } from './ProfilePicker.tsx';
 import { download, slug } from '#ui/download.ts';
 
@@ -13,7 +13,9 @@ type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Con
 
 /** What is done with a whole profile: duplicate, share, take one in, take it off the kit. */
 export const ProfileTools = () => {
-  const { selection, records, book } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const { profile, camera, plan } = selection;
   const file = useRef<HTMLInputElement>(null);
   const [waiting, setWaiting] = useState<Waiting>();

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
 import { TrapLine } from './TrapLine.tsx';
@@ -10,15 +10,16 @@ import { ZebraFigures } from './ZebraFigures.tsx';
 
 /** Every zebra level of this camera and profile on one page: both pictures side by side. Prints on A4. */
 export const ZebraSheet = () => {
-  const { selection, bench, numbers } = useBench();
-  const { camera, subjects, plan, profile } = selection;
-  const data = bench.draft?.data ?? profile.data;
+  const selection = useSelection();
+  const { numbers, profile } = useCard();
+  const { camera, subjects, plan } = selection;
+  const { data } = profile;
   const sheet = useMemo(() => sheetOf(selection, data), [selection, data]);
   return (
     <section className="panel sheet">
       <header className="panel-head">
         <h2>
-          {camera.name}, {bench.draft?.name ?? profile.name}
+          {camera.name}, {profile.name}
         </h2>
         <span className="quiet">
           {camera.coding.bitDepth}-bit {camera.coding.range}, ISO {plan.iso}, clip{' '}

@@ -4,7 +4,7 @@ import { Circle, CircleDot, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { printStopsDecimal } from '#core/units.ts';
 import type { TakeRecord } from '#store/records/take.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
 import { useTakes } from '#ui/bench/useTakes.ts';
 import { printWhen } from '#ui/format.ts';
 import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
@@ -97,7 +97,8 @@ const Take = ({ take }: { take: TakeRecord }) => {
 
 /** Log: what was shot, how it was set, and what was found. */
 export const LogView = () => {
-  const { hrefTo, selection } = useBench();
+  const selection = useSelection();
+  const hrefTo = useHrefTo();
   const takes = useTakes();
   const log = useLog();
   const circled = takes?.filter((take) => take.circled).length ?? 0;

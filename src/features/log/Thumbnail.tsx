@@ -3,7 +3,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
 import { demoThumbnail } from '#store/demo.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench } from '#ui/bench/hooks.ts';
 
 /** The picture of a take, from its record. */
 export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {

@@ -1,9 +1,10 @@
 'use client';
 
+import { useEffect } from 'react';
+import { useBench } from '#ui/bench/hooks.ts';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
-import { useBuildOfPlan } from './build/useBuild.ts';
 import { BuildView } from './build/BuildView.tsx';
 import { CombineView } from './combine/CombineView.tsx';
 import { CompareView } from './compare/CompareView.tsx';
@@ -22,7 +23,9 @@ const PARTS = {
 export const LutsView = () => {
   useSceneOfSetup();
   useStage();
-  useBuildOfPlan();
+  const { session } = useBench();
+  // What was moved and not put into the plan does not outlive the screen.
+  useEffect(() => session.luts.settleBuild, [session]);
   return (
     <>
       <h1 className="visually-hidden">LUTs</h1>

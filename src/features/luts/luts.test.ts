@@ -9,50 +9,51 @@ import { afterEdit, afterUndo, demoBook, demoSelection } from '#store/fixtures/d
 import { monitorPicture } from '#store/monitorPicture.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
 import type { Edit } from '#store/edits.ts';
-import { buildOf, FIRST_WORK, type LutWork } from '#ui/bench/lutWork.ts';
+import { buildOf, FIRST_BUILD, FIRST_WORK, type LutWork } from '#ui/bench/session/lutWork.ts';
 import { toneFields, withTone } from './build/toneFields.ts';
 import { chainWish, chainWords, lookProblem } from './combine/combineModel.ts';
 import { attachEdit, dropEdit, keepEdit } from './kitModel.ts';
 import { landingsOf, tonesOf } from './landings.ts';
-import { buildName, recipeNotes, recipeOf, recordOf, sourceChoices, sourceOf, wordsFor } from './lutModel.ts';
+import { recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
+import { buildName, recipeOf, recordOf, sourceChoices, sourceOf } from './lutModel.ts';
 import { furthest, greyPoints } from './parts/greyChartModel.ts';
-import { lossRows, lossWord } from './parts/lossModel.ts';
+import { lossRows, lossWord } from '#ui/luts/lossModel.ts';
 
 const selection = demoSelection('furnace-mouth', 'a-cam');
 const numbersOf = ({ profile, camera, plan, subjects, setup, monitors }: Selection) =>
   setCardNumbers(profile.data, camera, plan, subjects, setup.fps, monitorPicture({ monitors }, profile.data));
 const place = (work: Partial<LutWork> = {}) => ({
   selection,
-  work: { ...FIRST_WORK, ...work },
+  work: { ...FIRST_WORK, build: FIRST_BUILD, ...work },
   kit: demoBook().luts,
-  opened: { id: 'opened-1', name: 'own.cube', text: '', title: '', comments: [], says: '', invertible: true },
+  opened: { id: 'opened-1', name: 'own.cube', text: '', title: '', comments: [], says: '', invertible: true, scale: 'signal', output: 'bt1886' } as const, // prettier-ignore
 });
 const chain = (fields: Partial<LutWork['chain']>) => place({ chain: { ...FIRST_WORK.chain, ...fields } });
 
 describe('the LUT being built', () => {
   it('takes profile and placement of the card, and is a record that fits', () => {
-    const recipe = recipeOf(FIRST_WORK.build, selection);
+    const recipe = recipeOf(FIRST_BUILD, selection);
     expect(recipe).toMatchObject({ pullStops: 1, output: 'bt1886', saturation: 1 });
-    expect(recipeOf({ ...FIRST_WORK.build, pull: 0 }, selection).pullStops).toBe(0);
-    const record = recordOf('a', buildName(FIRST_WORK.build, selection), recipe, selection.camera.coding);
+    expect(recipeOf({ ...FIRST_BUILD, pull: 0 }, selection).pullStops).toBe(0);
+    const record = recordOf('a', buildName(FIRST_BUILD, selection), recipe, selection.camera.coding);
     expect(lutSchema.parse(record)).toEqual(record);
     expect(record.name).toBe('wide log, pull −1, plain');
     for (const output of OUTPUT_IDS)
       for (const preset of TONE_PRESET_IDS) {
-        const own = recipeOf({ ...FIRST_WORK.build, output, preset }, selection);
+        const own = recipeOf({ ...FIRST_BUILD, output, preset }, selection);
         expect(lutSchema.safeParse(recordOf('a', 'a', own, selection.camera.coding)).success).toBe(true);
       }
   });
 
   it('says in its name what was moved, and what it is for', () => {
-    expect(buildName({ ...FIRST_WORK.build, preset: 'soft', moved: { toe: 0.5 } }, selection)).toContain(
+    expect(buildName({ ...FIRST_BUILD, preset: 'soft', moved: { toe: 0.5 } }, selection)).toContain(
       'soft moved',
     );
-    expect(buildName({ ...FIRST_WORK.build, output: 'pq', peak: 1500 }, selection)).toContain('PQ 1500');
+    expect(buildName({ ...FIRST_BUILD, output: 'pq', peak: 1500 }, selection)).toContain('PQ 1500');
   });
 
   it('is built again from what was kept', () => {
-    const soft = { ...FIRST_WORK.build, preset: 'soft' as const, pull: 1 / 3, saturation: 1.1 };
+    const soft = { ...FIRST_BUILD, preset: 'soft' as const, pull: 1 / 3, saturation: 1.1 };
     expect(buildOf(recipeOf(soft, selection))).toEqual(soft);
     const moved = { ...soft, moved: { toe: 0.4 } };
     const again = buildOf(recipeOf(moved, selection));
@@ -60,7 +61,7 @@ describe('the LUT being built', () => {
   });
 
   it('moves a slider, and puts it back', () => {
-    const moved = withTone(FIRST_WORK.build, 'contrast', 1.2);
+    const moved = withTone(FIRST_BUILD, 'contrast', 1.2);
     const field = (build: typeof moved, id: string) =>
       toneFields(build, { white: 0.85 }).find((one) => one.id === id);
     expect(field(moved, 'contrast')).toMatchObject({ value: 1.2, moved: true, shown: '1.20' });
@@ -74,7 +75,7 @@ describe('the LUT being built', () => {
   });
 
   it('writes of itself in plain letters: profile, pull, gamut, range', () => {
-    const recipe = recipeOf(FIRST_WORK.build, selection);
+    const recipe = recipeOf(FIRST_BUILD, selection);
     const words = wordsFor('Furnace, pull −1', {
       selection,
       input: 'wide log',
@@ -142,7 +143,7 @@ describe('a chain', () => {
 
 describe('where tones land', () => {
   const numbers = numbersOf(selection);
-  const { neutral } = compileRecipe(recipeOf(FIRST_WORK.build, selection));
+  const { neutral } = compileRecipe(recipeOf(FIRST_BUILD, selection));
 
   it('in and out, the card on grey', () => {
     const rows = landingsOf(numbers, 1, neutral, 'bt1886');
@@ -155,7 +156,7 @@ describe('where tones land', () => {
 
   it('has cd/m2 for HDR: grey at 26 (BT.2408-7 table 1)', () => {
     for (const output of ['hlg', 'pq'] as const) {
-      const run = compileRecipe(recipeOf({ ...FIRST_WORK.build, output }, selection));
+      const run = compileRecipe(recipeOf({ ...FIRST_BUILD, output }, selection));
       const card = landingsOf(numbers, 1, run.neutral, output).find(({ id }) => id === 'card');
       expect(Math.round(card?.light ?? 0)).toBe(26);
     }
@@ -199,7 +200,7 @@ describe('LUTs in the kit', () => {
   const record = recordOf(
     'own',
     'Furnace',
-    recipeOf({ ...FIRST_WORK.build, pull: 0 }, selection),
+    recipeOf({ ...FIRST_BUILD, pull: 0 }, selection),
     selection.camera.coding,
   );
   const after = (edit: Edit, book = demoBook()) => afterEdit(book, edit);

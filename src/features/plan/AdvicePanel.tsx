@@ -4,7 +4,7 @@ import { parseAsArrayOf, parseAsStringLiteral, useQueryState } from 'nuqs';
 import { ADVICE_RULES, RULE_IDS } from '#core/advice/rules.ts';
 import type { Survey } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { adviceOf } from './adviceModel.ts';
@@ -12,7 +12,10 @@ import { Briefing } from './Briefing.tsx';
 
 /** Every profile the camera has, ranked for this set-up; which rules spoke, and what each said. */
 export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
-  const { selection, numbers, records, editPlan } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const { numbers } = useCard();
+  const editPlan = useEditPlan();
   const [muted, setMuted] = useQueryState(
     'muted',
     parseAsArrayOf(parseAsStringLiteral(RULE_IDS)).withDefault([]),

@@ -15,7 +15,7 @@ import { balancedLight, neutralOf, TINT_STEP } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin, THIN } from '#ui/format.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { reminders } from './dayModel.ts';
@@ -26,7 +26,8 @@ import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { useEditSetup } from './useSetup.ts';
 
 const Water = () => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const editSetup = useEditSetup();
   const { water } = selection.setup;
   if (!water) return null;
@@ -92,7 +93,7 @@ const Water = () => {
 
 /** One light as the camera renders it: its cast, and what that does to a neutral and to skin. */
 const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
-  const { camera, plan } = useBench().selection;
+  const { camera, plan } = useSelection();
   const cast = castOf(source, plan.kelvin, camera.lean?.mired ?? 0);
   const light = { kelvin: source.kelvin, duv: TINT_STEP * source.tint };
   const effect = castEffect(light, balancedLight(plan, camera.lean));
@@ -110,7 +111,9 @@ const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
 
 /** Sources of the set-up on the mired scale, what each school dials, and the gels that close the split. */
 export const BalancePanel = () => {
-  const { selection, records, editPlan } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const editPlan = useEditPlan();
   const editSetup = useEditSetup();
   const { camera, setup, plan } = selection;
   const sources = setup.lightIds.flatMap((id) => records.lights.get(id) ?? []);

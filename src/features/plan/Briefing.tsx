@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Brief } from '#store/records/setup.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useEditSetup } from './useSetup.ts';
@@ -66,7 +66,7 @@ const NumberField = ({
 
 /** What the pictures are for: what profile advice, media and time go by. */
 export const Briefing = () => {
-  const { brief } = useBench().selection.setup;
+  const { brief } = useSelection().setup;
   const editSetup = useEditSetup();
   const set = (label: string, part: Partial<Brief>) => editSetup(label, { brief: { ...brief, ...part } });
   return (

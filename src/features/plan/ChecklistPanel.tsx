@@ -1,13 +1,14 @@
 'use client';
 
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { CHECKLIST, CHECKLIST_IDS } from './checklist.ts';
 import { useEditSetup } from './useSetup.ts';
 
 /** What is set on the camera, in the order of its menus; ticked off on set, kept for each camera. */
 export const ChecklistPanel = () => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const editSetup = useEditSetup();
   const { camera, setup } = selection;
   const done = setup.ticked[camera.id] ?? [];

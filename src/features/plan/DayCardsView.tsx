@@ -3,14 +3,15 @@
 import { Download, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { SCALES } from '#core/signal/scale.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { dayCards } from './dayCards.ts';
 import { dayCardsPdf } from './dayCardsPdf.ts';
 
 /** The day of this camera on one sheet: printed, or as a PDF. */
 export const DayCardsView = () => {
-  const { selection, records } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const { shoot, camera } = selection;
   const cards = useMemo(() => dayCards(records, shoot.id, camera.id), [records, shoot.id, camera.id]);
   const title = `${camera.name}, ${shoot.name}`;

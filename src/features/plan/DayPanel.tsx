@@ -9,7 +9,7 @@ import { camerasOf, setupsOf } from '#store/selection.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
 import { planId } from '#store/records/plan.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { PIXELS, recordingAt } from './adviceModel.ts';
@@ -116,7 +116,8 @@ const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
 
 /** Media, time and shutter for the shoot: sums a client can be told. */
 export const DayPanel = () => {
-  const { selection, records } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const { camera, shoot, setup } = selection;
   const rows = useMemo(
     () => setupsOf(records, shoot.id).map((one) => ({ setup: one, ...costOf(records, one) })),

@@ -5,7 +5,7 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { SunDay } from '#core/day/sun.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import { setupsOf } from '#store/selection.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import {
   clockHours,
   dateOfDay,
@@ -59,7 +59,10 @@ const Sky = ({ sky, sun, day }: { sky: SunDay; sun: Sun; day: number }) => {
 
 /** A day of the shoot: its light, and its set-ups on the clock, dragged or nudged by arrow keys. */
 export const DayStrip = ({ of: { day, setups }, sun }: { of: ShootDay; sun: Sun | undefined }) => {
-  const { selection, records, book, select } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const select = useSelect();
   const [drag, setDrag] = useState<{ id: string; hour: number; grip: number }>();
   const sky = sun && sunOfDay(sun, day);
   const height = SKY + ROW * Math.max(1, setups.length) + 18;

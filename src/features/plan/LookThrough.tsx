@@ -1,13 +1,14 @@
 'use client';
 
-import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { sceneFits, sceneFor } from '#core/scene/stage.ts';
+import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { sceneFor } from '#core/scene/stage.ts';
 import type { Spot } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
-import { usePixels } from '#ui/stage/usePixels.ts';
+import { useCanvas } from '#ui/bench/useAnswer.ts';
+import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { spotOfMeter } from './planModel.ts';
 
@@ -16,26 +17,22 @@ const AIM_STEP = 0.01;
 
 /** The picture of the simulated camera before this set-up; a click reads the light there with its spot meter. */
 export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
-  const { session, selection, bench } = useBench();
+  const { session } = useBench();
+  const selection = useSelection();
+  const serial = useSession(({ frame }) => (frame?.scene ? frame.serial : undefined));
   const camera = useStage();
   const { stage, shot } = camera;
   const [last, setLast] = useState<Spot>();
   const { setup, plan } = selection;
   const { bias } = selection.camera.meter;
   const wanted = sceneFor(setup.id, selection.camera.id);
-  const fits = stage !== undefined && sceneFits(stage.sceneId, setup.id, selection.camera.id);
-  const idle = bench.busy === undefined && bench.failure === undefined;
-  useEffect(() => {
-    if (!fits && idle && wanted) void session.openScene(wanted);
-  }, [session, fits, idle, wanted]);
+  useSceneOfSetup({ overFile: true, asCard: true });
 
-  const serial = bench.frame?.scene ? bench.frame.serial : undefined;
   const profile = selection.profile.data;
   const ask = useMemo(() => {
     if (serial === undefined) return undefined;
-    return () =>
-      session.judge.call(
-        'picture',
+    return (signal: AbortSignal) =>
+      session.look.picture(
         {
           profile,
           pullStops: plan.placement,
@@ -44,24 +41,24 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
           contours: false,
           rangeZebras: [],
         },
-        { latest: 'picture' },
+        { signal },
       );
     // A new picture has a new serial.
   }, [session, serial, profile, plan.placement]);
-  const { canvas, problem } = usePixels(ask);
+  const { canvas, problem } = useCanvas(ask);
 
   const read = async (x: number, y: number) => {
     if (!shot || !stage) return;
-    session.setStage({ auto: { ...stage.auto, mode: 'spot', spot: [x, y] } });
-    const outcome = await session.judge.call('expose', {
+    session.stage.meter({ mode: 'spot', spot: [x, y] });
+    const shows = await session.stage.readSpot({
       ...shot,
       spotting: { mode: 'spot', x, y },
       seed: 1,
       seconds: 0,
       width: stage.truth.width,
     });
-    if (outcome.state !== 'done' || !outcome.output.ok) return;
-    const spot = spotOfMeter(crypto.randomUUID(), selection, shot.settings, outcome.output.value.shows);
+    if (shows === undefined) return;
+    const spot = spotOfMeter(crypto.randomUUID(), selection, shot.settings, shows);
     setLast(spot);
     onSpot(spot);
   };
@@ -69,7 +66,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   const [x, y] = stage?.auto.spot ?? [0.5, 0.5];
   const aim = (u: number, v: number) => {
     const inside = (at: number) => Math.min(1, Math.max(0, at));
-    if (stage) session.setStage({ auto: { ...stage.auto, mode: 'spot', spot: [inside(u), inside(v)] } });
+    session.stage.meter({ mode: 'spot', spot: [inside(u), inside(v)] });
   };
   const onClick = (event: MouseEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();

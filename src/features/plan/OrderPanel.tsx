@@ -20,7 +20,7 @@ import { GripVertical } from 'lucide-react';
 import type { SetupRecord } from '#store/records/setup.ts';
 import { setupsOf } from '#store/selection.ts';
 import { reordered } from './dayModel.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 
 const Row = ({
@@ -63,7 +63,10 @@ const Row = ({
 
 /** Set-ups in the order of the day: dragged by the handle, or space and arrow keys on it. */
 export const OrderPanel = () => {
-  const { selection, records, book, select } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const select = useSelect();
   const setups = setupsOf(records, selection.shoot.id);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),

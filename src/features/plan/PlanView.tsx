@@ -9,7 +9,7 @@ import { zebraTrap } from '#core/exposure/zebraSheet.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { printPull } from '#ui/format.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -30,7 +30,8 @@ import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 
 const Placements = () => {
-  const { selection, editPlan } = useBench();
+  const selection = useSelection();
+  const editPlan = useEditPlan();
   const rows = useMemo(() => placementRows(selection), [selection]);
   const { subjects, plan } = selection;
   return (
@@ -92,7 +93,8 @@ const Placements = () => {
 };
 
 const Light = () => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const input = { selection, numbers };
   const rows = [
     { name: 'Light', ...REASONS.iris(input) },
@@ -114,7 +116,8 @@ const Light = () => {
 };
 
 const ZebraTrap = () => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const { reads } = selection.camera.zebra;
   const trap = zebraTrap(selection.profile.data);
   const other = setCardNumbers(
@@ -153,7 +156,7 @@ const ZebraTrap = () => {
 };
 
 const Cautions = () => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const { cautions } = selection.setup;
   if (cautions.length === 0) return null;
   return (
@@ -168,7 +171,9 @@ const Cautions = () => {
 
 /** The light surveyed, every school's placement, and the settings that give it. */
 const LightAndPlacement = ({ survey }: { survey: Result<Survey> }) => {
-  const { selection, numbers, records } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const { numbers } = useCard();
   const sets = useMemo(() => [...records.ndSets.values()], [records.ndSets]);
   const found = survey.ok ? survey.value : undefined;
   const schools = useMemo(
@@ -222,7 +227,7 @@ const PART_IDS = Object.keys(PARTS) as PartId[];
 
 /** Plan: from the light on the set to what to dial in, and why. */
 export const PlanView = () => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('light'));
   const survey = useMemo(() => surveyOfSetup(selection), [selection]);
   const View: ComponentType<{ survey: Result<Survey> }> = PARTS[part].View;

@@ -5,7 +5,7 @@ import { SCHOOLS } from '#core/exposure/schools.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import type { ExposureAnswer } from '#core/exposure/solver.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useEditPlan, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { printPull } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -29,7 +29,8 @@ const stateOf = ({ roomAbove, cleanBelow }: SchoolRow) =>
   roomAbove < -0.05 ? 'lost' : cleanBelow < -0.05 || roomAbove < 1 / 3 - 0.05 ? 'watch' : 'holds';
 
 const SchoolLine = ({ row, recommended }: { row: SchoolRow; recommended: boolean }) => {
-  const { selection, editPlan } = useBench();
+  const selection = useSelection();
+  const editPlan = useEditPlan();
   const { name, rule } = SCHOOLS[row.id];
   const { placement, answer } = row;
   if (placement === undefined)
@@ -87,7 +88,7 @@ const SchoolLine = ({ row, recommended }: { row: SchoolRow; recommended: boolean
 const BACK_OFFS = [0, 1 / 3, 1 / 2, 2 / 3, 1] as const;
 
 const BackOff = () => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const editSetup = useEditSetup();
   const { backOff } = selection.setup;
   const nearest = BACK_OFFS.reduce((best, one) =>

@@ -8,7 +8,7 @@ import { printStops, printStopsDecimal } from '#core/units.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { fitting } from '#store/records/bag.ts';
 import type { Locks } from '#store/records/setup.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { ISO_RULES, planFields, solvedAt } from './planModel.ts';
@@ -22,7 +22,10 @@ const LOCKS = [
 
 /** What may move, and the settings of this camera that then put the card where it is planned. */
 export const SolverPanel = ({ survey }: { survey: Survey }) => {
-  const { selection, numbers, records, editPlan } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const { numbers } = useCard();
+  const editPlan = useEditPlan();
   const editSetup = useEditSetup();
   const { plan, setup, camera } = selection;
   const { locks } = setup;

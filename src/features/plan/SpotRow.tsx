@@ -11,7 +11,7 @@ import {
   type SpotUnit,
 } from '#core/exposure/survey.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useSelection } from '#ui/bench/hooks.ts';
 import { typed } from '#ui/typed.ts';
 import { settingsOf } from './planModel.ts';
 
@@ -98,7 +98,7 @@ export const SpotRow = ({
   onChange: (spot: Spot) => void;
   onRemove: () => void;
 }) => {
-  const { selection } = useBench();
+  const selection = useSelection();
   const { plan, subjects, setup } = selection;
   const [value, setValue] = useState<string>();
   const [name, setName] = useState<string>();

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { typed } from '#ui/typed.ts';
 import {
@@ -24,7 +24,9 @@ const FIELDS = [
 
 /** Sun times of a typed place and day; kept with the shoot. */
 export const SunPanel = () => {
-  const { selection, book, records } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const { shoot, setup } = selection;
   const days = useMemo(() => daysOf(records, shoot.id), [records, shoot.id]);
   const [texts, setTexts] = useState<Partial<Record<keyof Sun, string>>>({});

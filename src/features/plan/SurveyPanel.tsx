@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { incidentAgainstSpot, luxOfGrey, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { LookThrough } from './LookThrough.tsx';
@@ -14,7 +14,8 @@ import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from './useSetup.ts';
 
 const Lands = ({ survey }: { survey: Survey }) => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   if (survey.grey === undefined)
     return (
       <p className="quiet mb-0">
@@ -68,10 +69,11 @@ const Constant = ({
 
 /** The light on the set, spot by spot, on one scale. */
 export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
-  const { selection, numbers, bench } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const editSetup = useEditSetup();
   const { spots } = selection.setup;
-  const measured = bench.measurement;
+  const measured = useSession((state) => state.measured?.measurement);
   const [looking, setLooking] = useState(false);
   const against = incidentAgainstSpot({ k: selection.setup.meterK, c: selection.setup.meterC });
   const change = (label: string, next: readonly Spot[]) => editSetup(label, { spots: [...next] });

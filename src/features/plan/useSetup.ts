@@ -2,11 +2,12 @@
 
 import { useCallback } from 'react';
 import type { SetupRecord } from '#store/records/setup.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 
 /** Changes fields of the set-up at hand; shows at once, undone as one step. */
 export const useEditSetup = () => {
-  const { book, selection } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
   const { setup } = selection;
   return useCallback(
     (label: string, fields: Partial<SetupRecord>) =>

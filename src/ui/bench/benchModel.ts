@@ -2,7 +2,8 @@ import { indexForPlacement, placementOfIndex } from '#core/exposure/iso.ts';
 import { setCardNumbers, type SetCardNumbers } from '#core/exposure/setCard.ts';
 import { codeToSignal, type Coding } from '#core/signal/scale.ts';
 import { stopsDistribution, type Distribution } from '#core/scopes/distribution.ts';
-import { judgeFrame, type Drift, type FrameMeasurement, type Verdict } from '#core/verdict/index.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
+import { judgeFrame, type Drift, type Verdict } from '#core/verdict/index.ts';
 import { balancedLight } from '#core/colour/lean.ts';
 import type { Temperature } from '#core/colour/temperature.ts';
 import type { ClipSample } from '#workers/judge/protocol.ts';
@@ -10,6 +11,7 @@ import type { ProfileData } from '#core/profile/index.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import type { Selection } from '#store/selection.ts';
+import type { OpenFrame } from './session/state.ts';
 import { stripSample, type StripSample } from './strip.ts';
 
 /** The card's numbers for a selection; `draft` stands in for its profile while one is being solved. */
@@ -32,21 +34,28 @@ export const distributionOf = (measurement: FrameMeasurement, numbers: SetCardNu
   );
 };
 
-/** What the verdicts need beside the frame: the card, how the camera is dialled, what moved over a clip. */
+/** What the verdicts need beside the frame: the card, how the camera is dialled, what the frame is, what moved over a clip. */
 export type JudgeContext = {
   readonly numbers: SetCardNumbers;
   readonly placement: number;
   readonly light?: Temperature;
-  readonly recorded?: Coding;
-  readonly drift?: Drift;
+  /** How the camera records. */
+  readonly coding?: Coding;
+  readonly kind?: OpenFrame['kind'];
+  readonly samples?: readonly ClipSample[];
   readonly muted?: readonly string[];
 };
 
-export const verdictsOf = (
+/** Every rule's word on a frame; only files are held against how the camera records. */
+export const judgementOf = (
   measurement: FrameMeasurement,
   distribution: Distribution,
-  { muted, ...context }: JudgeContext,
-): Verdict[] => judgeFrame({ measurement, distribution, ...context }, muted);
+  { numbers, placement, light, coding, kind, samples, muted }: JudgeContext,
+): Verdict[] => {
+  const recorded = kind === 'still' || kind === 'clip' ? coding : undefined;
+  const drift = samples && driftFigures(driftOf(samples, numbers, light), placement);
+  return judgeFrame({ measurement, distribution, numbers, placement, light, recorded, drift }, muted);
+};
 
 /** The light that a camera renders neutral as it is dialled; `kelvin` and `tint` where they are turned off the plan. */
 export const dialledLight = (

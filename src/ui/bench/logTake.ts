@@ -1,23 +1,31 @@
+import { failure, success } from '#core/result.ts';
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
-import { patchName } from '../patchName.ts';
-import { cardReading } from '#core/verdict/index.ts';
-import type { Change } from '#store/edits.ts';
+import { cardReading, type Verdict } from '#core/verdict/index.ts';
+import type { TakeDraft } from '#store/book.ts';
 import type { CardSnapshot, Measured, TakeRecord } from '#store/records/take.ts';
-import { nextTakeNumber } from '#store/takes.ts';
-import type { Bench } from './BenchProvider.tsx';
-import { wishOf } from './lutShelf.ts';
-import type { SessionState } from './session.ts';
+import type { Selection } from '#store/selection.ts';
+import { patchName } from '../patchName.ts';
+import { distributionOf, judgementOf } from './benchModel.ts';
+import type { Card } from './hooks.ts';
+import type { Services } from './services.ts';
+import { isOf } from './session/frame.ts';
+import { wishOf } from './session/lutShelf.ts';
+import type { OpenFrame } from './session/state.ts';
 
 const THUMBNAIL_WIDTH = 240;
 
-/** What the step is called in undo. */
-export const logLabel = (number: number): string => `Log take ${number}`;
-
 /** What a take is made from: the card, and what was measured if a frame was open. */
-export type TakeSource = Pick<Bench, 'selection' | 'numbers' | 'distribution' | 'verdicts'> & {
-  readonly bench: Pick<SessionState, 'frame' | 'measurement'>;
+export type TakeSource = {
+  readonly selection: Selection;
+  readonly numbers: SetCardNumbers;
+  readonly frame?: Pick<OpenFrame, 'name' | 'kind' | 'info'>;
+  readonly measurement?: FrameMeasurement;
+  readonly distribution?: Distribution;
+  readonly verdicts: readonly Verdict[];
   /** Frame of a clip, from 1, or seconds of a feed. */
   readonly at?: number;
 };
@@ -64,14 +72,14 @@ export const halfStops = ({ bins, perStop }: Distribution): number[] => {
 };
 
 const measuredOf = ({
-  bench,
+  frame,
+  measurement,
   numbers,
   distribution,
   verdicts,
   selection,
   at,
 }: TakeSource): Measured | undefined => {
-  const { frame, measurement } = bench;
   if (!frame || !measurement || !distribution) return undefined;
   const card = cardReading({ measurement, numbers, placement: selection.plan.placement });
   return {
@@ -104,27 +112,12 @@ const measuredOf = ({
   };
 };
 
-/** The picture as the monitor showed it. */
-const thumbnailOf = async ({ bench, selection, numbers, session, luts }: Bench) => {
-  if (!bench.frame) return undefined;
-  const lut = selection.monitors[0]?.lut;
-  const brought = lut && (await luts.bring(lut));
-  const outcome = await session.judge.call('thumbnail', {
-    profile: selection.profile.data,
-    pullStops: numbers.pullStops,
-    ...(lut && brought?.ok ? { through: { wish: wishOf(lut), output: lut.output } } : {}),
-    width: THUMBNAIL_WIDTH,
-  });
-  return outcome.state === 'done' ? outcome.output.png : undefined;
-};
-
-/** The take as a record: the card as it stands and what was measured. */
-export const takeOf = (source: TakeSource, now: Date, id: string, number: number): TakeRecord => ({
+/** The take as a record, but for its number: the card as it stands and what was measured. */
+export const takeOf = (source: TakeSource, now: Date, id: string): TakeDraft => ({
   id,
   shootId: source.selection.shoot.id,
   setupId: source.selection.setup.id,
   cameraId: source.selection.camera.id,
-  number,
   loggedAt: now.toISOString(),
   card: snapshot(source),
   measured: measuredOf(source),
@@ -132,21 +125,67 @@ export const takeOf = (source: TakeSource, now: Date, id: string, number: number
   circled: false,
 });
 
+/** What stands on the page when a take is logged. */
+export type Moment = {
+  readonly selection: Selection;
+  readonly card: Card;
+  readonly muted: readonly string[];
+  readonly now: Date;
+  readonly id: string;
+};
+
+const CHANGED = failure('picture', 'It changed while the take was logged: log the take again.');
+
+/** Where in a clip or a feed a picture was taken, as a take says it. */
+const momentOf = (kind: OpenFrame['kind'], at: number | undefined): number | undefined => {
+  if (at === undefined) return undefined;
+  return kind === 'clip' ? at + 1 : kind === 'feed' ? Number(at.toFixed(2)) : undefined;
+};
+
+/** Picture, measurement and verdicts of one moment: what the worker holds when it is asked, and the card of the press. */
+const lookNow = async ({ session, luts }: Services, { selection, card, muted }: Moment) => {
+  if (!session.getState().frame) return success(undefined);
+  const lut = selection.monitors[0]?.lut;
+  const brought = lut && (await luts.bring(lut));
+  const { numbers, target, light } = card;
+  const captured = await session.frame.capture(target, {
+    profile: target.profile,
+    pullStops: numbers.pullStops,
+    ...(lut && brought?.ok ? { through: { wish: wishOf(lut), output: lut.output } } : {}),
+    width: THUMBNAIL_WIDTH,
+  });
+  if (!captured) return success(undefined);
+  const { frame, samples } = session.getState();
+  if (!frame || !isOf(frame.info, captured)) return CHANGED;
+  const { measurement, png, info } = captured;
+  const distribution = distributionOf(measurement, numbers);
+  const { plan, camera } = selection;
+  const asked = {
+    numbers,
+    placement: plan.placement,
+    light,
+    coding: camera.coding,
+    kind: frame.kind,
+    samples,
+    muted,
+  };
+  const verdicts = judgementOf(measurement, distribution, asked);
+  const at = momentOf(frame.kind, captured.at);
+  return success({ frame: { ...frame, info }, measurement, distribution, verdicts, at, png });
+};
+
 /**
- * Logs the take: the card as it stands, what was measured and a thumbnail, as one edit.
- * @returns the take, or undefined when it could not be written (the book then says why).
+ * Logs the take: card, picture, what was measured and its thumbnail, all of one moment; its number is given as it is written.
+ * @returns the take, or undefined when it could not be logged (book or session then say why).
  */
-export const logTake = async (bench: Bench, now: Date, newId: string): Promise<TakeRecord | undefined> => {
-  const { book, database, selection } = bench;
-  const [number, png] = await Promise.all([
-    nextTakeNumber(database, selection.setup.id, selection.camera.id),
-    thumbnailOf(bench).catch(() => undefined),
-  ]);
-  const { kind } = bench.bench.frame ?? {};
-  const moved = bench.session.moving.getState().at;
-  const at = kind === 'clip' ? moved + 1 : kind === 'feed' ? Number(moved.toFixed(2)) : undefined;
-  const take = takeOf({ ...bench, at }, now, newId, number);
-  const changes: Change[] = [{ table: 'takes', id: take.id, after: take }];
-  if (png) changes.push({ table: 'thumbnails', id: take.id, after: { id: take.id, png } });
-  return (await book.edit({ label: logLabel(number), changes })) ? take : undefined;
+export const logTake = async (services: Services, moment: Moment): Promise<TakeRecord | undefined> => {
+  const { selection, card, now, id } = moment;
+  const looked = await lookNow(services, moment);
+  if (!looked.ok) {
+    services.session.notice.say('The picture', looked);
+    return undefined;
+  }
+  const { png, ...found } = looked.value ?? { verdicts: [] };
+  const draft = takeOf({ selection, numbers: card.numbers, ...found }, now, id);
+  return services.book.logTake(draft, png);
 };

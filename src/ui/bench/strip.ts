@@ -4,7 +4,7 @@ import { castOf } from '#core/verdict/cast.ts';
 import { cardReading } from '#core/verdict/index.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
-import type { FrameMeasurement } from '#core/verdict/index.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 
 /** One picture of a feed, or one frame of a clip, in the numbers that drift. */
 export type StripSample = {

@@ -1,44 +1,67 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
-import type { CubeScale } from '#core/lut/cubeScale.ts';
+import { useMemo } from 'react';
+import type { Result } from '#core/result.ts';
+import type { LutRecord } from '#store/records/lut.ts';
 import type { Through } from '#workers/judge/protocol.ts';
-import { useBench } from './BenchProvider.tsx';
-import { wishOf } from './lutShelf.ts';
+import type { LutWish } from '#workers/luts/wish.ts';
+import type { Outcome } from '#workers/rpc/protocol.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import { useBench, useRecords, useSelection, useSession } from './hooks.ts';
+import { wishOf, type LutShelf } from './session/lutShelf.ts';
+import type { OpenedLut } from './session/lutWork.ts';
+import { useAnswer } from './useAnswer.ts';
 
 /** What the monitor's picture goes through: what the plan says, the profile's own picture, the opened file, or a LUT by its id. */
 export type LutChoice = string;
 export const NO_CHOICE = 'auto';
 
+/** The opened file as it is asked of a worker. */
+export const openedWish = ({ id, scale }: Pick<OpenedLut, 'id' | 'scale'>, coding: Coding): LutWish => ({
+  kind: 'kept',
+  id,
+  scale,
+  coding,
+  interpolation: 'tetrahedral',
+});
+
+/** Brings files of LUTs to the workers, all of them or it has failed. */
+const bringAll = async (luts: LutShelf, records: readonly LutRecord[]): Promise<Outcome<undefined>> => {
+  const brought: Result<undefined>[] = await Promise.all(records.map((record) => luts.bring(record)));
+  const failed = brought.find((one) => !one.ok);
+  return failed && !failed.ok
+    ? { state: 'failed', reason: failed.reason }
+    : { state: 'done', output: undefined };
+};
+
+/** Whether the files of these LUTs are on the workers; what is missing is told in `problem`. */
+export const useBrought = (
+  records: readonly LutRecord[],
+): { readonly ready: boolean; readonly problem?: string } => {
+  const { luts } = useBench();
+  const files = records.filter(({ recipe }) => !recipe);
+  const key = files.map(({ id }) => id).join(' ');
+  const { old, problem } = useAnswer({
+    key: files.length > 0 ? key : undefined,
+    ask: () => bringAll(luts, files),
+  });
+  return { ready: files.length === 0 || (!old && problem === undefined), problem };
+};
+
 /**
  * The LUT that a choice comes to, once its file is on the worker; undefined for the profile's own picture. A LUT that is gone
  * counts as none.
  */
-export const useThrough = (choice: LutChoice, scale: CubeScale = 'signal'): Through | undefined => {
-  const { luts, records, selection, bench, session } = useBench();
-  const [ready, setReady] = useState<string>();
-  const { opened } = bench;
-  const lut = choice === NO_CHOICE ? selection.monitors[0]?.lut : records.luts.get(choice);
-  useEffect(() => {
-    if (!lut || lut.recipe) return undefined;
-    let stale = false;
-    void luts.bring(lut).then((brought) => {
-      if (stale) return;
-      if (brought.ok) setReady(lut.id);
-      else session.say(lut.name, brought);
-    });
-    return () => {
-      stale = true;
-    };
-  }, [luts, lut, session]);
-  const { coding } = selection.camera;
-  return useMemo(() => {
-    if (choice === 'opened' && opened)
-      return {
-        wish: { kind: 'kept', id: opened.id, scale, coding, interpolation: 'tetrahedral' },
-        output: 'bt1886',
-      };
-    if (!lut || (!lut.recipe && ready !== lut.id)) return undefined;
-    return { wish: wishOf(lut), output: lut.output };
-  }, [choice, opened, scale, coding, lut, ready]);
+export const useThrough = (choice: LutChoice): { readonly through?: Through; readonly problem?: string } => {
+  const { monitors, camera } = useSelection();
+  const opened = useSession((state) => state.opened);
+  const chosen = useRecords(({ luts }) => luts.get(choice));
+  const lut = choice === NO_CHOICE ? monitors[0]?.lut : chosen;
+  const { ready, problem } = useBrought(lut ? [lut] : []);
+  const { coding } = camera;
+  const through = useMemo((): Through | undefined => {
+    if (choice === 'opened' && opened) return { wish: openedWish(opened, coding), output: opened.output };
+    return lut && ready ? { wish: wishOf(lut), output: lut.output } : undefined;
+  }, [choice, opened, coding, lut, ready]);
+  return { through, problem };
 };

@@ -6,7 +6,14 @@ import { surveyOf } from '#core/exposure/survey.ts';
 import { rampColour } from '#core/scopes/ramp.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
-import { useBench } from '../bench/BenchProvider.tsx';
+import {
+  useCard,
+  useComparedProfile,
+  useEditPlan,
+  useJudgement,
+  useSelection,
+  useSession,
+} from '../bench/hooks.ts';
 import { useSize } from '../parts/useSize.ts';
 import {
   comparedReading,
@@ -21,9 +28,41 @@ import {
 const NARROW = 150;
 const PAD = { top: 10, bottom: 14 } as const;
 
+/** A LUT's output over stops, across the bar; it moves with the slider that bends it, and the ladder stays. */
+const LaidCurve = ({
+  y,
+  left,
+  right,
+  isNamed,
+}: {
+  y: (stops: number) => number;
+  left: number;
+  right: number;
+  isNamed: boolean;
+}) => {
+  const laid = useSession((state) => state.laid);
+  if (!laid) return null;
+  const at = ([stops, share]: (typeof laid.points)[number]) =>
+    `${(left + share * (right - left)).toFixed(1)},${y(stops).toFixed(1)}`;
+  return (
+    <g className="ladder-laid">
+      <path d={`M${laid.points.map(at).join('L')}`} />
+      {isNamed && (
+        <text x={left + 2} y={y(LADDER_RANGE[1]) + 12}>
+          {laid.name}
+        </text>
+      )}
+    </g>
+  );
+};
+
 /** Where everything lies, in stops from middle grey. The card's arrow is a slider: drag it, or arrow keys by thirds. */
 export const StopLadder = () => {
-  const { selection, numbers, distribution, editPlan, bench } = useBench();
+  const selection = useSelection();
+  const { numbers, profile } = useCard();
+  const { distribution } = useJudgement();
+  const editPlan = useEditPlan();
+  const compared = useComparedProfile();
   const [box, size] = useSize({ width: 208, height: 640 });
   const width = Math.max(80, size.width);
   const height = Math.max(300, size.height);
@@ -34,7 +73,6 @@ export const StopLadder = () => {
   const { plan, camera } = selection;
   const placement = dragged ?? plan.placement;
   const scaleId = camera.zebra.scale;
-  const { compared } = bench;
   const scene = useMemo(() => {
     const { spots, meterK, meterC } = selection.setup;
     const found = surveyOf(spots, selection.subjects, { k: meterK, c: meterC });
@@ -87,7 +125,7 @@ export const StopLadder = () => {
       <header className="ladder-head">
         <strong>Stops</strong>
         <span className="quiet">
-          {bench.draft ? `${bench.draft.name} · ` : ''}
+          {profile.isDraft ? `${profile.name} · ` : ''}
           {compared ? `in the bar ${compared.name}` : SCALES[scaleId].name}
         </span>
       </header>
@@ -204,18 +242,7 @@ export const StopLadder = () => {
               y2={y(compared.data.clipStops)}
             />
           )}
-          {bench.laid && (
-            <g className="ladder-laid">
-              <path
-                d={`M${bench.laid.points.map(([stops, share]) => `${(BAR.left + share * (BAR.right - BAR.left)).toFixed(1)},${y(stops).toFixed(1)}`).join('L')}`}
-              />
-              {!narrow && (
-                <text x={BAR.left + 2} y={y(LADDER_RANGE[1]) + 12}>
-                  {bench.laid.name}
-                </text>
-              )}
-            </g>
-          )}
+          <LaidCurve y={y} left={BAR.left} right={BAR.right} isNamed={!narrow} />
           {marks.map((mark, i) => (
             <g key={mark.id} className={`mark mark-${mark.kind}`}>
               <line x1={BAR.left - 3} x2={BAR.right + 3} y1={y(mark.stops)} y2={y(mark.stops)} />

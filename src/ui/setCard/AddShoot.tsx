@@ -2,13 +2,15 @@
 
 import { useState } from 'react';
 import { newSetup, newShoot } from '#store/newShoot.ts';
-import { useBench } from '../bench/BenchProvider.tsx';
+import { useBench, useSelect, useSelection } from '../bench/hooks.ts';
 
 const id = () => crypto.randomUUID();
 
 /** A name, and it becomes a set-up of this shoot or a shoot of its own. */
 export const AddShoot = () => {
-  const { book, selection, select } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const select = useSelect();
   const [name, setName] = useState('');
   const ready = name.trim().length > 0;
   const addSetup = async () => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { camerasOf, setupsOf, shootsOf } from '#store/selection.ts';
-import { useBench } from '../bench/BenchProvider.tsx';
+import { useRecords, useSelect, useSelection } from '../bench/hooks.ts';
 import { Popup } from '../parts/Popup.tsx';
 import { AddShoot } from './AddShoot.tsx';
 
@@ -10,7 +10,9 @@ const depth = ({ coding, chroma }: { coding: { bitDepth: number; range: string }
 
 /** Shoot, set-up and camera: what the card is for. */
 export const Chooser = () => {
-  const { selection, records, select } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const select = useSelect();
   const { shoot, setup, camera } = selection;
   const shoots = shootsOf(records);
   return (

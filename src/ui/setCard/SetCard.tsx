@@ -1,19 +1,19 @@
 'use client';
 
+import { dequal } from 'dequal';
 import { useRef, useState } from 'react';
 import Overlay from 'react-bootstrap/Overlay';
 import Popover from 'react-bootstrap/Popover';
-import { useBench } from '../bench/BenchProvider.tsx';
+import { useCard, useEditPlan, useRecords, useSelection } from '../bench/hooks.ts';
 import { Arithmetic } from '../parts/Arithmetic.tsx';
 import { CELLS, type Cell } from './cells.tsx';
 import { REASONS, type CellInput } from './reasons.ts';
 import { Chooser } from './Chooser.tsx';
 import { NumberEditor } from './NumberEditor.tsx';
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
-
 const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
-  const { editPlan, records } = useBench();
+  const editPlan = useEditPlan();
+  const records = useRecords();
   const { editor, label } = cell;
   const { plan } = input.selection;
   if (editor.kind === 'computed') return null;
@@ -54,11 +54,11 @@ const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
 };
 
 const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
-  const { editPlan } = useBench();
+  const editPlan = useEditPlan();
   const [open, setOpen] = useState(false);
   const target = useRef<HTMLButtonElement>(null);
   const { plan, defaults } = input.selection;
-  const changed = cell.owns.some((field) => !same(plan[field], defaults[field]));
+  const changed = cell.owns.some((field) => !dequal(plan[field], defaults[field]));
   const { why, lines } = REASONS[cell.id](input);
   const close = () => {
     setOpen(false);
@@ -120,8 +120,9 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
 
 /** What to dial in, along the top of every screen. */
 export const SetCard = () => {
-  const { selection, numbers, bench } = useBench();
-  const input = { selection, numbers, draftName: bench.draft?.name };
+  const selection = useSelection();
+  const { numbers, profile } = useCard();
+  const input = { selection, numbers, draftName: profile.isDraft ? profile.name : undefined };
   return (
     <header className="set-card" aria-label="Set card">
       <Chooser />

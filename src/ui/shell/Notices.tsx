@@ -1,14 +1,17 @@
 'use client';
 
 import { useEffect } from 'react';
-import { useBench } from '../bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import type { Said } from './useLogTake.ts';
 
 const SHOWN_MS = 6000;
 
 /** What just happened, what went wrong, and the way back. */
 export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
-  const { records, selection, book, session, bench } = useBench();
+  const { book, session } = useBench();
+  const records = useRecords();
+  const selection = useSelection();
+  const { failure, frame } = useSession((state) => ({ failure: state.failure, frame: state.frame }));
   useEffect(() => {
     if (!said) return undefined;
     const timer = setTimeout(hush, SHOWN_MS);
@@ -17,13 +20,13 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
   const problems = [...selection.problems, ...(records.unreadable ? [records.unreadable] : [])];
   return (
     <div className="notices" aria-live="polite">
-      {bench.failure && (
+      {failure && (
         <div className="notice notice-bad" role="status">
           <span>
-            <strong>{bench.failure.name}</strong> ({bench.failure.where}): {bench.failure.reason}
-            {bench.frame ? ` ${bench.frame.name} stays open.` : ''}
+            <strong>{failure.name}</strong> ({failure.where}): {failure.reason}
+            {frame ? ` ${frame.name} stays open.` : ''}
           </span>
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.dismissFailure}>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.notice.dismiss}>
             Close
           </button>
         </div>

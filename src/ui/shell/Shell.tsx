@@ -4,7 +4,8 @@ import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { BenchProvider, useBench } from '../bench/BenchProvider.tsx';
+import { BenchProvider } from '../bench/BenchProvider.tsx';
+import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
 import { StopLadder } from '../ladder/StopLadder.tsx';
 import { Empty } from '../parts/Empty.tsx';
@@ -30,7 +31,7 @@ const Mark = () => (
 
 const OrderOfWork = () => {
   const path = usePathname();
-  const { hrefTo } = useBench();
+  const hrefTo = useHrefTo();
   return (
     <nav className="order" aria-label="Order of work">
       {STEPS.map(({ key, name, path: to, icon: Icon, later }) =>
@@ -59,24 +60,25 @@ const OrderOfWork = () => {
 };
 
 const Footer = ({ onHelp }: { onHelp: () => void }) => {
-  const { book, records } = useBench();
+  const { book } = useBench();
+  const { undoable, redoable } = useRecords();
   const { surround, next } = useSurround();
   return (
     <div className="order-foot">
       <button
         type="button"
-        aria-label={`Undo ${records.undoable ?? ''}`}
-        title={`Undo ${records.undoable ?? ''}`}
-        disabled={!records.undoable}
+        aria-label={`Undo ${undoable ?? ''}`}
+        title={`Undo ${undoable ?? ''}`}
+        disabled={!undoable}
         onClick={() => void book.undo()}
       >
         <Undo2 size={18} aria-hidden="true" />
       </button>
       <button
         type="button"
-        aria-label={`Redo ${records.redoable ?? ''}`}
-        title={`Redo ${records.redoable ?? ''}`}
-        disabled={!records.redoable}
+        aria-label={`Redo ${redoable ?? ''}`}
+        title={`Redo ${redoable ?? ''}`}
+        disabled={!redoable}
         onClick={() => void book.redo()}
       >
         <Redo2 size={18} aria-hidden="true" />
@@ -97,7 +99,10 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
 };
 
 const Frame = ({ children }: { children: ReactNode }) => {
-  const { book, selection, editPlan, hrefTo } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const editPlan = useEditPlan();
+  const hrefTo = useHrefTo();
   const router = useRouter();
   const { next } = useSurround();
   const { log, said, hush } = useLogTake();

@@ -1,27 +1,19 @@
 'use client';
 
 import { Circle, Film, Play, Square } from 'lucide-react';
+import { dequal } from 'dequal';
 import { useState, type ReactNode } from 'react';
 import { exactFNumber, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
 import { shuttersOf } from '#store/records/camera.ts';
-import { useBench } from '../bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelection } from '../bench/hooks.ts';
 import { download, slug } from '../download.ts';
 import { printKelvin, printTint } from '../format.ts';
 import { Toggle } from '../parts/Toggle.tsx';
 import { Knob } from './Knob.tsx';
 import { MeterScale } from './MeterScale.tsx';
-import {
-  DIFFUSIONS,
-  irisesOf,
-  knobsOfCard,
-  turned,
-  turnedKelvin,
-  type Automatics,
-  type AutoValues,
-  type Knobs,
-} from './stageModel.ts';
+import { DIFFUSIONS, irisesOf, knobsOfCard, turned, turnedKelvin, type Knobs } from './stageModel.ts';
 import type { useStage } from './useStage.ts';
 
 /** ND turns by thirds on the simulated camera: whatever glass is there. */
@@ -40,61 +32,58 @@ export const CameraPanel = ({
   /** The way to what else may stand in this place; it takes the title’s. */
   swap?: ReactNode;
 }) => {
-  const { session, selection, records } = useBench();
+  const { session } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const [recording, setRecording] = useState<AbortController>();
   const [said, setSaid] = useState<string>();
   if (!stage || !knobs) return null;
   const { camera, setup } = selection;
   const card = knobsOfCard(selection);
   const { auto, running } = stage;
-  const turn = (fields: Partial<Knobs>) => session.setStage({ turned: { ...stage.turned, ...fields } });
-  const back = (...keys: (keyof Knobs)[]) =>
-    session.setStage({
-      turned: Object.fromEntries(
-        Object.entries(stage.turned).filter(([key]) => !keys.includes(key as keyof Knobs)),
-      ),
-    });
-  const isOff = (key: keyof Knobs) =>
-    key in stage.turned && JSON.stringify(stage.turned[key]) !== JSON.stringify(card[key]);
+  const { turn, asCard, automate, meter, run } = session.stage;
+  const back = (...keys: (keyof Knobs)[]) => asCard(keys);
+  const isOff = (key: keyof Knobs) => key in stage.turned && !dequal(stage.turned[key], card[key]);
   const offCard = (Object.keys(stage.turned) as (keyof Knobs)[]).filter(isOff).length;
   const profiles = camera.profileIds.flatMap((id) => records.profiles.get(id) ?? []);
   const seconds = (shutter: Knobs['shutter']) => shutterSeconds(shutter, setup.fps);
 
-  /** Turned on, an automatic begins from where the knob stands, and the camera runs: it works only then. */
-  const flip = (id: 'iris' | 'iso' | 'balance', from: AutoValues) => {
-    const next: Automatics = { ...auto, [id]: !auto[id] };
-    session.setStage({ auto: next, ...from, ...(next[id] && !running ? { running: true, shown: 0, dropped: 0 } : {}) }); // prettier-ignore
-  };
-
   const saveStill = async () => {
-    const outcome = await session.judge.call('still', {});
-    if (outcome.state !== 'done') return;
-    if (!outcome.output.ok) {
-      setSaid(outcome.output.reason);
+    const codes = await session.frame.codesAsPng();
+    if (!codes.ok) {
+      setSaid(codes.reason);
       return;
     }
     const name = `${slug(`${setup.name} ${camera.name}`)}.png`;
-    download(name, outcome.output.value.png, 'image/png');
+    download(name, codes.value, 'image/png');
     setSaid(`${name} saved`);
   };
   const saveClip = async () => {
     if (!shot) return;
     const mine = new AbortController();
     setRecording(mine);
-    session.setStage({ running: false });
     const fps = Math.round(setup.fps);
-    const outcome = await session.judge.call(
-      'clip',
-      { ...shot, seed: 1, seconds: 0, width: stage.truth.width, frames: CLIP_SECONDS * fps, rate: [fps, 1] },
-      { signal: mine.signal, onProgress: ({ phase }) => setSaid(phase) },
-    );
-    setRecording(undefined);
-    if (outcome.state !== 'done') setSaid('Clip stopped');
-    else if (!outcome.output.ok) setSaid(outcome.output.reason);
-    else {
-      const name = `${slug(`${setup.name} ${camera.name}`)}.y4m`;
-      download(name, outcome.output.value.bytes, 'video/x-yuv4mpeg');
-      setSaid(`${name} saved`);
+    try {
+      const clip = await session.stage.record(
+        {
+          ...shot,
+          seed: 1,
+          seconds: 0,
+          width: stage.truth.width,
+          frames: CLIP_SECONDS * fps,
+          rate: [fps, 1],
+        },
+        { signal: mine.signal, onProgress: ({ phase }) => setSaid(phase) },
+      );
+      if (mine.signal.aborted) setSaid('Clip stopped');
+      else if (!clip.ok) setSaid(clip.reason);
+      else {
+        const name = `${slug(`${setup.name} ${camera.name}`)}.y4m`;
+        download(name, clip.value, 'video/x-yuv4mpeg');
+        setSaid(`${name} saved`);
+      }
+    } finally {
+      setRecording(undefined);
     }
   };
 
@@ -115,7 +104,7 @@ export const CameraPanel = ({
               type="button"
               className="btn btn-sm btn-outline-secondary"
               title="Every knob as the card says"
-              onClick={() => session.setStage({ turned: {} })}
+              onClick={() => asCard()}
             >
               As the card
             </button>
@@ -124,7 +113,7 @@ export const CameraPanel = ({
             type="button"
             className={`btn btn-sm ${running ? 'btn-primary' : 'btn-outline-secondary'}`}
             aria-pressed={running}
-            onClick={() => session.setStage({ running: !running, shown: 0, dropped: 0 })}
+            onClick={() => run(!running)}
           >
             {running ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}{' '}
             {running ? 'Stop' : 'Live'}
@@ -225,7 +214,7 @@ export const CameraPanel = ({
           className="form-select form-select-sm"
           aria-label="What the meter looks at"
           value={auto.mode}
-          onChange={(event) => session.setStage({ auto: { ...auto, mode: event.target.value as MeterMode } })}
+          onChange={(event) => meter({ mode: event.target.value as MeterMode })}
         >
           {METER_MODE_IDS.map((id) => (
             <option key={id} value={id}>
@@ -240,7 +229,7 @@ export const CameraPanel = ({
             on={auto.iris}
             name="Auto iris"
             says="Live: the frame to grey by the lens, before gain"
-            onFlip={() => flip('iris', { autoIris: exactFNumber(knobs.iris) })}
+            onFlip={() => automate('iris', { autoIris: exactFNumber(knobs.iris) })}
           />
         )}
         {camera.sensitivity === 'gain' && (
@@ -248,14 +237,14 @@ export const CameraPanel = ({
             on={auto.iso}
             name="Auto ISO"
             says="Live: the frame to grey, up to two stops over base"
-            onFlip={() => flip('iso', { autoIso: knobs.iso })}
+            onFlip={() => automate('iso', { autoIso: knobs.iso })}
           />
         )}
         <Toggle
           on={auto.balance}
           name="Auto WB"
           says="Live: towards the colour of the picture, slowly"
-          onFlip={() => flip('balance', { autoKelvin: knobs.kelvin })}
+          onFlip={() => automate('balance', { autoKelvin: knobs.kelvin })}
         />
         <button
           type="button"

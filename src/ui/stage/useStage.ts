@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { secondsOf } from '#core/scene/scene.ts';
 import type { ExposeInput } from '#workers/judge/protocol.ts';
-import { useBench } from '../bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import {
   automaticStep,
   autoRulesOf,
@@ -19,8 +19,14 @@ const PAGE_MS = 200;
 
 /** The knobs as they stand: the card's, what was turned, what the camera does by itself. */
 const useKnobs = () => {
-  const { selection, bench } = useBench();
-  const { turned, auto, autoIris, autoIso, autoKelvin } = bench.stage ?? {};
+  const selection = useSelection();
+  const { turned, auto, autoIris, autoIso, autoKelvin } = useSession(({ stage }) => ({
+    turned: stage?.turned,
+    auto: stage?.auto,
+    autoIris: stage?.autoIris,
+    autoIso: stage?.autoIso,
+    autoKelvin: stage?.autoKelvin,
+  }));
   return useMemo(
     () =>
       auto &&
@@ -38,8 +44,10 @@ const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve,
  * runs 25 a second at preview size or as near as the machine gives, what was left out counted.
  */
 export const useStage = () => {
-  const { session, bench, selection, records } = useBench();
-  const { stage } = bench;
+  const { session } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const stage = useSession((state) => state.stage);
   const { camera, setup } = selection;
   const knobs = useKnobs();
   const auto = stage?.auto;
@@ -58,8 +66,7 @@ export const useStage = () => {
   const planId = selection.plan.id;
   const turnedOn = useRef(planId);
   useEffect(() => {
-    if (turnedOn.current !== planId)
-      session.setStage({ turned: {}, autoIris: undefined, autoIso: undefined, autoKelvin: undefined });
+    if (turnedOn.current !== planId) session.stage.changeCamera();
     turnedOn.current = planId;
   }, [session, planId]);
   const running = stage?.running ?? false;
@@ -71,7 +78,7 @@ export const useStage = () => {
 
   useEffect(() => {
     if (running || !truth || !shot) return;
-    void session.shoot({ ...shot, seed: 1, seconds: 0, width: truth.width });
+    void session.stage.shoot({ ...shot, seed: 1, seconds: 0, width: truth.width });
   }, [session, running, truth, shot]);
 
   useEffect(() => {
@@ -93,7 +100,7 @@ export const useStage = () => {
         const { current } = latest;
         if (stopped || !current) break;
         const seconds = (n * FRAME_MS) / 1000;
-        const saw = await session.shoot({
+        const saw = await session.stage.shoot({
           ...current,
           seed: n + 1,
           seconds: length > 0 ? seconds % length : 0,
@@ -107,7 +114,7 @@ export const useStage = () => {
         if (!saw || !stage || now - told < PAGE_MS) continue;
         const step = automaticStep({ ...stage, ...saw }, current.settings, rules, (now - told) / 1000);
         told = now;
-        session.setStage({ ...saw, ...step, shown, dropped });
+        session.stage.advance({ ...saw, ...step, shown, dropped });
       }
     };
     void run();

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { plainContext as context } from '../rpc/fixtures/context.ts';
 import { compileProfile, profileFromBracket } from '#core/profile/index.ts';
 import { BRACKET_CARD, BRACKET_STOPS_FILMED, BRACKET_TRUTH, bracketFile } from '#core/scene/demoBracket.ts';
 import { floorAt } from '#core/sensor/noise.ts';
 import { bracketHandlers } from './handlers.ts';
 
-const context = { step: async () => undefined };
 const jobs = bracketHandlers();
 const file = (stops: number) =>
   new Uint8Array(readFileSync(`public/demo/bracket/${bracketFile(stops)}`)).buffer;

@@ -86,13 +86,15 @@ describe('a feed', () => {
 
   it('waits for a picture, and says when none comes', async () => {
     const feed = start();
-    const soon = feed.next(WISH);
+    const soon = Promise.all([feed.wait(), feed.wait()]);
     await settle();
     give.enqueue(picture(9).frame);
-    expect(await soon).toMatchObject({ ok: true });
-    const never = feed.next(WISH);
+    await soon;
+    expect(await feed.next(WISH)).toMatchObject({ ok: true });
+    const never = feed.wait();
     await vi.advanceTimersByTimeAsync(2000);
-    expect(await never).toMatchObject({
+    await never;
+    expect(await feed.next(WISH)).toMatchObject({
       ok: false,
       where: 'feed',
       reason: expect.stringMatching(/two seconds/),
@@ -105,10 +107,11 @@ describe('a feed', () => {
     await settle();
     expect(await ended.next(WISH)).toMatchObject({ ok: false, reason: expect.stringMatching(/plugged in/) });
     const broken = start();
-    const waiting = broken.next(WISH);
+    const waiting = broken.wait();
     await settle();
     give.error(new Error('unplugged'));
-    expect(await waiting).toMatchObject({ ok: false, reason: expect.stringMatching(/plugged in/) });
+    await waiting;
+    expect(await broken.next(WISH)).toMatchObject({ ok: false, reason: expect.stringMatching(/plugged in/) });
   });
 
   it('refuses pictures without codes in a sentence, and still lets them go', async () => {

@@ -67,7 +67,11 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
   let newest: { readonly picture: VideoFrame; readonly arrivedAt: number } | undefined;
   let dropped = 0;
   let ended = false;
-  let arrived: (() => void) | undefined;
+  const waiting = new Set<() => void>();
+  const arrived = () => {
+    for (const go of waiting) go();
+    waiting.clear();
+  };
 
   const pump = async () => {
     try {
@@ -79,28 +83,30 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
           dropped += 1;
         }
         newest = { picture: value, arrivedAt: now() };
-        arrived?.();
+        arrived();
       }
     } catch {
       // The device went away: the same as its end.
     }
     ended = true;
-    arrived?.();
+    arrived();
   };
   void pump();
 
-  const wait = () =>
-    new Promise<void>((resolve) => {
-      const timer = setTimeout(resolve, WAIT_MS);
-      arrived = () => {
-        clearTimeout(timer);
-        resolve();
-      };
-    });
-
   return {
+    /** Resolves when a picture is there, the device is gone, or none has come for two seconds. */
+    wait: (): Promise<void> =>
+      newest || ended
+        ? Promise.resolve()
+        : new Promise<void>((resolve) => {
+            const timer = setTimeout(resolve, WAIT_MS);
+            waiting.add(() => {
+              clearTimeout(timer);
+              resolve();
+            });
+          }),
+    /** The newest picture, if one is there. */
     next: async (wish: ReadingWish, placeFor?: Place): Promise<Result<FeedNext>> => {
-      if (!newest && !ended) await wait();
       if (!newest) return ended ? ENDED : NO_PICTURE;
       const { picture, arrivedAt } = newest;
       const seconds = (arrivedAt - started) / 1000;
@@ -118,6 +124,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
       newest?.picture.close();
       newest = undefined;
       ended = true;
+      arrived();
       await reader.cancel().catch(() => undefined);
     },
   };

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { plainContext as context } from '../rpc/fixtures/context.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng, writePng } from '#core/formats/png.ts';
 import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
@@ -10,7 +11,6 @@ import { recipeLattice } from '#core/lut/recipeLattice.ts';
 import type { LutWish } from '../luts/wish.ts';
 import { judgeHandlers } from './handlers.ts';
 
-const context = { step: async () => undefined };
 const profile = ARCHETYPES.wideLog;
 /** A furnace of known light as a file, the card at +1. */
 const file = writePng(
@@ -122,7 +122,7 @@ describe('judging', () => {
       context,
     );
     expect(output).toMatchObject({ ok: false });
-    expect((await jobs.measure(measure, context)).output.width).toBe(960);
+    expect((await jobs.measure(measure, context)).output.measurement.width).toBe(960);
   });
 
   it('has nothing to measure or read again before a frame is open', async () => {
@@ -132,7 +132,8 @@ describe('judging', () => {
 
   it('measures every pixel, and the card at its placement', async () => {
     await open();
-    const { output } = await jobs.measure(measure, context);
+    const { output: measured } = await jobs.measure(measure, context);
+    const output = measured.measurement;
     expect(output.histogram.reduce((sum, n) => sum + n, 0)).toBe(960 * 540);
     expect(output.clipping.all).toBeGreaterThan(0.03);
     const [reading] = output.patches;
@@ -145,7 +146,7 @@ describe('judging', () => {
     const { output } = await jobs.reread({ range: 'full' }, context);
     expect(output).toMatchObject({ ok: true, value: { info: { range: 'full', reading: 'repeated10' } } });
     const { output: measured } = await jobs.measure(measure, context);
-    expect(measured.coding.range).toBe('full');
+    expect(measured.measurement.coding.range).toBe('full');
   });
 
   it.each(['recorded', 'monitor', 'stops'] as const)('paints %s at the frame’s own size', async (view) => {
@@ -193,8 +194,17 @@ describe('judging', () => {
 
   it('makes a thumbnail that opens', async () => {
     await open();
-    const { output } = await jobs.thumbnail({ profile, pullStops: 1, width: 240 }, context);
+    const thumbnail = { profile, pullStops: 1, width: 240 };
+    const { output } = await jobs.capture({ ...measure, thumbnail }, context);
     const png = openPng(output.png, { range: 'full' });
     expect(png).toMatchObject({ ok: true, value: { frame: { width: 240, height: 135 } } });
+    // What was measured is of the same picture.
+    const { output: measured } = await jobs.measure(measure, context);
+    expect(output).toMatchObject({
+      opening: measured.opening,
+      picture: measured.picture,
+      info: { width: 960 },
+    });
+    expect(output.measurement).toEqual(measured.measurement);
   });
 });

@@ -1,26 +1,47 @@
 import type { Kernels } from '#core/kernels/types.ts';
 import { openFrame } from '#core/formats/openFrame.ts';
-import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import type { OpenedFrame } from '#core/formats/opened.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import type { Handlers } from '../rpc/serve.ts';
-import type { ClipSource } from './clips/source.ts';
+import { measureFrame } from '#core/scopes/measureFrame.ts';
+import { patchesAt } from '#core/scopes/tracks.ts';
+import { Cancelled, type Handlers, type JobContext, type LaneOf } from '../rpc/serve.ts';
 import { since1970 } from './clock.ts';
 import { isStill, openClip } from './clips/open.ts';
 import { createFeed, ENDED, type Feed } from './feed.ts';
 import { createHolder } from './holder.ts';
-import { lookHandlers, measureHeld } from './look.ts';
+import { lookHandlers } from './look.ts';
 import { stageHandlers } from './stage.ts';
-import type { ClipSample, FeedPicture, FrameInfo, JudgeJobs, RereadInput } from './protocol.ts';
+import { createSourceHolder, type SourceOf } from './source.ts';
+import type { ClipSample, FrameInfo, JudgeJobs, KernelsInUse } from './protocol.ts';
 
 const NO_FRAME = failure('frame', 'No frame is open: open one first.');
 const NO_CLIP = failure('clip', 'No clip is open: open one first.');
 
-/** Where the frame on the bench came from, so that it can be read again. */
-type Origin =
-  | { readonly kind: 'still'; readonly bytes: Uint8Array }
-  | { readonly kind: 'clip'; readonly source: ClipSource; readonly at: number }
-  | { readonly kind: 'camera' }
-  | { readonly kind: 'feed'; readonly feed: Feed };
+/** What is drawn goes first, then what is measured of it, then the next picture, then what may take long. */
+const [DRAWN, MEASURED, NEXT, LONG] = [0, 1, 2, 3];
+export const JUDGE_LANES: LaneOf<JudgeJobs> = {
+  picture: DRAWN,
+  scope: DRAWN,
+  codes: DRAWN,
+  reference: DRAWN,
+  keep: DRAWN,
+  kernels: DRAWN,
+  measure: MEASURED,
+  capture: MEASURED,
+  hold: MEASURED,
+  order: MEASURED,
+  still: MEASURED,
+  scene: NEXT,
+  expose: NEXT,
+  open: NEXT,
+  reread: NEXT,
+  seek: NEXT,
+  feed: NEXT,
+  feedNext: NEXT,
+  feedStop: NEXT,
+  survey: LONG,
+  clip: LONG,
+};
 
 /** The jobs, each with the last good frame at hand. A file that does not open leaves it as it was. */
 export const judgeHandlers = (
@@ -28,151 +49,149 @@ export const judgeHandlers = (
   /** Kernels with a memory of their own, for frames that are measured while another one is on the bench. */
   others: Kernels,
   now: () => number = since1970,
+  inUse: KernelsInUse = { form: 'plain' },
 ): Handlers<JudgeJobs> => {
   const holder = createHolder(kernels);
   const survey = createHolder(others);
-  let origin: Origin | undefined;
-  let wish: ReadingWish = { range: 'legal' };
-  let anchors: RereadInput['feed'];
+  const source = createSourceHolder(holder);
+  /** A feed whose first picture has not come yet. */
+  let coming: Feed | undefined;
 
-  const leave = () => {
-    if (origin?.kind === 'clip') origin.source.close();
-    if (origin?.kind === 'feed') void origin.feed.stop();
-  };
-  const put = (opened: OpenedFrame): FrameInfo =>
-    holder.put(anchors ? { ...opened, frame: { ...opened.frame, feed: anchors } } : opened);
-  /** A new thing on the bench: what it was read with before does not hold for it. */
-  const fresh = (next: Origin, how: ReadingWish, opened: OpenedFrame): FrameInfo => {
-    leave();
-    origin = next;
-    wish = how;
-    anchors = undefined;
-    return put(opened);
+  const seek = async (
+    clip: SourceOf<'clip'>,
+    n: number,
+    outside: JobContext['outside'],
+  ): Promise<Result<FrameInfo>> => {
+    const opened = await outside(() => clip.clip.frameAt(n, clip.wish));
+    return opened.ok ? success(source.next(opened.value, { at: n })) : opened;
   };
 
-  const seek = async (clip: Extract<Origin, { kind: 'clip' }>, n: number): Promise<Result<FrameInfo>> => {
-    const opened = await clip.source.frameAt(n, wish);
-    if (!opened.ok) return opened;
-    origin = { ...clip, at: n };
-    return success(put(opened.value));
-  };
-
-  const nextOf = async (feed: Feed): Promise<Result<FeedPicture>> => {
-    const next = await feed.next(wish, holder.place);
-    if (!next.ok) return next;
-    const { opened, ...when } = next.value;
-    return success({ info: put(opened), ...when });
+  const endComing = async () => {
+    const was = coming;
+    coming = undefined;
+    await was?.stop();
   };
 
   return {
     ...stageHandlers(
-      (opened) => {
-        if (origin?.kind === 'camera') return put(opened);
-        return fresh({ kind: 'camera' }, wish, opened);
-      },
+      (opened) =>
+        source.get()?.kind === 'camera'
+          ? source.next(opened)
+          : source.open({ kind: 'camera' }, { range: opened.frame.range }, opened),
       () => holder.get()?.frame,
     ),
-    ...lookHandlers(kernels, holder),
+    ...lookHandlers(kernels, holder, source),
 
-    open: async ({ file, name: _name, ...how }, { step }) => {
+    kernels: async () => ({ output: inUse }),
+
+    open: async ({ file, name: _name, ...how }, { tell, step, outside }) => {
       await step('Reading the file', 0.1);
-      if (await isStill(file)) {
-        const bytes = new Uint8Array(await file.arrayBuffer());
+      if (await outside(() => isStill(file))) {
+        const bytes = new Uint8Array(await outside(() => file.arrayBuffer()));
         const opened = openFrame(bytes, how);
         if (!opened.ok) return { output: opened };
-        return { output: success({ info: fresh({ kind: 'still', bytes }, how, opened.value) }) };
+        return { output: success({ info: source.open({ kind: 'still', bytes }, how, opened.value) }) };
       }
-      const clip = await openClip(file, (words) => step(words, 0.3));
+      const clip = await outside(() => openClip(file, (words) => tell(words, 0.3)));
       if (!clip.ok) return { output: clip };
-      await step('Decoding the first frame', 0.8);
-      const first = await clip.value.frameAt(0, how);
-      if (!first.ok) {
-        clip.value.close();
-        return { output: first };
+      let first: Result<OpenedFrame> | undefined;
+      try {
+        await step('Decoding the first frame', 0.8);
+        first = await outside(() => clip.value.frameAt(0, how));
+      } finally {
+        if (!first?.ok) clip.value.close();
       }
-      const info = fresh({ kind: 'clip', source: clip.value, at: 0 }, how, first.value);
+      if (!first.ok) return { output: first };
+      const info = source.open({ kind: 'clip', clip: clip.value, at: 0 }, how, first.value);
       return { output: success({ info, clip: clip.value.info, at: 0 }) };
     },
 
-    reread: async (how, { step }) => {
+    reread: async (how, { step, outside }) => {
       const held = holder.get();
-      if (!held || !origin) return { output: NO_FRAME };
+      const from = source.get();
+      if (!held || !from) return { output: NO_FRAME };
       await step('Reading the codes again', 0.1);
       const { feed, ...reading } = how;
-      const wanted = { ...reading, byHand: true };
-      if (origin.kind === 'still') {
-        const opened = openFrame(origin.bytes, wanted);
-        if (!opened.ok) return { output: opened };
-        wish = wanted;
-        anchors = feed;
-        return { output: success({ info: put(opened.value) }) };
-      }
-      wish = wanted;
-      anchors = feed;
-      if (origin.kind === 'clip') {
-        const { at } = origin;
-        const info = await seek(origin, at);
-        return { output: info.ok ? success({ info: info.value, at }) : info };
-      }
-      // A live picture has no file: its codes stay, only their range is read another way.
-      const { opened } = held;
-      const { range, referred = opened.referred } = how;
-      const { feed: _before, ...frame } = opened.frame;
-      return { output: success({ info: put({ ...opened, referred, frame: { ...frame, range } }) }) };
+      const wish = { ...reading, byHand: true };
+      const anew = async (): Promise<Result<OpenedFrame>> => {
+        if (from.kind === 'still') return openFrame(from.bytes, wish);
+        if (from.kind === 'clip') return outside(() => from.clip.frameAt(from.at, wish));
+        // A live picture has no file: its codes stay, only their range is read another way.
+        const { opened } = held;
+        const { range, referred = opened.referred } = how;
+        const { feed: _before, ...frame } = opened.frame;
+        return success({ ...opened, referred, frame: { ...frame, range } });
+      };
+      const info = source.reread({ wish, anchors: feed }, await anew());
+      return { output: info.ok ? success({ info: info.value, at: source.moment() }) : info };
     },
 
-    seek: async ({ frame }, { step }) => {
-      if (origin?.kind !== 'clip') return { output: NO_CLIP };
+    seek: async ({ frame }, { step, outside }) => {
       await step('Decoding', 0.2);
-      return { output: await seek(origin, frame) };
+      const from = source.get();
+      if (from?.kind !== 'clip') return { output: NO_CLIP };
+      return { output: await seek(from, frame, outside) };
     },
 
-    survey: async ({ frames, tracks, ...input }, { step }) => {
-      if (origin?.kind !== 'clip') return { output: NO_CLIP };
-      const { source } = origin;
+    survey: async ({ frames, keyed = {}, patches, ...input }, { step, outside }) => {
+      const from = source.get();
+      if (from?.kind !== 'clip') return { output: NO_CLIP };
       const samples: ClipSample[] = [];
       for (const [i, frame] of frames.entries()) {
         await step(`Frame ${i + 1} of ${frames.length}`, i / frames.length);
-        const opened = await source.frameAt(frame, wish);
+        const opened = await outside(() => from.clip.frameAt(frame, from.wish));
+        // Another file was opened meanwhile: nobody waits for this one any more.
+        if (!source.is(from)) throw new Cancelled();
         // A clip that is cut short is judged as far as it goes.
         if (!opened.ok) {
           if (samples.length === 0) return { output: opened };
           break;
         }
-        survey.put(
-          anchors ? { ...opened.value, frame: { ...opened.value.frame, feed: anchors } } : opened.value,
-        );
-        const measurement = measureHeld(survey.current(), {
+        survey.put(source.read(opened.value));
+        const measurement = measureFrame(survey.current(), {
           ...input,
-          patches: tracks?.[i] ?? input.patches,
+          patches: patchesAt(patches, keyed, frame),
         });
         samples.push({ frame, measurement });
       }
       return { output: success(samples) };
     },
 
-    feed: async ({ frames, name, range }, { step }) => {
-      await step('Waiting for the first picture', 0.2);
+    feed: async ({ frames, name, range }, { step, outside }) => {
+      await endComing();
       const feed = createFeed(frames, name, now);
-      const first = await feed.next({ range });
-      if (!first.ok) {
-        await feed.stop();
-        return { output: first };
+      coming = feed;
+      try {
+        await step('Waiting for the first picture', 0.2);
+        await outside(feed.wait, { freesLane: true });
+        const first = coming === feed ? await feed.next({ range }) : ENDED;
+        if (!first.ok) return { output: first };
+        const { opened, ...when } = first.value;
+        coming = undefined;
+        const info = source.open({ kind: 'feed', feed, seconds: when.seconds }, { range }, opened);
+        return { output: success({ info, ...when }) };
+      } finally {
+        if (coming === feed) coming = undefined;
+        const here = source.get();
+        if (!(here?.kind === 'feed' && here.feed === feed)) await feed.stop();
       }
-      const { opened, ...when } = first.value;
-      const info = fresh({ kind: 'feed', feed }, { range }, opened);
-      return { output: success({ info, ...when }) };
     },
 
-    feedNext: async () => ({
-      output: origin?.kind === 'feed' ? await nextOf(origin.feed) : ENDED,
-    }),
+    feedNext: async (_input, { outside }) => {
+      const from = source.get();
+      if (from?.kind !== 'feed') return { output: ENDED };
+      await outside(from.feed.wait, { freesLane: true });
+      const here = source.get();
+      if (here?.kind !== 'feed' || here.feed !== from.feed) return { output: ENDED };
+      const next = await here.feed.next(here.wish, holder.place);
+      if (!next.ok) return { output: next };
+      const { opened, ...when } = next.value;
+      return { output: success({ info: source.next(opened, { seconds: when.seconds }), ...when }) };
+    },
 
     feedStop: async () => {
-      if (origin?.kind === 'feed') {
-        await origin.feed.stop();
-        origin = { kind: 'camera' };
-      }
+      await endComing();
+      await source.rest();
       return { output: undefined };
     },
   };

@@ -2,11 +2,12 @@ import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
 import type { UnpackingPlace } from '#core/frame/ofVideo.ts';
 import type { OpenedFrame } from '#core/formats/opened.ts';
 import type { Kernels } from '#core/kernels/types.ts';
+import type { CountedFrame } from '#core/scopes/measureFrame.ts';
 import { emptyCells, type MarkCells } from '#core/scopes/marks.ts';
 import { vectorscopeBits, type Vectorscope } from '#core/scopes/vectorscope.ts';
 import { waveformLayout, type Waveform, type WaveformLayout } from '#core/scopes/waveform.ts';
 import { LUMA, type LumaId } from '#core/signal/luma.ts';
-import type { FrameInfo } from './protocol.ts';
+import type { FrameCoding } from './protocol.ts';
 
 /** Planes a waveform can be made of. */
 export type PlaneId = 'luma' | 'r' | 'g' | 'b';
@@ -35,6 +36,7 @@ export type Held = {
   readonly opened: OpenedFrame;
   readonly frame: Frame;
   readonly luma: Uint16Array;
+  readonly origin: CountedFrame['origin'];
   /** Room for a picture of the frame's size, and for the planes of a smaller one. */
   readonly pixels: Uint32Array;
   readonly room: Uint8Array;
@@ -55,7 +57,7 @@ export const infoOf = ({
   tags,
   referred,
   exactness,
-}: OpenedFrame): FrameInfo => ({
+}: OpenedFrame): FrameCoding => ({
   width: frame.width,
   height: frame.height,
   bitDepth: frame.bitDepth,
@@ -135,6 +137,7 @@ const benchOf = (kernels: Kernels, slots: Slots, opened: OpenedFrame, frame: Fra
     opened,
     frame,
     luma: slots.luma,
+    origin: { tags: opened.tags, referred: opened.referred, exactness: opened.exactness },
     pixels: slots.pixels,
     room: slots.raw,
     waveform,
@@ -208,6 +211,7 @@ const partOf = (kernels: Kernels, opened: OpenedFrame, frame: Frame, region: Rec
 export const createHolder = (kernels: Kernels) => {
   let slots: Slots | undefined;
   let held: Held | undefined;
+  let count = 0;
 
   const slotsFor = (width: number, height: number, bitDepth: number): Slots => {
     const levels = Math.min(1024, 2 ** bitDepth);
@@ -217,6 +221,8 @@ export const createHolder = (kernels: Kernels) => {
 
   return {
     get: (): Held | undefined => held,
+    /** Pictures put so far: the number of the one that is held. */
+    count: (): number => count,
     /** @throws RangeError when nothing is on the bench. */
     current: (): Held => {
       if (!held) throw new RangeError('no frame is open');
@@ -228,7 +234,7 @@ export const createHolder = (kernels: Kernels) => {
         ? { y: slots.luma, cb: slots.cb, cr: slots.cr, raw: slots.raw, widen: kernels.widen }
         : undefined,
     /** Puts a frame on the bench; its planes are copied into place. */
-    put: (opened: OpenedFrame): FrameInfo => {
+    put: (opened: OpenedFrame): FrameCoding => {
       const { frame } = opened;
       const place = slotsFor(frame.width, frame.height, frame.bitDepth);
       const { r, g, b } = place;
@@ -240,6 +246,7 @@ export const createHolder = (kernels: Kernels) => {
       }
       const here: Frame = { ...frame, r, g, b };
       held = benchOf(kernels, place, { ...opened, frame: here }, here);
+      count += 1;
       return infoOf(held.opened);
     },
   };

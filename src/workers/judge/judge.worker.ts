@@ -1,8 +1,12 @@
 import { serve, type Port } from '../rpc/serve.ts';
-import { judgeHandlers } from './handlers.ts';
+import { since1970 } from './clock.ts';
+import { JUDGE_LANES, judgeHandlers } from './handlers.ts';
 import { loadKernels } from './kernels.ts';
 
 serve(
   globalThis as unknown as Port,
-  Promise.all([loadKernels(), loadKernels()]).then(([bench, survey]) => judgeHandlers(bench, survey)),
+  Promise.all([loadKernels(), loadKernels()]).then(([bench, survey]) =>
+    judgeHandlers(bench.kernels, survey.kernels, since1970, bench.inUse),
+  ),
+  JUDGE_LANES,
 );

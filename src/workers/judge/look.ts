@@ -14,31 +14,37 @@ import { clampRect, type Frame } from '#core/frame/frame.ts';
 import { drawClipMap } from '#core/scopes/clipMap.ts';
 import { drawContours } from '#core/scopes/contours.ts';
 import { SCOPE_PAINTERS, type ScopeCounts } from '#core/scopes/drawScope.ts';
-import { lightByCode, measureClipping, measurePatch, measureShadows, nearOf } from '#core/scopes/measure.ts';
+import { measureFrame } from '#core/scopes/measureFrame.ts';
+import { patchesAt } from '#core/scopes/tracks.ts';
 import { VIEW_PAINTERS } from '#core/scopes/picture.ts';
 import { shrink } from '#core/scopes/shrink.ts';
 import { thinned } from '#core/scopes/thin.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
-import { codeToSignal, maxCode, signalsByCode, signalToCode, type Coding } from '#core/signal/scale.ts';
-import type { FrameMeasurement } from '#core/verdict/index.ts';
+import { codeToSignal, maxCode, signalsByCode, type Coding } from '#core/signal/scale.ts';
 import type { LutWish } from '../luts/wish.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { createShelf, type Run } from '../luts/shelf.ts';
 import { infoOf, looseBench, type Held, type Holder } from './holder.ts';
 import { createPeaks } from './peaks.ts';
-import type { JudgeJobs, MeasureInput, PictureRequest, Pixels, ScopeRequest, Through } from './protocol.ts';
+import type {
+  JudgeJobs,
+  Measured,
+  MeasureInput,
+  PictureRequest,
+  Pixels,
+  ScopeRequest,
+  ThumbnailRequest,
+  Through,
+} from './protocol.ts';
+import type { SourceHolder } from './source.ts';
 
-/** Clip is counted from this far under it: codes near the top are rounded. */
-const CLIP_SLACK_STOPS = 1 / 24;
-/** Near clip: within a third of a stop under it. */
-const NEAR_STOPS = 1 / 3;
 /** Most pixels the magnifier asks codes of. */
 const MOST_CODES = 4096;
 
 type LookJobs = Pick<
   JudgeJobs,
-  'keep' | 'order' | 'measure' | 'picture' | 'scope' | 'codes' | 'hold' | 'reference' | 'thumbnail'
+  'keep' | 'order' | 'measure' | 'capture' | 'picture' | 'scope' | 'codes' | 'hold' | 'reference'
 >;
 
 let lastMonitoring: { readonly key: string; readonly monitoring: CompiledMonitoring } | undefined;
@@ -52,35 +58,6 @@ const monitoringFor = ({ profile, pullStops }: MonitoringTransform): CompiledMon
 
 const stopsTable = (profile: Profile, coding: Coding): Float32Array =>
   stopsByCode(profile, maxCode(coding.bitDepth) + 1, (code) => codeToSignal(code, coding));
-
-/** Everything the verdicts need of a frame. */
-export const measureHeld = (
-  held: Held,
-  { profile: data, clipStops, floorStops, patches }: MeasureInput,
-): FrameMeasurement => {
-  const { frame, luma } = held;
-  const profile = compileProfile(data);
-  const top = maxCode(frame.bitDepth);
-  const codeAt = (stops: number) => signalToCode(profile.signalAt(stops), frame);
-  const clipCode = (under: number) => Math.min(top, Math.ceil(codeAt(clipStops - under)));
-  const near = measureClipping(held.cells(clipCode(NEAR_STOPS), 0));
-  const cells = held.cells(clipCode(CLIP_SLACK_STOPS), Math.max(1, codeAt(floorStops)));
-  const clipping = measureClipping(cells);
-  const info = infoOf(held.opened);
-  const lights = patches.length > 0 ? lightByCode(profile, frame) : undefined;
-  const { bitDepth, range, feed } = frame;
-  return {
-    width: frame.width,
-    height: frame.height,
-    coding: { bitDepth, range, ...(feed ? { feed } : {}) },
-    histogram: held.histogram('luma'),
-    clipping,
-    near: nearOf(near, clipping),
-    shadows: measureShadows(cells),
-    patches: patches.map((patch) => measurePatch(frame, luma, patch, lights)),
-    origin: { tags: info.tags, referred: info.referred, exactness: info.exactness },
-  };
-};
 
 const paint = (
   kernels: Kernels,
@@ -138,9 +115,14 @@ const throughRun = (frame: Frame, run: Run): Frame => {
 };
 
 /** The jobs that look at the frame on the bench. */
-export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJobs> => {
+export const lookHandlers = (
+  kernels: Kernels,
+  holder: Holder,
+  source: Pick<SourceHolder, 'get' | 'moment'>,
+): Handlers<LookJobs> => {
   const peaks = createPeaks();
-  let reference: Frame | undefined;
+  let reference: { readonly frame: Frame; readonly hero: number } | undefined;
+  let heroes = 0;
   const shelf = createShelf();
   /** Transforms of LUTs, the newest last, kept while they are looked at: two pictures may stand beside each other. */
   const made = new Map<string, CompiledMonitoring>();
@@ -170,10 +152,31 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
     return request.hold ? peaks.over(request.pane, request.scope, base) : base;
   };
 
+  /** The picture on the bench, measured with its patches where they lie in it. */
+  const measured = ({ keyed = {}, patches, ...wish }: MeasureInput): Measured => {
+    const at = source.moment();
+    const here = source.get()?.kind === 'clip' ? patchesAt(patches, keyed, at ?? 0) : patches;
+    const measurement = measureFrame(holder.current(), { ...wish, patches: here });
+    return { measurement, at, opening: source.get()?.opening ?? 0, picture: holder.count() };
+  };
+
+  const thumbnailOf = (held: Held, request: ThumbnailRequest): Uint8Array<ArrayBuffer> => {
+    const plain = { view: 'monitor', ramp: 'viridis', contours: false, rangeZebras: [] } as const;
+    const picture = paint(kernels, held, { ...request, ...plain }, throughLut(request.through));
+    const small = shrink(picture.rgba, picture.width, picture.height, request.width);
+    return writeRgbaPng(small.width, small.height, small.rgba) as Uint8Array<ArrayBuffer>;
+  };
+
   return {
-    measure: async (input) => {
+    measure: async (input) => ({ output: measured(input) }),
+
+    capture: async ({ thumbnail, ...input }) => {
       const held = holder.current();
-      return { output: measureHeld(held, input) };
+      const now = measured(input);
+      const { opening, picture } = now;
+      const info = { ...infoOf(held.opened), opening, picture };
+      const png = thumbnailOf(held, thumbnail);
+      return { output: { ...now, info, png }, transfer: [png.buffer] };
     },
 
     picture: async (request) => {
@@ -220,32 +223,28 @@ export const lookHandlers = (kernels: Kernels, holder: Holder): Handlers<LookJob
       return { output: orderLoss(frame, frame, recipe, correction) };
     },
 
-    hold: async ({ on }) => {
+    hold: async (input) => {
       const { frame } = holder.current();
-      reference = on
-        ? { ...frame, source: undefined, r: frame.r.slice(), g: frame.g.slice(), b: frame.b.slice() }
-        : undefined;
-      return { output: undefined };
+      heroes += 1;
+      const planes = { r: frame.r.slice(), g: frame.g.slice(), b: frame.b.slice() };
+      reference = { frame: { ...frame, source: undefined, ...planes }, hero: heroes };
+      return { output: { ...measured(input), hero: heroes } };
     },
 
-    reference: async (request, { step }) => {
-      if (!reference) return { output: failure('reference', 'No frame is held: hold one first.') };
+    reference: async ({ hero, ...request }, { step }) => {
+      if (reference?.hero !== hero)
+        return { output: failure('reference', 'The hero is no longer held: hold one again.') };
       await step('Painting the reference', 0.3);
-      const luma = new Uint16Array(reference.r.length);
-      kernels.luma(reference, reference.bitDepth, LUMA.bt709, luma);
-      const held = { ...holder.current(), frame: reference, luma };
-      const output = paint(kernels, held, request, throughLut(request.through));
+      const { frame } = reference;
+      const luma = new Uint16Array(frame.r.length);
+      kernels.luma(frame, frame.bitDepth, LUMA.bt709, luma);
+      const output = paint(
+        kernels,
+        { ...holder.current(), frame, luma },
+        request,
+        throughLut(request.through),
+      );
       return { output: success(output), transfer: [output.rgba.buffer] };
-    },
-
-    thumbnail: async (request, { step }) => {
-      const held = holder.current();
-      await step('Making the thumbnail', 0.3);
-      const plain = { view: 'monitor', ramp: 'viridis', contours: false, rangeZebras: [] } as const;
-      const picture = paint(kernels, held, { ...request, ...plain }, throughLut(request.through));
-      const small = shrink(picture.rgba, picture.width, picture.height, request.width);
-      const png = writeRgbaPng(small.width, small.height, small.rgba) as Uint8Array<ArrayBuffer>;
-      return { output: { png } };
     },
   };
 };

@@ -8,7 +8,8 @@ import type { Rect } from '#core/frame/frame.ts';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import type { FrameReading, ReadingWish, Referred } from '#core/formats/opened.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
-import type { Patch } from '#core/scopes/measure.ts';
+import type { MeasureWish } from '#core/scopes/measureFrame.ts';
+import type { Keyed } from '#core/scopes/tracks.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';
 import type { Coding, FeedAnchors, Range } from '#core/signal/scale.ts';
@@ -18,10 +19,11 @@ import type { ViewId } from '#core/scopes/picture.ts';
 import type { ScopeId, ScopeScale } from '#core/scopes/scopeList.ts';
 import type { Correction, OrderLoss } from '#core/grade/order.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
-import type { FrameMeasurement } from '#core/verdict/index.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import type { LutWish } from '../luts/wish.ts';
 
-export type FrameInfo = Coding & {
+/** How a frame is coded, and how that was found out. */
+export type FrameCoding = Coding & {
   readonly width: number;
   readonly height: number;
   readonly reading: FrameReading;
@@ -30,6 +32,12 @@ export type FrameInfo = Coding & {
   readonly tags: SourceTags;
   readonly referred: Referred;
   readonly exactness: Exactness;
+};
+
+export type FrameInfo = FrameCoding & {
+  /** Number of the source it belongs to, and of the picture: each new one has a higher number. */
+  readonly opening: number;
+  readonly picture: number;
 };
 
 /** What is known of a clip beside its frames. */
@@ -54,11 +62,16 @@ export type RereadInput = {
   readonly feed?: FeedAnchors;
 };
 
-export type MeasureInput = {
-  readonly profile: ProfileData;
-  readonly clipStops: number;
-  readonly floorStops: number;
-  readonly patches: readonly Patch[];
+export type MeasureInput = MeasureWish & {
+  /** Where patches were put at which frames of a clip; elsewhere they stay. */
+  readonly keyed?: Keyed;
+};
+
+/** What was measured, and of which picture. */
+export type Measured = Pick<FrameInfo, 'opening' | 'picture'> & {
+  readonly measurement: FrameMeasurement;
+  /** Frame of a clip from 0, or seconds of a feed. */
+  readonly at?: number;
 };
 
 /** A LUT, and what its output is for: it is shown on this screen as that display would. */
@@ -104,12 +117,19 @@ export type ScopeRequest = {
   readonly hold: boolean;
 };
 
+/** The picture on the bench as the monitor shows it, small. */
 export type ThumbnailRequest = {
   readonly profile: ProfileData;
   readonly pullStops: number;
   readonly through?: Through;
   readonly width: number;
 };
+
+/** A take's picture: everything of one moment. */
+export type Captured = Measured & { readonly info: FrameInfo; readonly png: Uint8Array<ArrayBuffer> };
+
+/** A picture that is kept as the reference. */
+export type Hero = Measured & { readonly hero: number };
 
 export type Pixels = {
   readonly width: number;
@@ -157,8 +177,6 @@ export type ClipSample = { readonly frame: number; readonly measurement: FrameMe
 export type SurveyInput = MeasureInput & {
   /** Frames to look at. */
   readonly frames: readonly number[];
-  /** Patches at each of those frames, where they move; without, `patches` stay. */
-  readonly tracks?: readonly (readonly Patch[])[];
 };
 
 export type FeedInput = {
@@ -177,6 +195,9 @@ export type FeedPicture = {
   /** Pictures that came since the last one that was shown and were left out. */
   readonly dropped: number;
 };
+
+/** The form of the pixel loops: SIMD in shared memory or its own, or plain code; `why` where a better one failed. */
+export type KernelsInUse = { readonly form: 'shared' | 'simd' | 'plain'; readonly why?: string };
 
 export type CodeReadout = {
   readonly r: number;
@@ -202,7 +223,9 @@ export type JudgeJobs = {
   feed: { input: FeedInput; output: Result<FeedPicture> };
   feedNext: { input: Record<string, never>; output: Result<FeedPicture> };
   feedStop: { input: Record<string, never>; output: undefined };
-  measure: { input: MeasureInput; output: FrameMeasurement };
+  measure: { input: MeasureInput; output: Measured };
+  /** Measures the picture and makes its thumbnail, both of the same moment. */
+  capture: { input: MeasureInput & { readonly thumbnail: ThumbnailRequest }; output: Captured };
   picture: { input: PictureRequest; output: Pixels };
   scope: { input: ScopeRequest; output: Pixels };
   /** Codes of some pixels round a place, for the magnifier. */
@@ -214,8 +237,10 @@ export type JudgeJobs = {
     input: { readonly recipe: LutRecipe; readonly correction: Correction };
     output: OrderLoss;
   };
-  /** Keeps the frame on the bench as the reference, or forgets it. */
-  hold: { input: { readonly on: boolean }; output: undefined };
-  reference: { input: PictureRequest; output: Result<Pixels> };
-  thumbnail: { input: ThumbnailRequest; output: { readonly png: Uint8Array<ArrayBuffer> } };
+  /** Keeps the frame on the bench as the reference, in the place of the one before. */
+  hold: { input: MeasureInput; output: Hero };
+  /** The reference, if it is still the one of that number. */
+  reference: { input: PictureRequest & { readonly hero: number }; output: Result<Pixels> };
+  /** Which form of the pixel loops is in use. */
+  kernels: { input: Record<string, never>; output: KernelsInUse };
 };

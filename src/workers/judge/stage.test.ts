@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { plainContext as context } from '../rpc/fixtures/context.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng } from '#core/formats/png.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
@@ -9,7 +10,6 @@ import { codeToSignal } from '#core/signal/scale.ts';
 import { judgeHandlers } from './handlers.ts';
 import type { ExposeInput } from './protocol.ts';
 
-const context = { step: async () => undefined };
 const read = (path: string) => new Uint8Array(readFileSync(`public${path}`)).buffer;
 const sceneOf = (id: StageSceneId) => {
   const files = sceneFiles(id);
@@ -89,7 +89,9 @@ describe('the simulated camera before the scenes', () => {
       },
       context,
     );
-    const stops = profile.stopsAt(codeToSignal(output.patches[0].luma, output.coding));
+    const stops = profile.stopsAt(
+      codeToSignal(output.measurement.patches[0].luma, output.measurement.coding),
+    );
     // Luma of a coloured light is not luminance: under water and lanterns it may lie off.
     expect(Math.abs(stops - 1)).toBeLessThan(id === 'slipway' || id === 'lantern-quay' ? 0.35 : 0.12);
   });
@@ -114,7 +116,7 @@ describe('the simulated camera before the scenes', () => {
     const { output } = await jobs.expose(shot({ iso: 0 }), context);
     expect(output).toMatchObject({ ok: false, where: 'iso' });
     const measure = { profile: ARCHETYPES.wideLog, clipStops: 6, floorStops: -6, patches: [] };
-    expect((await jobs.measure(measure, context)).output.width).toBe(480);
+    expect((await jobs.measure(measure, context)).output.measurement.width).toBe(480);
     const cut = sceneOf('packing-yard');
     const short = { ...cut, light: [cut.light[0].slice(0, 5000), cut.light[1]] };
     expect((await jobs.scene(short, context)).output).toMatchObject({ ok: false, where: 'light 1' });

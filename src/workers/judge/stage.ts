@@ -29,7 +29,7 @@ type StageJobs = Pick<JudgeJobs, 'scene' | 'expose' | 'still' | 'clip'>;
 
 /** The jobs of the simulated camera; the scene stays here, the picture it gives goes on the bench. */
 export const stageHandlers = (
-  keep: (opened: OpenedFrame) => FrameInfo,
+  put: (opened: OpenedFrame) => FrameInfo,
   frameOnBench: () => Frame | undefined,
 ): Handlers<StageJobs> => {
   let scene: Scene | undefined;
@@ -89,7 +89,7 @@ export const stageHandlers = (
       const { sensor } = input.body;
       const reading = input.settings.coding.bitDepth === 8 ? 'codes8' : 'codes10';
       const evidence = 'exposed by the simulated camera';
-      const opened = keep(plainly({ frame, reading, evidence, container: 'simulated camera' }, {}));
+      const opened = put(plainly({ frame, reading, evidence, container: 'simulated camera' }, {}));
       const most = luminanceFor(input.settings) * 2 ** sensor.fullStops;
       return {
         output: success({

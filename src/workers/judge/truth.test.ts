@@ -1,6 +1,7 @@
 // Verdicts on frames of the stage against what is known of its light.
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { plainContext as context } from '../rpc/fixtures/context.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
@@ -11,6 +12,7 @@ import { sceneFiles, STAGE_SCENE_IDS, type StageSceneId } from '#core/scene/stag
 import { layerLight, mixed, openScene } from '#core/scene/scene.ts';
 import { weightsAt, type SceneTruth, type TruthObject } from '#core/scene/truth.ts';
 import type { Patch, PatchKind } from '#core/scopes/measure.ts';
+import { CLIP_SLACK_STOPS } from '#core/scopes/measureFrame.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import { balancedWhite } from '#core/sensor/camera.ts';
 import { castOf } from '#core/verdict/cast.ts';
@@ -18,7 +20,6 @@ import { patchStops } from '#core/verdict/patchStops.ts';
 import { cardReading } from '#core/verdict/index.ts';
 import { judgeHandlers } from './handlers.ts';
 
-const context = { step: async () => undefined };
 const read = (path: string) => new Uint8Array(readFileSync(`public${path}`));
 const profile = ARCHETYPES.wideLog;
 // The profile's clip is reached before the pixel is full, whatever the balance.
@@ -118,7 +119,7 @@ const shot = async (id: StageSceneId, settings: CameraSettings, patches: readonl
   );
   if (!output.ok) throw new Error(output.reason);
   const { clipStops, floorStops } = numbers;
-  return (await jobs.measure({ profile, clipStops, floorStops, patches }, context)).output;
+  return (await jobs.measure({ profile, clipStops, floorStops, patches }, context)).output.measurement;
 };
 
 /** Under water the light is far from any lamp's, and no dial reaches it. */
@@ -174,7 +175,7 @@ describe.each(STAGE_SCENE_IDS)('%s', (id) => {
     const settings = settingsFor(truth, 3.5, white);
     const balance = balancedWhite(settings);
     const n = truth.width * truth.height;
-    const clip = luminanceFor(settings) * 2 ** (numbers.clipStops - 1 / 24);
+    const clip = luminanceFor(settings) * 2 ** (numbers.clipStops - CLIP_SLACK_STOPS);
     let all = 0;
     for (let i = 0; i < n; i += 1)
       if ([0, 1, 2].every((c) => light.rgb[c * n + i] / balance[c] >= clip)) all += 1;

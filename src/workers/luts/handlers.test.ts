@@ -11,13 +11,13 @@ import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import { compileNodes } from '#core/lut/node.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
-import type { JobContext, Served } from '../rpc/serve.ts';
+import { plainContext as context } from '../rpc/fixtures/context.ts';
+import type { Served } from '../rpc/serve.ts';
 import { lutHandlers } from './handlers.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
 import type { LutWish } from './wish.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
-const context: JobContext = { step: () => Promise.resolve() };
 const worker = () => {
   const handlers = lutHandlers(() => 0);
   return async <K extends keyof LutJobs>(

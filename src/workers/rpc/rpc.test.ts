@@ -1,17 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { createClient, type WorkerLike } from './client.ts';
+import { createClient } from './client.ts';
+import { channel } from './fixtures/channel.ts';
 import type { Progress } from './protocol.ts';
-import { serve, type Handlers, type Port } from './serve.ts';
+import { serve, type Handlers } from './serve.ts';
+import type { Watch } from './watch.ts';
 
 type TestJobs = {
   double: { input: number; output: number };
   slow: { input: string; output: string };
   fails: { input: null; output: null };
+  never: { input: null; output: null };
   buffer: { input: { readonly bytes: ArrayBuffer }; output: { readonly bytes: ArrayBuffer } };
 };
 
+/** A client whose workers run in this thread; the newest of them can be made to fail. */
 const pair = (started: string[] = []) => {
-  const { port1, port2 } = new MessageChannel();
   const handlers: Handlers<TestJobs> = {
     double: async (n) => ({ output: 2 * n }),
     slow: async (name, { step }) => {
@@ -23,12 +26,25 @@ const pair = (started: string[] = []) => {
     fails: async () => {
       throw new RangeError('no frame is open');
     },
+    never: async (_input, { outside }) => ({
+      output: await outside(() => new Promise<null>(() => undefined), { freesLane: true }),
+    }),
     buffer: async ({ bytes }) => ({ output: { bytes }, transfer: [bytes] }),
   };
-  serve(port2 as unknown as Port, handlers);
-  port1.start();
-  port2.start();
-  return { client: createClient<TestJobs>(port1 as unknown as WorkerLike), close: () => port1.close() };
+  const spawned: ReturnType<typeof channel>[] = [];
+  const ends: (() => void)[] = [];
+  const watch: Watch = (_worker, ended) => {
+    ends.push(ended);
+    return () => undefined;
+  };
+  const spawn = () => {
+    const made = channel();
+    serve(made.port, handlers);
+    spawned.push(made);
+    return made.worker;
+  };
+  const client = createClient<TestJobs>(spawn, { name: 'tests', watch });
+  return { client, spawned, ends, close: client.end };
 };
 
 describe('calls', () => {
@@ -38,10 +54,15 @@ describe('calls', () => {
     close();
   });
 
-  it('reject with the job’s own words when it throws, and go on afterwards', async () => {
+  it('tell why a job threw, and go on afterwards', async () => {
     const { client, close } = pair();
-    await expect(client.call('fails', null)).rejects.toThrow('no frame is open');
-    await expect(client.call('nothing' as 'double', 1)).rejects.toThrow(/no job named nothing/);
+    expect(await client.call('fails', null)).toEqual({
+      state: 'failed',
+      reason: 'It could not be worked out (no frame is open).',
+    });
+    expect(await client.call('nothing' as 'double', 1)).toMatchObject({
+      reason: expect.stringContaining('no job named nothing'),
+    });
     expect(await client.call('double', 1)).toEqual({ state: 'done', output: 2 });
     close();
   });
@@ -88,6 +109,85 @@ describe('calls', () => {
     const outcome = await client.call('buffer', { bytes }, { transfer: [bytes] });
     expect(bytes.byteLength).toBe(0);
     expect(outcome.state === 'done' && [...new Uint8Array(outcome.output.bytes)]).toEqual([1, 2, 3]);
+    close();
+  });
+});
+
+describe('a worker that ends', () => {
+  const ways = [
+    [
+      'an error outside of a job',
+      ({ spawned }: ReturnType<typeof pair>) => spawned.at(-1)?.fail('error', 'out of memory'),
+      'stopped with an error (out of memory)',
+    ],
+    [
+      'something that cannot be read',
+      ({ spawned }: ReturnType<typeof pair>) => spawned.at(-1)?.fail('messageerror'),
+      'sent something that cannot be read',
+    ],
+    [
+      'the browser without a word',
+      ({ ends }: ReturnType<typeof pair>) => ends.at(-1)?.(),
+      'was ended by the browser',
+    ],
+  ] as const;
+
+  it.each(ways)(
+    'by %s answers all that waits with a sentence; the next call finds another one',
+    async (_name, end, why) => {
+      const here = pair();
+      const { client, spawned } = here;
+      const told: string[] = [];
+      client.onEnded((reason) => told.push(reason));
+      const waiting = [client.call('never', null), client.call('never', null, { latest: 'a' })];
+      await client.call('double', 1);
+      end(here);
+      const reason = `The worker for tests ${why}. Another one takes its place: do again what you were at.`;
+      expect(await Promise.all(waiting)).toEqual([
+        { state: 'failed', reason },
+        { state: 'failed', reason },
+      ]);
+      expect(told).toEqual([reason]);
+      expect(spawned[0].state.terminated).toBe(1);
+      expect(await client.call('double', 4, { latest: 'a' })).toEqual({ state: 'done', output: 8 });
+      expect(spawned).toHaveLength(2);
+      // The end of the first one is told once, however late it comes.
+      here.spawned[0].fail('error');
+      here.ends[0]();
+      expect(told).toHaveLength(1);
+      expect(await client.call('double', 5)).toEqual({ state: 'done', output: 10 });
+      client.end();
+    },
+  );
+
+  it('for good cancels what waits and starts no other', async () => {
+    const { client, spawned } = pair();
+    const waiting = client.call('never', null);
+    await client.call('double', 1);
+    client.end();
+    expect(await waiting).toEqual({ state: 'cancelled' });
+    expect(await client.call('double', 1)).toEqual({ state: 'cancelled' });
+    expect(spawned).toHaveLength(1);
+  });
+
+  it('before it began: one that cannot be started, or sent what was asked, says so', async () => {
+    const client = createClient<TestJobs>(
+      () => {
+        throw new Error('blocked');
+      },
+      { name: 'tests' },
+    );
+    expect(await client.call('double', 1)).toMatchObject({
+      state: 'failed',
+      reason: expect.stringContaining('blocked'),
+    });
+    const { client: other, close } = pair();
+    const odd = (() => undefined) as unknown as number;
+    expect(await other.call('double', odd)).toMatchObject({
+      state: 'failed',
+      reason: expect.stringContaining('could not be handed'),
+    });
+    expect(await other.call('double', 2)).toEqual({ state: 'done', output: 4 });
     close();
   });
 });

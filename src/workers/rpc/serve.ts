@@ -1,11 +1,19 @@
+import { createLanes } from './lanes.ts';
 import type { FromWorker, Jobs, ToWorker } from './protocol.ts';
 
-/** Thrown by `step` when the call was cancelled; the server answers for it. */
-class Cancelled extends Error {}
+/** Thrown inside a job that was cancelled; the server answers for it. */
+export class Cancelled extends Error {}
 
 export type JobContext = {
-  /** Reports progress, lets messages in, and stops here if the call was cancelled meanwhile. */
+  /** Reports progress. */
+  readonly tell: (phase: string, fraction: number) => void;
+  /** Reports progress, lets messages in and more urgent jobs go first, and stops here if the call was cancelled meanwhile. */
   readonly step: (phase: string, fraction: number) => Promise<void>;
+  /**
+   * Waits for something that is not worked out here (a decoder, a file, a device) while other jobs go on; with `freesLane`
+   * those of its own lane too, so that what it found before must be looked at again. Stops if the call was cancelled meanwhile.
+   */
+  readonly outside: <T>(wait: () => Promise<T>, how?: { readonly freesLane: boolean }) => Promise<T>;
 };
 
 export type Served<T> = { readonly output: T; readonly transfer?: readonly ArrayBufferLike[] };
@@ -13,6 +21,9 @@ export type Served<T> = { readonly output: T; readonly transfer?: readonly Array
 export type Handlers<J extends Jobs> = {
   readonly [K in keyof J]: (input: J[K]['input'], context: JobContext) => Promise<Served<J[K]['output']>>;
 };
+
+/** The lane of each job: 0 is the most urgent. */
+export type LaneOf<J extends Jobs> = { readonly [K in keyof J]: number };
 
 /** The side of a worker, or of a test's message port. */
 export type Port = {
@@ -30,21 +41,57 @@ const breathe = () =>
     port2.postMessage(null);
   });
 
-/** Answers calls on a port. One at a time, in order; a cancelled call stops at its next step. */
-export const serve = <J extends Jobs>(port: Port, ready: Handlers<J> | Promise<Handlers<J>>): void => {
+/** Holds a lock for as long as this worker lives: whoever gets it then knows that it has ended. */
+const holdLock = (lock: string, held: () => void): void => {
+  const locks = globalThis.navigator?.locks;
+  if (!locks) return;
+  void locks.request(lock, () => {
+    held();
+    return new Promise(() => undefined);
+  });
+};
+
+/** Answers calls on a port: jobs of one lane in order, urgent lanes before others; a cancelled call stops at its next step. */
+export const serve = <J extends Jobs>(
+  port: Port,
+  ready: Handlers<J> | Promise<Handlers<J>>,
+  laneOf?: LaneOf<J>,
+): void => {
   const cancelled = new Set<number>();
-  let queue: Promise<void> = Promise.resolve();
+  const lanes = createLanes();
+
   const run = async (id: number, job: string, input: unknown) => {
+    const task = {};
+    const lane = laneOf?.[job] ?? 0;
+    const check = () => {
+      if (cancelled.has(id)) throw new Cancelled();
+    };
+    const letOthers = async () => {
+      await breathe();
+      await lanes.yield(task, lane);
+      check();
+    };
+    const tell: JobContext['tell'] = (phase, fraction) =>
+      port.postMessage({ kind: 'progress', id, progress: { phase, fraction } }, []);
     const context: JobContext = {
+      tell,
       step: async (phase, fraction) => {
-        port.postMessage({ kind: 'progress', id, progress: { phase, fraction } }, []);
-        await breathe();
-        if (cancelled.has(id)) throw new Cancelled();
+        tell(phase, fraction);
+        await letOthers();
+      },
+      outside: async (wait, how = { freesLane: false }) => {
+        lanes.rest(task, lane, how);
+        try {
+          return await wait();
+        } finally {
+          await lanes.yield(task, lane);
+          check();
+        }
       },
     };
     try {
-      await breathe();
-      if (cancelled.has(id)) throw new Cancelled();
+      await lanes.enter(task, lane);
+      await letOthers();
       const handlers = await ready;
       const handler = handlers[job as keyof J];
       if (!handler) throw new TypeError(`no job named ${job}`);
@@ -59,10 +106,13 @@ export const serve = <J extends Jobs>(port: Port, ready: Handlers<J> | Promise<H
         );
     } finally {
       cancelled.delete(id);
+      lanes.leave(task, lane);
     }
   };
   port.addEventListener('message', ({ data }) => {
     if (data.kind === 'cancel') cancelled.add(data.id);
-    else queue = queue.then(() => run(data.id, data.job, data.input));
+    else if (data.kind === 'hold')
+      holdLock(data.lock, () => port.postMessage({ kind: 'holds', lock: data.lock }, []));
+    else void run(data.id, data.job, data.input);
   });
 };

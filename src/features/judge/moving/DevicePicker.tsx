@@ -1,12 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { listDevices, openDevice, takesDevices, type Device } from './deviceFeed.ts';
 
 const Devices = ({ close }: { close: () => void }) => {
-  const { session, selection } = useBench();
+  const { session } = useBench();
+  const selection = useSelection();
   const [devices, setDevices] = useState<readonly Device[]>();
   const [problem, setProblem] = useState<string>();
   const look = async () => {
@@ -18,7 +19,7 @@ const Devices = ({ close }: { close: () => void }) => {
     const opened = await openDevice(id);
     if (!opened.ok) {
       setProblem(opened.reason);
-      session.say('Device', opened);
+      session.notice.say('Device', opened);
       return;
     }
     close();

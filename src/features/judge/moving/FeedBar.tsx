@@ -2,7 +2,7 @@
 
 import { Square } from 'lucide-react';
 import { useStore } from 'zustand';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { STRIP_SECONDS } from '#ui/bench/strip.ts';
 import { useSize } from '#ui/parts/useSize.ts';
 import { DriftChart } from './DriftChart.tsx';
@@ -12,7 +12,8 @@ const TALL = 40;
 
 /** A running feed: its last minute, what was left out, and the check of what it does to the codes. */
 export const FeedBar = ({ name }: { name: string }) => {
-  const { session, strip, selection } = useBench();
+  const { session, strip } = useBench();
+  const selection = useSelection();
   const { at, running, shown, dropped, late } = useStore(session.moving);
   const { samples } = useStore(strip);
   const [box, { width }] = useSize({ width: 500, height: TALL });

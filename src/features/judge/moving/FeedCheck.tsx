@@ -3,22 +3,21 @@
 import { useState } from 'react';
 import { blackOfFeed, ceilingOfFeed, feedAnchors } from '#core/signal/feedCheck.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useSession } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 
 /** Two pictures tell what a chain of cables and boxes does to the codes: the lens capped, then everything too bright. */
 export const FeedCheck = () => {
-  const { bench, session, numbers, selection } = useBench();
+  const { session } = useBench();
+  const { numbers, target } = useCard();
+  const info = useSession(({ frame }) => frame?.info);
   const [black, setBlack] = useState<number>();
   const [said, setSaid] = useState<string>();
-  const info = bench.frame?.info;
   if (!info) return null;
   const { range, referred, feed } = info;
   const histogram = async () => {
-    const { clipStops, floorStops } = numbers;
-    const profile = selection.profile.data;
-    const outcome = await session.judge.call('measure', { profile, clipStops, floorStops, patches: [] });
-    return outcome.state === 'done' ? outcome.output.histogram : undefined;
+    const measured = await session.frame.measureNow(target);
+    return measured?.measurement.histogram;
   };
   const takeBlack = async () => {
     const counts = await histogram();
@@ -47,11 +46,11 @@ export const FeedCheck = () => {
     setSaid(
       `Black came as ${at(codeToSignal(black, plain))} % for ${at(truth.blackSignal)} %, clip as ${at(codeToSignal(ceiling.value, plain))} % for ${at(truth.clipSignal)} %. The feed is read so from now on.`,
     );
-    await session.reread({ range, referred, feed: anchors.value });
+    await session.frame.reread({ range, referred, feed: anchors.value });
   };
   const forget = async () => {
     setSaid('The feed is taken at its word again.');
-    await session.reread({ range, referred });
+    await session.frame.reread({ range, referred });
   };
   return (
     <Popup

@@ -1,28 +1,32 @@
 'use client';
 
 import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import type { ClipInfo } from '#workers/judge/protocol.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useSize } from '#ui/parts/useSize.ts';
 import { useKey } from '#ui/shell/useKey.ts';
 import { DriftChart } from './DriftChart.tsx';
 import { driftOf, worstOf } from '#ui/bench/benchModel.ts';
-import { framesToLookAt, printTime, tracksFor } from './clipModel.ts';
+import { framesToLookAt, printTime } from './clipModel.ts';
 
 const TALL = 50;
 
 /** Where in the clip the bench stands: play, step, drag; judged as a whole, its drift is drawn above the time. */
 export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) => {
-  const { bench, session, numbers, selection, light } = useBench();
+  const { session } = useBench();
+  const selection = useSelection();
+  const { numbers, light, target } = useCard();
+  const { samples, surveying } = useSession((state) => ({
+    samples: state.samples,
+    surveying: state.surveying,
+  }));
   const { moving } = session;
   const { at, running, dropped } = useStore(moving);
   const [box, { width }] = useSize({ width: 500, height: TALL });
-  const [looking, setLooking] = useState<{ readonly abort: AbortController; readonly fraction: number }>();
   const last = clip.times.length - 1;
   const planned = selection.plan.placement;
-  const { samples, patches, keyed } = bench;
   const drift = useMemo(() => (samples ? driftOf(samples, numbers, light) : []), [samples, numbers, light]);
   const worst = worstOf(drift, planned);
   const go = (frame: number) => {
@@ -35,24 +39,7 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
   useKey('on', () => go(at + 1));
 
   const look = async () => {
-    moving.pause();
-    const abort = new AbortController();
-    setLooking({ abort, fraction: 0 });
-    const frames = framesToLookAt(clip.times.length);
-    const { clipStops, floorStops } = numbers;
-    const profile = bench.draft?.data ?? selection.profile.data;
-    const outcome = await session.judge.call(
-      'survey',
-      { profile, clipStops, floorStops, patches, frames, tracks: tracksFor(patches, keyed, frames) },
-      {
-        signal: abort.signal,
-        onProgress: ({ fraction }) => setLooking({ abort, fraction }),
-      },
-    );
-    setLooking(undefined);
-    if (outcome.state !== 'done') return;
-    if (outcome.output.ok) session.setState({ samples: outcome.output.value });
-    else session.say(name, outcome.output);
+    await session.frame.survey(target, framesToLookAt(clip.times.length));
     void moving.seek(name, moving.getState().at);
   };
 
@@ -117,13 +104,9 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
           {running && dropped > 0 ? `, ${dropped} left out` : ''}
         </span>
       </div>
-      {looking ? (
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          onClick={() => looking.abort.abort()}
-        >
-          Stop {Math.round(100 * looking.fraction)} %
+      {surveying !== undefined ? (
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.frame.stopSurvey}>
+          Stop {Math.round(100 * surveying)} %
         </button>
       ) : (
         <button
@@ -135,7 +118,7 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
           Judge clip
         </button>
       )}
-      {worst && !looking && (
+      {worst && surveying === undefined && (
         <button
           type="button"
           className="btn btn-sm btn-outline-secondary"

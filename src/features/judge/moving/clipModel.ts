@@ -1,6 +1,3 @@
-import type { Patch } from '#core/scopes/measure.ts';
-import { patchesAt, type Keyed } from '#ui/bench/tracks.ts';
-
 /** Frames that are looked at when a whole clip is judged. */
 const LOOKS = 48;
 
@@ -9,10 +6,6 @@ export const framesToLookAt = (frames: number, looks = LOOKS): number[] => {
   const n = Math.min(frames, looks);
   return Array.from({ length: n }, (_, i) => (n === 1 ? 0 : Math.round((i * (frames - 1)) / (n - 1))));
 };
-
-/** Patches at each of the frames. */
-export const tracksFor = (patches: readonly Patch[], keyed: Keyed, frames: readonly number[]) =>
-  frames.map((frame) => patchesAt(patches, keyed, frame));
 
 const pad = (n: number) => String(n).padStart(2, '0');
 

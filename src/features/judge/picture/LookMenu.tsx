@@ -1,12 +1,12 @@
 'use client';
 
 import { useRef } from 'react';
-import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
+import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { useAsked } from '#ui/bench/useAsked.ts';
-import { NO_CHOICE } from '#ui/bench/useThrough.ts';
+import { useBench, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { useAnswer } from '#ui/bench/useAnswer.ts';
+import { NO_CHOICE, openedWish } from '#ui/bench/useThrough.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
@@ -21,39 +21,30 @@ const AGAINST = [
 ] as const;
 
 /** Where grey of the profile lands through the file that was opened, signal 0..1. */
-const useOpenedGrey = (scale: CubeScale): number | undefined => {
-  const { bench, luts, selection } = useBench();
-  const { id } = bench.opened ?? {};
-  const { coding } = selection.camera;
-  const wish =
-    id === undefined
-      ? undefined
-      : ({ kind: 'kept', id, scale, coding, interpolation: 'tetrahedral' } as const);
-  const { answer, old } = useAsked(wish && JSON.stringify(wish), async () => {
-    if (!wish) return { state: 'cancelled' };
-    return luts.client().call('axis', { wish });
+const useOpenedGrey = (): number | undefined => {
+  const { luts } = useBench();
+  const { camera, profile } = useSelection();
+  const opened = useSession((state) => state.opened);
+  const wish = opened && openedWish(opened, camera.coding);
+  const { answer, old } = useAnswer({
+    key: wish && JSON.stringify(wish),
+    ask: async (signal) => (wish ? luts.axis({ wish }, { signal }) : { state: 'cancelled' }),
   });
-  return answer && !old
-    ? compileGreyAxis(answer)(compileProfile(selection.profile.data).signalAt(0))
-    : undefined;
+  return answer && !old ? compileGreyAxis(answer)(compileProfile(profile.data).signalAt(0)) : undefined;
 };
 
 /** What the monitor view goes through: as planned, computed from the profile, a LUT of the kit, or a file. */
 const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) => {
-  const { bench, session, luts, records, selection } = useBench();
+  const { session } = useBench();
+  const { monitors } = useSelection();
+  const kit = useRecords(({ luts }) => luts);
+  const opened = useSession((state) => state.opened);
   const input = useRef<HTMLInputElement>(null);
-  const { opened } = bench;
   const open = async (file: File | undefined) => {
-    if (!file) return;
-    const result = await luts.open(file);
-    if (!result.ok) session.say(file.name, result);
-    else {
-      session.setOpened(result.value);
-      void setLook({ lut: 'opened', view: 'monitor' });
-    }
+    if (file && (await session.luts.openFile(file))) void setLook({ lut: 'opened', view: 'monitor' });
   };
-  const grey = useOpenedGrey(look.lutScale);
-  const [first] = selection.monitors;
+  const grey = useOpenedGrey();
+  const [first] = monitors;
   return (
     <>
       <label className="form-label" htmlFor="monitor-lut">
@@ -70,7 +61,7 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
             as planned: {first ? `${first.lut.name} on ${first.monitor.name}` : 'computed'}
           </option>
           <option value="computed">computed, pull of the card</option>
-          {[...records.luts.values()].map(({ id, name }) => (
+          {[...kit.values()].map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
             </option>
@@ -103,8 +94,8 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
               name: `0..1 by ${CUBE_SCALES[id].name}`,
               says: CUBE_SCALES[id].says,
             }))}
-            value={look.lutScale}
-            onPick={(lutScale) => void setLook({ lutScale })}
+            value={opened.scale}
+            onPick={(scale) => session.luts.readOpened({ scale })}
           />
           {grey !== undefined && (
             <p className={`small mb-0 ${grey > 0.3 && grey < 0.6 ? 'quiet' : 'field-error'}`}>
@@ -129,7 +120,7 @@ export const LookMenu = ({
   setLook: SetJudgeLook;
   onHero: () => void;
 }) => {
-  const { bench } = useBench();
+  const hasHero = useSession(({ hero }) => hero !== undefined);
   return (
     <Popup name="More" label="On the picture" says="Zebra, split, hero, guides, magnifier">
       <LutPick look={look} setLook={setLook} />
@@ -150,7 +141,7 @@ export const LookMenu = ({
       <span className="form-label mt-2 d-block">Held against</span>
       <Segmented
         label="Held against"
-        options={AGAINST.filter(({ id }) => id !== 'hero' || bench.hero)}
+        options={AGAINST.filter(({ id }) => id !== 'hero' || hasHero)}
         value={look.against}
         onPick={(against) => void setLook({ against })}
       />
@@ -167,7 +158,7 @@ export const LookMenu = ({
           title="Keep this frame as the reference (H)"
           onClick={onHero}
         >
-          {bench.hero ? 'Hold this as hero' : 'Hold as hero'}
+          {hasHero ? 'Hold this as hero' : 'Hold as hero'}
         </button>
       </div>
       <label className="form-label mt-2 d-block" htmlFor="guide">

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent, typ
 import { codeToSignal } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { CodeReadout, FrameInfo } from '#workers/judge/protocol.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard } from '#ui/bench/hooks.ts';
 
 /** Pixels a side that the glass shows, and how large. */
 const ACROSS = 11;
@@ -21,7 +21,8 @@ export const Magnifier = ({
   /** Counts what was painted: the glass follows. */
   painted: number;
 }) => {
-  const { session, numbers } = useBench();
+  const { session } = useBench();
+  const { numbers } = useCard();
   const glass = useRef<HTMLCanvasElement>(null);
   const [at, setAt] = useState<readonly [number, number]>([
     Math.floor(info.width / 2),
@@ -49,11 +50,8 @@ export const Magnifier = ({
           ACROSS * TIMES,
         );
       }
-      const outcome = await session.judge.call(
-        'codes',
-        { rect: { x, y, width: 1, height: 1 } },
-        { latest: 'codes' },
-      );
+      const rect = { x, y, width: 1, height: 1 };
+      const outcome = await session.look.codes({ rect }, { latest: 'codes' });
       if (outcome.state === 'done') setCodes(outcome.output[0]);
     };
     void draw();

@@ -7,14 +7,14 @@ import type { Rect } from '#core/frame/frame.ts';
 import { VIEWS } from '#core/scopes/picture.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { keyedWith, patchesAt } from '#ui/bench/tracks.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { patchesAt } from '#core/scopes/tracks.ts';
+import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { useSize } from '#ui/parts/useSize.ts';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useKey } from '#ui/shell/useKey.ts';
-import { usePixels } from '#ui/stage/usePixels.ts';
+import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { useJudgeView, VIEW_IDS } from '../useJudgeView.ts';
 import { Guides } from './Guides.tsx';
 import { heroDifference, heroWords } from './heroModel.ts';
@@ -32,35 +32,33 @@ const views = VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name, says: VIEWS[id].
 const ACCEPTED = 'image/*,video/*,.png,.tif,.tiff,.dpx,.jpg,.jpeg,.y4m,.mp4,.mov,.mkv,.webm,.mxf,.avi,.mts';
 
 const usePatchLabels = (tools: readonly Tool[]): Readonly<Record<string, string>> => {
-  const { bench, numbers } = useBench();
+  const { numbers } = useCard();
+  const measurement = useSession(({ measured }) => measured?.measurement);
   return useMemo(() => {
-    const read = (bench.measurement?.patches ?? []).map((reading) => {
+    const read = (measurement?.patches ?? []).map((reading) => {
       const { patch } = reading;
-      const stops = bench.measurement && patchStops(reading, bench.measurement.coding, numbers.profile);
+      const stops = measurement && patchStops(reading, measurement.coding, numbers.profile);
       const name = tools.find(({ id }) => id === patch.id)?.name ?? patch.kind;
       return [patch.id, `${name} ${stops === undefined ? '' : printStopsDecimal(stops)}`] as const;
     });
     return Object.fromEntries(read);
-  }, [bench.measurement, numbers, tools]);
-};
-
-/** Keeps the frame on the bench as the hero, with what was measured of it. */
-const useHero = () => {
-  const { bench, session } = useBench();
-  return () => {
-    if (!bench.frame) return;
-    const { name } = bench.frame;
-    void session.judge.call('hold', { on: true }).then(() => {
-      session.setState({ hero: { name, measurement: session.getState().measurement } });
-    });
-  };
+  }, [measurement, numbers, tools]);
 };
 
 /** The frame with zebras, false colour, contours, guides and patches; open by button, drop, or from the demo. */
 export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
-  const { bench, session, selection, numbers } = useBench();
+  const { session } = useBench();
+  const selection = useSelection();
+  const { numbers, target } = useCard();
   const [look, setLook] = useJudgeView();
-  const { frame, busy, hero, measurement, keyed } = bench;
+  const { frame, busy, hero, measured, marks, keyed } = useSession((state) => ({
+    frame: state.frame,
+    busy: state.busy,
+    hero: state.hero,
+    measured: state.measured,
+    marks: state.patches,
+    keyed: state.keyed,
+  }));
   const { camera, subjects } = selection;
   const tools = useMemo(() => toolsFor(subjects), [subjects]);
   const [toolId, setToolId] = useState('card');
@@ -68,17 +66,17 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const labels = usePatchLabels(tools);
   const [box, fitBox] = useSize({ width: 640, height: 360 });
   const at = useStore(session.moving, (moving) => (frame?.kind === 'clip' ? moving.at : 0));
-  const patches = patchesAt(bench.patches, keyed, at);
+  const patches = patchesAt(marks, keyed, at);
 
   const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
     noClick: true,
     noKeyboard: true,
     multiple: false,
     onDrop: ([file]) => {
-      if (file) void session.openFile(file, camera.coding.range);
+      if (file) void session.frame.openFile(file, camera.coding.range);
     },
   });
-  const holdHero = useHero();
+  const holdHero = () => void session.hero.hold(target);
   useKey('open', open);
   useKey('hero', holdHero);
   useKey('glass', () => void setLook({ glass: !look.glass }));
@@ -98,21 +96,16 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const room = { width: beside ? fitBox.width / 2 : fitBox.width, height: fitBox.height };
   const scale = frame ? Math.min(room.width / frame.info.width, room.height / frame.info.height) : 1;
   const shownScale = look.zoom === 'fit' ? scale : 1;
-  const request = usePictureRequest(look, shownScale);
+  const { request, problem: lutProblem } = usePictureRequest(look, shownScale);
   const serial = frame?.serial;
   const ask = useMemo(() => {
     if (!request || serial === undefined) return undefined;
-    return () => session.judge.call('picture', request, { latest: 'picture' });
+    return (signal: AbortSignal) => session.look.picture(request, { signal });
   }, [session, serial, request]);
-  const { canvas, problem, painted } = usePixels(ask, 'picture');
-  const onSet: typeof session.setPatch = (patch) => {
-    session.setPatch(patch);
-    if (frame?.kind === 'clip')
-      session.setState({ keyed: keyedWith(keyed, patch.id, session.moving.getState().at, patch.rect) });
-  };
+  const { canvas, problem, painted } = useCanvas(ask, 'picture');
   const difference =
-    hero?.measurement && measurement && look.against === 'hero'
-      ? heroWords(heroDifference(hero.measurement, measurement, numbers))
+    hero && measured && look.against === 'hero'
+      ? heroWords(heroDifference(hero.measurement, measured.measurement, numbers))
       : undefined;
 
   return (
@@ -188,8 +181,8 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
                 labels={labels}
                 tool={tool}
                 highlight={highlight}
-                onSet={onSet}
-                onRemove={session.removePatch}
+                onSet={session.frame.setPatch}
+                onRemove={session.frame.removePatch}
               />
               {look.glass && <Magnifier info={frame.info} picture={canvas} painted={painted} />}
             </div>
@@ -219,7 +212,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
             <button
               type="button"
               className="btn btn-sm btn-outline-secondary"
-              onClick={session.cancelOpening}
+              onClick={session.frame.cancelOpening}
             >
               Stop
             </button>
@@ -258,7 +251,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
             <ReadingControls />
           </>
         )}
-        {problem && <span className="field-error">{problem}</span>}
+        {(problem ?? lutProblem) && <span className="field-error">{problem ?? lutProblem}</span>}
       </footer>
     </section>
   );

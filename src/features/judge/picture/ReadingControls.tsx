@@ -3,7 +3,7 @@
 import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
 import type { FrameReading, Referred } from '#core/formats/opened.ts';
 import type { Range } from '#core/signal/scale.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSession } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 
@@ -11,19 +11,18 @@ const isReading = (reading: FrameReading): reading is SampleReading => reading i
 
 /** What the file says of itself and how it is read; range, samples and what the codes stand for are set by hand here. */
 export const ReadingControls = () => {
-  const { bench, session } = useBench();
-  const { frame } = bench;
+  const { session } = useBench();
+  const frame = useSession((state) => state.frame);
   if (!frame) return null;
   const { info, clip } = frame;
   const { range, referred, feed } = info;
   const reading = isReading(info.reading) ? info.reading : undefined;
   const again = (change: { range?: Range; reading?: SampleReading; referred?: Referred }) =>
-    void session.reread({ range, referred, feed, ...(reading ? { reading } : {}), ...change });
+    void session.frame.reread({ range, referred, feed, ...(reading ? { reading } : {}), ...change });
   const save = async () => {
-    const outcome = await session.judge.call('still', {});
-    if (outcome.state !== 'done') return;
-    if (outcome.output.ok) download(`${slug(frame.name)}.png`, outcome.output.value.png, 'image/png');
-    else session.say(frame.name, outcome.output);
+    const codes = await session.frame.codesAsPng();
+    if (codes.ok) download(`${slug(frame.name)}.png`, codes.value, 'image/png');
+    else session.notice.say(frame.name, codes);
   };
   const tags = [
     ['Range', info.tags.range],

@@ -3,9 +3,9 @@
 import { useMemo } from 'react';
 import type { PictureRequest, Pixels } from '#workers/judge/protocol.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSession } from '#ui/bench/hooks.ts';
 import { WipeOver } from '#ui/parts/WipeOver.tsx';
-import { usePixels } from '#ui/stage/usePixels.ts';
+import { useCanvas } from '#ui/bench/useAnswer.ts';
 
 export type Against = 'recorded' | 'stops' | 'hero';
 
@@ -18,9 +18,10 @@ export const useAgainst = (
   serial?: number,
 ) => {
   const { session } = useBench();
+  const hero = useSession((state) => state.hero?.hero);
   const ask = useMemo(() => {
     if (!against || !request || serial === undefined) return undefined;
-    return async (): Promise<Outcome<Pixels>> => {
+    return async (signal: AbortSignal): Promise<Outcome<Pixels>> => {
       // Only the picture: zebras and clip codes are those of the frame on the bench, whose depth the hero may not share.
       const bare = {
         ...request,
@@ -29,14 +30,16 @@ export const useAgainst = (
         warningZebra: undefined,
         clipCode: undefined,
       };
-      if (against !== 'hero')
-        return session.judge.call('picture', { ...bare, view: against }, { latest: 'against' });
-      const outcome = await session.judge.call('reference', bare, { latest: 'against' });
+      if (against !== 'hero') return session.look.picture({ ...bare, view: against }, { signal });
+      if (hero === undefined) return { state: 'cancelled' };
+      const outcome = await session.look.reference({ ...bare, hero }, { signal });
       if (outcome.state !== 'done') return outcome;
-      return outcome.output.ok ? { state: 'done', output: outcome.output.value } : { state: 'cancelled' };
+      return outcome.output.ok
+        ? { state: 'done', output: outcome.output.value }
+        : { state: 'failed', reason: outcome.output.reason };
     };
-  }, [session, against, request, serial]);
-  return usePixels(ask);
+  }, [session, against, request, serial, hero]);
+  return useCanvas(ask);
 };
 
 /** A second picture over the first, from a line on. */

@@ -1,23 +1,25 @@
 'use client';
 
 import { STAGE_SCENE_IDS, STAGE_SCENES, stageScene, type StageSceneId } from '#core/scene/stage.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { FIRST_LOOK } from '#ui/stage/stageModel.ts';
+import { useBench, useRecords, useSelect, useSession } from '#ui/bench/hooks.ts';
 import { DevicePicker } from '../moving/DevicePicker.tsx';
 
 const WEDGE = 'wedge';
 
 /** Scenes to stand before, and the wedge that checks the bench. */
 const SceneList = () => {
-  const { session, select, records, bench } = useBench();
+  const { session } = useBench();
+  const records = useRecords();
+  const select = useSelect();
+  const sceneId = useSession(({ stage }) => stage?.sceneId);
   const open = (id: StageSceneId | typeof WEDGE) => {
     if (id === WEDGE) {
-      void session.openWedge();
+      void session.frame.openWedge();
       return;
     }
     const { setupId, cameraIds } = stageScene(id);
     const setup = records.setups.get(setupId);
-    void session.openScene(id, FIRST_LOOK[id], () => {
+    void session.stage.openScene(id, () => {
       if (setup) select({ shoot: setup.shootId, setup: setupId, camera: cameraIds?.[0] });
     });
   };
@@ -25,7 +27,7 @@ const SceneList = () => {
     <select
       className="form-select form-select-sm demo-pick"
       aria-label="Stand before a scene"
-      value={bench.stage?.sceneId ?? ''}
+      value={sceneId ?? ''}
       onChange={(event) => open(event.target.value as StageSceneId | typeof WEDGE)}
     >
       <option value="" disabled>

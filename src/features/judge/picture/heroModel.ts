@@ -1,6 +1,7 @@
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { castOf } from '#core/verdict/cast.ts';
-import { cardReading, type FrameMeasurement } from '#core/verdict/index.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
+import { cardReading } from '#core/verdict/index.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { stripSample } from '#ui/bench/strip.ts';
 

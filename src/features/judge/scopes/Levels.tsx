@@ -2,7 +2,7 @@
 
 import { scaleLinear } from 'd3';
 import { printStops } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { spreadLabels } from '#ui/ladder/ladderModel.ts';
 import type { ScopeAxis } from './scopeAxes.ts';
 
@@ -12,7 +12,8 @@ export const BELOW = 18;
 
 /** Lines of the set card on a scope's axis. */
 const useTargets = () => {
-  const { numbers, selection } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   return [
     { name: `card ${printStops(selection.plan.placement)}`, stops: selection.plan.placement, kind: 'target' },
     ...numbers.skin.map(({ subject, stops }) => ({ name: subject.name, stops, kind: 'target' })),

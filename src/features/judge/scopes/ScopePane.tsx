@@ -7,13 +7,13 @@ import { SCOPE_IDS, SCOPES, type ScopeId, type ScopeScale } from '#core/scopes/s
 import { placeAngle } from '#core/scopes/vectorscopePicture.ts';
 import { LUMA, LUMA_IDS, type LumaId } from '#core/signal/luma.ts';
 import type { Coding } from '#core/signal/scale.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useSize } from '#ui/parts/useSize.ts';
-import { usePixels } from '#ui/stage/usePixels.ts';
+import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { Graticule } from './Graticule.tsx';
 import { BELOW, LEFT, Levels } from './Levels.tsx';
 import { scopeAxis } from './scopeAxes.ts';
@@ -58,8 +58,10 @@ export const ScopePane = ({
   /** Stands before the name: the way to what else may be in this place. */
   lead?: ReactNode;
 }) => {
-  const { bench, session, selection, numbers } = useBench();
-  const { frame, patches } = bench;
+  const { session } = useBench();
+  const selection = useSelection();
+  const { numbers, profile: shown } = useCard();
+  const { frame, patches } = useSession((state) => ({ frame: state.frame, patches: state.patches }));
   const [box, { width, height }] = useSize({ width: 600, height: 220 });
   const [brightness, setBrightness] = useState(1);
   const [hold, setHold] = useState(false);
@@ -70,7 +72,7 @@ export const ScopePane = ({
   const info = frame?.info;
   const recorded = matrixOfTags(info?.tags ?? {});
   const matrix = picked ?? recorded;
-  const profile = bench.draft?.data ?? selection.profile.data;
+  const profile = shown.data;
   const reach = REACHES[zoom];
   const region = info && regionOf(of, patches, info);
   const regionKey = JSON.stringify(region);
@@ -80,9 +82,8 @@ export const ScopePane = ({
   const ask = useMemo(() => {
     if (serial === undefined) return undefined;
     const made = regionKey === undefined ? undefined : JSON.parse(regionKey);
-    return () =>
-      session.judge.call(
-        'scope',
+    return (signal: AbortSignal) =>
+      session.look.scope(
         {
           pane: place,
           scope,
@@ -98,10 +99,10 @@ export const ScopePane = ({
           reach,
           hold,
         },
-        { latest: `scope ${place}` },
+        { signal },
       );
   }, [session, serial, profile, scope, scale, axis, matrix, regionKey, brightness, reach, hold, place]);
-  const { canvas, problem, painted } = usePixels(ask);
+  const { canvas, problem, painted } = useCanvas(ask);
 
   const round = scope === 'vectorscope';
   const lying = isHistogram(scope);

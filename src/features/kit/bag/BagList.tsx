@@ -3,7 +3,7 @@
 import { Pencil, Plus, Trash2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { RecordOf } from '#store/tables.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { bagEdit, bagRemoval, emptyTexts, type BagKind, type BagTable, type BagTexts } from './kinds.ts';
 
@@ -16,7 +16,9 @@ const BagForm = ({
   record?: RecordOf<BagTable>;
   onDone: () => void;
 }) => {
-  const { selection, book, records } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const base = useId();
   const [texts, setTexts] = useState<BagTexts>(() =>
     record ? kind.textsOf(record as never) : emptyTexts(kind),
@@ -86,7 +88,9 @@ const BagForm = ({
 
 /** One kind of thing in the bag: a line each, changed in place. */
 export const BagList = ({ kind }: { kind: BagKind }) => {
-  const { selection, records, book } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const [open, setOpen] = useState<string>();
   const rows = kind.rows?.(records, selection) ?? [...records[kind.table].values()];
   return (

@@ -1,13 +1,13 @@
 'use client';
 
 import { useMemo } from 'react';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard } from '#ui/bench/hooks.ts';
 import { BagList } from './BagList.tsx';
 import { bagKinds } from './kinds.ts';
 
 /** What is carried beside the cameras: faces measured, glass, lights, gels, monitors. */
 export const BagView = () => {
-  const { profile } = useBench().numbers;
+  const { profile } = useCard().numbers;
   const kinds = useMemo(() => bagKinds((percent) => profile.stopsAt(percent / 100)), [profile]);
   return (
     <div className="bag">

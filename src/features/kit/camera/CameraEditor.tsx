@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { fieldIdsOf, fieldOf, GROUP_IDS, GROUPS, type CameraFieldId, type GroupId } from './fields.ts';
 import { cameraOf, fieldsOfCamera, type CameraFields } from './cameraModel.ts';
 import { LeanMeasure } from './LeanMeasure.tsx';
@@ -60,7 +60,8 @@ const FieldInput = ({
 
 /** A camera changed in place: folded parts, the first open, the one that is wrong opened. */
 export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
-  const { selection, book } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
   const { camera } = selection;
   const base = useId();
   const [fields, setFields] = useState(() => fieldsOfCamera(camera));

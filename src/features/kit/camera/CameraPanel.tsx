@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStopsExact } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { THIN } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { CameraEditor } from './CameraEditor.tsx';
@@ -48,7 +48,7 @@ const factsOf = (camera: CameraRecord): (readonly [string, string])[] => {
 };
 
 const Facts = () => {
-  const { camera } = useBench().selection;
+  const { camera } = useSelection();
   return (
     <>
       <dl className="facts">
@@ -69,7 +69,9 @@ const Facts = () => {
 
 /** The camera at hand: what it can do, changed in place, or a further one like it. */
 export const CameraPanel = () => {
-  const { selection, book, select } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const select = useSelect();
   const { camera, setup } = selection;
   const [editing, setEditing] = useState(false);
   const add = async () => {

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { codeToSignal } from '#core/signal/scale.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { leanFrom } from './cameraModel.ts';
 import { leanWords } from './words.ts';
 
@@ -15,12 +15,14 @@ export const LeanMeasure = ({
   lean: CameraRecord['lean'];
   onLean: (lean: CameraRecord['lean']) => void;
 }) => {
-  const { selection, numbers, bench } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
+  const measurement = useSession(({ measured }) => measured?.measurement);
   const [card, setCard] = useState('');
   const [kelvin, setKelvin] = useState(String(selection.plan.kelvin));
   const [said, setSaid] = useState('');
-  const marked = bench.measurement?.patches.find(({ patch }) => patch.kind === 'card');
-  const coding = bench.measurement?.coding;
+  const marked = measurement?.patches.find(({ patch }) => patch.kind === 'card');
+  const coding = measurement?.coding;
   const measure = () => {
     const today = new Date().toISOString().slice(0, 10);
     const found = leanFrom({ card, kelvin }, numbers.profile, numbers.profile.gamut, today);

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { noiseFrom } from './cameraModel.ts';
 import { noiseWords } from './words.ts';
 
@@ -20,7 +20,8 @@ export const NoiseMeasure = ({
   noise: CameraRecord['noise'];
   onNoise: (noise: NonNullable<CameraRecord['noise']>, floorStops: number) => void;
 }) => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const [texts, setTexts] = useState({ dark: '', code: '', grey: '' });
   const [said, setSaid] = useState('');
   const compute = () => {

@@ -25,6 +25,7 @@ export const readFrames = async (
         { transfer: [bytes], signal },
       );
       if (outcome.state === 'cancelled') return undefined;
+      if (outcome.state === 'failed') throw new Error(outcome.reason);
       const { output } = outcome;
       read.push(
         output.ok

@@ -7,12 +7,13 @@ import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { printStops } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
-import { buildName, recipeNotes, recipeOf, recordOf } from '../lutModel.ts';
+import { recipeNotes } from '#ui/luts/lutWords.ts';
+import { buildName, recipeOf, recordOf } from '../lutModel.ts';
 import { Below } from '../parts/Below.tsx';
 import { CurveOver } from '../parts/CurveOver.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
@@ -22,7 +23,7 @@ import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { Slider } from '../parts/Slider.tsx';
-import { WriteFile } from '../parts/WriteFile.tsx';
+import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { throughOf, useSource } from '../useSources.ts';
 import { Monitors } from './Monitors.tsx';
 import { useBuild } from './useBuild.ts';
@@ -32,7 +33,8 @@ const MOST_PULL = 9;
 
 /** Build: from the card’s profile to a display, with the pull of the placement and a tone scale. */
 export const BuildView = () => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const { build, move, commit, set } = useBuild();
   const [over, setOver] = useQueryState('over', parseAsBoolean.withDefault(false));
   const { plan, profile, camera } = selection;

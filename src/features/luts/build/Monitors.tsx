@@ -4,15 +4,17 @@ import { useState } from 'react';
 import type { LutRecord } from '#store/records/lut.ts';
 import { pictureOf } from '#store/monitorPicture.ts';
 import type { Edit } from '#store/edits.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { buildOf } from '#ui/bench/lutWork.ts';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { buildOf } from '#ui/bench/session/lutWork.ts';
 import { printPull } from '#ui/format.ts';
 import { useBuild } from './useBuild.ts';
 import { attachEdit, keepEdit } from '../kitModel.ts';
 
 /** The kit’s monitors: what LUT each one carries for this set-up and camera, and the one being built to put on it. */
 export const Monitors = ({ record }: { record: LutRecord }) => {
-  const { book, records, selection } = useBench();
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
   const { set } = useBuild();
   const [name, setName] = useState('');
   const { plan, profile } = selection;

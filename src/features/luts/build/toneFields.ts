@@ -3,7 +3,7 @@ import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
 import type { Profile } from '#core/profile/index.ts';
 import { reflectanceToStops } from '#core/units.ts';
 import { TONE_LIMITS, TONE_PRESETS, type ToneScale } from '#core/lut/toneScale.ts';
-import { toneOf } from '#ui/bench/lutWork.ts';
+import { toneOf } from '#ui/bench/session/lutWork.ts';
 import type { LutBuild } from '#store/records/lut.ts';
 
 export type ToneField = {

@@ -1,38 +1,25 @@
 'use client';
 
-import { useEffect } from 'react';
+import { dequal } from 'dequal';
 import type { LutBuild } from '#store/records/lut.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { FIRST_WORK } from '#ui/bench/lutWork.ts';
+import { useBench, useEditPlan, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { buildFor, FIRST_BUILD } from '#ui/bench/session/lutWork.ts';
 
-const same = (a: LutBuild, b: LutBuild) => JSON.stringify(a) === JSON.stringify(b);
-
-/** The LUT on the bench is the plan's: another set-up brings its own, undo brings the one before. */
-export const useBuildOfPlan = () => {
-  const { selection, session } = useBench();
-  const { id, lutBuild } = selection.plan;
-  useEffect(() => {
-    session.setLutWork({ build: lutBuild ?? FIRST_WORK.build });
-  }, [session, id, lutBuild]);
-};
-
-/** The LUT being built, how it is moved, and how what was moved is put into the plan: one step of undo. */
+/** The LUT being built for the plan, how it is moved, and how what was moved is put into the plan: one step of undo. */
 export const useBuild = () => {
-  const { bench, session, selection, editPlan } = useBench();
-  const { build } = bench.lutWork;
-  const { lutBuild } = selection.plan;
-  const commit = (what: string) => {
-    const now = session.getState().lutWork.build;
-    if (!same(now, lutBuild ?? FIRST_WORK.build)) editPlan(`LUT: ${what}`, { lutBuild: now });
+  const { session } = useBench();
+  const { plan } = useSelection();
+  const editPlan = useEditPlan();
+  const moving = useSession(({ movingBuild }) => movingBuild);
+  const build = buildFor(plan, moving);
+  const settle = (what: string, now: LutBuild) => {
+    if (!dequal(now, plan.lutBuild ?? FIRST_BUILD)) editPlan(`LUT: ${what}`, { lutBuild: now });
+    session.luts.settleBuild();
   };
-  const move = (next: LutBuild) => session.setLutWork({ build: next });
   return {
     build,
-    move,
-    commit,
-    set: (what: string, fields: Partial<LutBuild>) => {
-      move({ ...build, ...fields });
-      commit(what);
-    },
+    move: (next: LutBuild) => session.luts.moveBuild(plan.id, next),
+    commit: (what: string) => settle(what, buildFor(plan, session.getState().movingBuild)),
+    set: (what: string, fields: Partial<LutBuild>) => settle(what, { ...build, ...fields }),
   };
 };

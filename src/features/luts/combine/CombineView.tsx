@@ -5,9 +5,8 @@ import { gamutOf } from '#core/colour/gamut.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import { printStops } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import type { LutRecord } from '#store/records/lut.ts';
-import type { ChainFields } from '#ui/bench/lutWork.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
@@ -21,19 +20,24 @@ import { LutPicture } from '../parts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
-import { WriteFile, type BakedFile } from '../parts/WriteFile.tsx';
+import { WriteFile, type BakedFile } from '#ui/luts/WriteFile.tsx';
 import { keepEdit } from '../kitModel.ts';
 import { useOpenLut } from '../inspect/useOpenLut.ts';
-import { throughOf, useNeutral, usePlace, useSource, useWork } from '../useSources.ts';
+import { throughOf, useNeutral, usePlace, useSource } from '../useSources.ts';
 import { chainWords, lookProblem } from './combineModel.ts';
 
 const MOST_THIRDS = 9;
 
 /** Combine and bake: pull, conversion, look, in this order, into one file. */
 export const CombineView = () => {
-  const { selection, numbers, bench, book } = useBench();
-  const [{ chain }, setWork] = useWork();
-  const set = (fields: Partial<ChainFields>) => setWork({ chain: { ...chain, ...fields } });
+  const { book, session } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
+  const { chain, canTurn } = useSession(({ lutWork, opened }) => ({
+    chain: lutWork.chain,
+    canTurn: opened?.invertible === true,
+  }));
+  const set = session.luts.setChain;
   const place = usePlace();
   const openLut = useOpenLut();
   const source = useSource('chain');
@@ -65,7 +69,7 @@ export const CombineView = () => {
   const problem = lookProblem(place);
   const words = chainWords(place);
   const stops = chain.thirds / 3;
-  const canInvert = chain.conversion === 'opened' && bench.opened?.invertible === true;
+  const canInvert = chain.conversion === 'opened' && canTurn;
   return (
     <div className="luts">
       <div className="luts-main">

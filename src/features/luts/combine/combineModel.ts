@@ -1,8 +1,9 @@
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
-import type { ChainFields } from '#ui/bench/lutWork.ts';
+import type { ChainFields } from '#ui/bench/session/lutWork.ts';
 import type { LutWish, StepWish } from '#workers/luts/wish.ts';
-import { PLAIN, sourceOf, type LutSource, type Place } from '../lutModel.ts';
+import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
+import { sourceOf, type Place } from '../lutModel.ts';
 
 const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
   if (wish.kind === 'kept') return { ...wish, kind: 'lut', intensity, inverse };

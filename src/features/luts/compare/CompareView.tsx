@@ -3,20 +3,20 @@
 import { useMemo } from 'react';
 import type { Compared } from '#workers/luts/protocol.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
-import type { LutSource } from '../lutModel.ts';
+import type { LutSource } from '#ui/luts/lutSource.ts';
 import { Below } from '../parts/Below.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
 import { furthest, greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
-import { lossWord } from '../parts/lossModel.ts';
+import { lossWord } from '#ui/luts/lossModel.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
-import { useAsked } from '#ui/bench/useAsked.ts';
-import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
+import { useAnswer, type Answer } from '#ui/bench/useAnswer.ts';
+import { throughOf, useNeutral, useSource } from '../useSources.ts';
 import { DifferencePlanes } from './DifferencePlanes.tsx';
 
 /** How a LUT is looked at: as it is, or reduced to what a monitor loads and reads. */
@@ -51,24 +51,26 @@ const Side = ({ name, id, onPick }: { name: string; id: string; onPick: (id: str
   );
 };
 
-const useCompared = (a: LutSource | undefined, b: LutSource | undefined): Compared | undefined => {
+const useCompared = (a: LutSource | undefined, b: LutSource | undefined): Answer<Compared> => {
   const { luts } = useBench();
   const input = a && b && { a: a.wish, b: b.wish, output: a.output };
-  return useAsked(input && JSON.stringify(input), async () => {
-    if (!input) return { state: 'cancelled' };
-    return luts.client().call('compare', input, { latest: 'compare' });
-  }).answer;
+  return useAnswer({
+    key: input && JSON.stringify(input),
+    ask: async (signal) => (input ? luts.compare(input, { signal }) : { state: 'cancelled' }),
+  });
 };
 
 /** Compare: two LUTs on the picture, over stops, and over the cube. */
 export const CompareView = () => {
-  const { selection, numbers } = useBench();
-  const [{ compared }, setWork] = useWork();
+  const selection = useSelection();
+  const { numbers } = useCard();
+  const { session } = useBench();
+  const compared = useSession(({ lutWork }) => lutWork.compared);
   const [aId, bId] = compared;
   const [a, b] = [useSource(aId), useSource(bId)];
   const [throughA, throughB] = [useMemo(() => throughOf(a), [a]), useMemo(() => throughOf(b), [b])];
   const [neutralA, neutralB] = [useNeutral(a), useNeutral(b)];
-  const found = useCompared(a, b);
+  const { answer: found, problem } = useCompared(a, b);
   const { plan, profile } = selection;
   const lines = useMemo(
     () =>
@@ -87,7 +89,10 @@ export const CompareView = () => {
         <Panel
           title="A left, B right"
           className="luts-picture"
-          note={found && `ΔE2000 mean ${found.loss.mean.toFixed(2)}, worst ${found.loss.worst.toFixed(1)}`}
+          note={
+            problem ??
+            (found && `ΔE2000 mean ${found.loss.mean.toFixed(2)}, worst ${found.loss.worst.toFixed(1)}`)
+          }
         >
           <LutPicture through={throughA} name="A" over={throughB && { through: throughB, name: 'B' }} />
         </Panel>
@@ -115,8 +120,8 @@ export const CompareView = () => {
       </div>
       <div className="luts-side">
         <Panel title="What is compared">
-          <Side name="A" id={aId} onPick={(id) => setWork({ compared: [id, bId] })} />
-          <Side name="B" id={bId} onPick={(id) => setWork({ compared: [aId, id] })} />
+          <Side name="A" id={aId} onPick={(id) => session.luts.compare([id, bId])} />
+          <Side name="B" id={bId} onPick={(id) => session.luts.compare([aId, id])} />
         </Panel>
         <Panel title="Over the cube" note={found && lossWord(found.loss)}>
           {found && (

@@ -7,7 +7,7 @@ import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { judgeLut } from '#core/lut/lutVerdicts.ts';
 import { summarise } from '#core/verdict/index.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -22,21 +22,26 @@ import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
-import { throughOf, useNeutral, useSource, useWork } from '../useSources.ts';
+import { throughOf, useNeutral, useSource } from '../useSources.ts';
 import { useOpenLut } from './useOpenLut.ts';
 import { useReport } from './useReport.ts';
 
 /** Inspect: what a LUT expects, against what it is fed. */
 export const InspectView = () => {
-  const { selection, numbers, bench, book, records } = useBench();
-  const [{ inspected, openedScale, openedOutput }, setWork] = useWork();
+  const { book, session } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const { numbers } = useCard();
+  const { opened, inspected } = useSession((state) => ({
+    opened: state.opened,
+    inspected: state.lutWork.inspected,
+  }));
   const [picked, setPicked] = useState<string>();
   const openLut = useOpenLut();
   const source = useSource(inspected);
   const through = useMemo(() => throughOf(source), [source]);
   const neutral = useNeutral(source);
-  const report = useReport(source);
-  const { opened } = bench;
+  const { answer: report, problem } = useReport(source);
   const { profile, plan } = selection;
   const points = useMemo(
     () => neutral && greyPoints(numbers.profile, numbers.clipStops, neutral),
@@ -72,13 +77,13 @@ export const InspectView = () => {
         opened.text,
       ),
     );
-    setWork({ inspected: id });
+    session.luts.inspect(id);
   };
   return (
     <div className="luts" {...getRootProps()}>
       <div className="luts-main">
         <Panel
-          title={<SourceSelect label="LUT" value={inspected} onPick={(id) => setWork({ inspected: id })} />}
+          title={<SourceSelect label="LUT" value={inspected} onPick={(id) => session.luts.inspect(id)} />}
           className={`luts-picture${isDragActive ? ' dropping' : ''}`}
           tools={
             <>
@@ -90,8 +95,8 @@ export const InspectView = () => {
                     name: `by ${CUBE_SCALES[id].name}`,
                     says: CUBE_SCALES[id].says,
                   }))}
-                  value={openedScale}
-                  onPick={(id) => setWork({ openedScale: id })}
+                  value={opened.scale}
+                  onPick={(id) => session.luts.readOpened({ scale: id })}
                 />
               )}
               {isOpened && (
@@ -99,8 +104,8 @@ export const InspectView = () => {
                   className="form-select form-select-sm"
                   aria-label="Ends in"
                   title="What the file ends in"
-                  value={openedOutput}
-                  onChange={(event) => setWork({ openedOutput: event.target.value as OutputId })}
+                  value={opened.output}
+                  onChange={(event) => session.luts.readOpened({ output: event.target.value as OutputId })}
                 >
                   {OUTPUT_IDS.map((id) => (
                     <option key={id} value={id}>
@@ -120,7 +125,7 @@ export const InspectView = () => {
                   className="btn btn-sm btn-outline-secondary"
                   onClick={() => {
                     void book.edit(dropEdit(record, book.getState()));
-                    setWork({ inspected: 'build' });
+                    session.luts.inspect('build');
                   }}
                 >
                   Take out
@@ -161,7 +166,7 @@ export const InspectView = () => {
         <Panel
           title="Verdict"
           className="verdicts"
-          note={verdicts ? summarise(verdicts) : 'looking through it…'}
+          note={problem ?? (verdicts ? summarise(verdicts) : 'looking through it…')}
         >
           {verdicts && (
             <VerdictList

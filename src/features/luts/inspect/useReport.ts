@@ -1,13 +1,14 @@
 'use client';
 
 import type { LutReport } from '#core/lut/inspect.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
-import type { LutSource } from '../lutModel.ts';
-import { useAsked } from '#ui/bench/useAsked.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import type { LutSource } from '#ui/luts/lutSource.ts';
+import { useAnswer, type Answer } from '#ui/bench/useAnswer.ts';
 
 /** What is said of a LUT; the last report stays while a new one is worked out. */
-export const useReport = (source: LutSource | undefined): LutReport | undefined => {
-  const { luts, selection } = useBench();
+export const useReport = (source: LutSource | undefined): Answer<LutReport> => {
+  const { luts } = useBench();
+  const selection = useSelection();
   const { profile, plan, subjects } = selection;
   const input = source && {
     wish: source.wish,
@@ -22,8 +23,8 @@ export const useReport = (source: LutSource | undefined): LutReport | undefined 
       ...subjects.map(({ name, skinOffset }) => ({ name, over: skinOffset })),
     ],
   };
-  return useAsked(input && JSON.stringify(input), async () => {
-    if (!input) return { state: 'cancelled' };
-    return luts.client().call('inspect', input, { latest: 'inspect' });
-  }).answer;
+  return useAnswer({
+    key: input && JSON.stringify(input),
+    ask: async (signal) => (input ? luts.inspect(input, { signal }) : { state: 'cancelled' }),
+  });
 };

@@ -6,12 +6,11 @@ import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
 import type { LutWish } from '#workers/luts/wish.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { Slider } from '../parts/Slider.tsx';
-import { useAsked } from '#ui/bench/useAsked.ts';
-import { useWork } from '../useSources.ts';
+import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { OutputScope } from './OutputScope.tsx';
 
 const NAMES: { readonly [K in Order]: string } = {
@@ -24,22 +23,20 @@ const SAYS: { readonly [K in Order]: string } = {
 };
 const percent = (v: number) => `${(100 * v).toFixed(v > 0 && v < 0.001 ? 3 : 1)} %`;
 
-const useOrderLoss = (wish: {
-  readonly recipe: LutRecipe;
-  readonly correction: Correction;
-}): OrderLoss | undefined => {
-  const { bench, session } = useBench();
-  const serial = bench.frame?.serial;
-  return useAsked(serial === undefined ? undefined : `${serial} ${JSON.stringify(wish)}`, () =>
-    session.judge.call('order', wish, { latest: 'order' }),
-  ).answer;
+const useOrderLoss = (wish: { readonly recipe: LutRecipe; readonly correction: Correction }) => {
+  const { session } = useBench();
+  const serial = useSession(({ frame }) => frame?.serial);
+  return useAnswer<OrderLoss>({
+    key: serial === undefined ? undefined : `${serial} ${JSON.stringify(wish)}`,
+    ask: (signal) => session.look.order(wish, { signal }),
+  });
 };
 
 const Way = ({ order, wish, output }: { order: Order; wish: LutWish; output: 'bt1886' }) => {
   const through = useMemo(() => ({ wish, output }), [wish, output]);
   return (
     <Panel title={NAMES[order]} note={SAYS[order]} className="lut-way">
-      <LutPicture through={through} pane={`order-${order}`} name={NAMES[order]} />
+      <LutPicture through={through} name={NAMES[order]} />
       <OutputScope wish={wish} pane={`order-scope-${order}`} name={NAMES[order]} />
     </Panel>
   );
@@ -60,8 +57,9 @@ const verdictOf = ({ before, after, worst }: OrderLoss): string => {
 
 /** Order matters: the same correction on the same frame, before and after the conversion. */
 export const OrderView = () => {
-  const { selection } = useBench();
-  const [{ correction }, setWork] = useWork();
+  const selection = useSelection();
+  const { session } = useBench();
+  const correction = useSession(({ lutWork }) => lutWork.correction);
   const { profile, plan } = selection;
   // What a grader starts from: the conversion with the pull of the placement.
   const recipe = useMemo(
@@ -73,8 +71,8 @@ export const OrderView = () => {
     const of = (order: Order): LutWish => ({ kind: 'corrected', recipe, correction, order });
     return { before: of('before'), after: of('after') };
   }, [recipe, correction]);
-  const loss = useOrderLoss(wish);
-  const set = (fields: Partial<Correction>) => setWork({ correction: { ...correction, ...fields } });
+  const { answer: loss, problem } = useOrderLoss(wish);
+  const set = session.luts.correct;
   const rows = loss && [
     ['A channel at the top', percent(loss.before.topped), percent(loss.after.topped)],
     ['All three: white', percent(loss.before.white), percent(loss.after.white)],
@@ -123,7 +121,9 @@ export const OrderView = () => {
         </Panel>
         <Panel
           title="What is lost"
-          note={loss && `ΔE2000 apart: mean ${loss.mean.toFixed(1)}, worst ${loss.worst.toFixed(0)}`}
+          note={
+            problem ?? (loss && `ΔE2000 apart: mean ${loss.mean.toFixed(1)}, worst ${loss.worst.toFixed(0)}`)
+          }
         >
           {loss && rows && (
             <>

@@ -2,9 +2,9 @@
 
 import { useMemo } from 'react';
 import type { LutWish } from '#workers/luts/wish.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useSize } from '#ui/parts/useSize.ts';
-import { usePixels } from '#ui/stage/usePixels.ts';
+import { useCanvas } from '#ui/bench/useAnswer.ts';
 
 const TICKS = [0, 25, 50, 75, 100];
 /** Bottom and top of the axis, % of the picture's signal. */
@@ -12,8 +12,9 @@ const AXIS = [-5, 105] as const;
 
 /** The waveform of the picture behind a LUT, in % of its signal. */
 export const OutputScope = ({ wish, pane, name }: { wish: LutWish; pane: string; name: string }) => {
-  const { bench, session, selection } = useBench();
-  const serial = bench.frame?.serial;
+  const { session } = useBench();
+  const selection = useSelection();
+  const serial = useSession(({ frame }) => frame?.serial);
   const { data } = selection.profile;
   const [box, size] = useSize({ width: 300, height: 150 });
   const [columns, height] = [Math.max(60, Math.round(size.width)), Math.max(60, Math.round(size.height))];
@@ -34,9 +35,9 @@ export const OutputScope = ({ wish, pane, name }: { wish: LutWish; pane: string;
       reach: 1,
       hold: false,
     } as const;
-    return () => session.judge.call('scope', request, { latest: pane });
+    return (signal: AbortSignal) => session.look.scope(request, { signal });
   }, [session, serial, data, wish, pane, columns, height]);
-  const { canvas } = usePixels(ask);
+  const { canvas } = useCanvas(ask);
   const at = (percent: number) => 100 * (1 - (percent - AXIS[0]) / (AXIS[1] - AXIS[0]));
   return (
     <div className="lut-scope" ref={box}>

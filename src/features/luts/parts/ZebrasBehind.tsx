@@ -5,7 +5,7 @@ import { printZebra, toneZebra } from '#core/exposure/zebra.ts';
 import { stopsShownAt } from '#core/lut/greyAxis.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
 
 /** What zebras have to be set to if they read the picture behind this LUT. */
 export const ZebrasBehind = ({
@@ -15,7 +15,8 @@ export const ZebrasBehind = ({
   neutral: (signal: number) => number;
   output: OutputId;
 }) => {
-  const { selection, numbers } = useBench();
+  const selection = useSelection();
+  const { numbers } = useCard();
   const { camera, plan } = selection;
   const signal = zebraSignal(numbers.profile, 'lut', {
     neutral,

@@ -1,7 +1,7 @@
 import { looksLikeStill } from '#core/formats/openFrame.ts';
 import { looksLikeY4m } from '#core/formats/y4mRead.ts';
-import { failure, type Result } from '#core/result.ts';
-import type { ClipSource } from './source.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { oneAtATime, type ClipSource } from './source.ts';
 import { openY4mClip } from './y4m.ts';
 
 const HEAD = 64;
@@ -11,10 +11,12 @@ export const isStill = async (file: Blob): Promise<boolean> =>
   looksLikeStill(new Uint8Array(await file.slice(0, HEAD).arrayBuffer()));
 
 /** Opens a clip: Y4M by ourselves, the rest through the browser, and what the browser cannot by the helper. */
-export const openClip = async (
-  file: Blob,
-  phase: (words: string) => Promise<void>,
-): Promise<Result<ClipSource>> => {
+export const openClip = async (file: Blob, phase: (words: string) => void): Promise<Result<ClipSource>> => {
+  const opened = await openBySort(file, phase);
+  return opened.ok ? success(oneAtATime(opened.value)) : opened;
+};
+
+const openBySort = async (file: Blob, phase: (words: string) => void): Promise<Result<ClipSource>> => {
   const head = new Uint8Array(await file.slice(0, HEAD).arrayBuffer());
   if (head.length === 0) return failure('byte 0', 'The file is empty: copy it from the card again.');
   if (looksLikeY4m(head)) return openY4mClip(file);
@@ -22,7 +24,7 @@ export const openClip = async (
   const { openWebCodecsClip } = await import('./webcodecs.ts');
   const opened = await openWebCodecsClip(file);
   if (opened.ok || !('undecodable' in opened)) return opened;
-  await phase('Handing the clip to ffmpeg on this machine');
+  phase('Handing the clip to ffmpeg on this machine');
   const { openServedClip } = await import('./served.ts');
   return openServedClip(file);
 };

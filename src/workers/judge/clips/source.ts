@@ -10,6 +10,21 @@ export type ClipSource = {
   readonly close: () => void;
 };
 
+/** The same clip, its frames fetched one after the other whoever asks: a decoder does one thing at a time. */
+export const oneAtATime = ({ info, frameAt, close }: ClipSource): ClipSource => {
+  let last: Promise<unknown> = Promise.resolve();
+  const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
+    const mine = last.then(job);
+    last = mine.catch(() => undefined);
+    return mine;
+  };
+  return {
+    info,
+    frameAt: (n, wish) => inTurn(() => frameAt(n, wish)),
+    close: () => void inTurn(async () => close()),
+  };
+};
+
 /** Frame times of a steady rate. */
 export const steady = (frames: number, rate: number): Float64Array =>
   Float64Array.from({ length: frames }, (_, n) => n / rate);

@@ -6,10 +6,11 @@ import { LUT_FORMAT_IDS, LUT_WRITERS, type LutFormatId } from '#core/formats/wri
 import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { INTERPOLATIONS, type InterpolationId } from '#core/lut/lut.ts';
 import { outputOf } from '#core/lut/outputs.ts';
-import { useBench } from '#ui/bench/BenchProvider.tsx';
-import { download, slug } from '#ui/download.ts';
-import { Segmented } from '#ui/parts/Segmented.tsx';
-import { wordsFor, type LutSource } from '../lutModel.ts';
+import { useBench, useSelection } from '../bench/hooks.ts';
+import { download, slug } from '../download.ts';
+import { Segmented } from '../parts/Segmented.tsx';
+import { type LutSource } from './lutSource.ts';
+import { wordsFor } from './lutWords.ts';
 import { LossTable } from './LossTable.tsx';
 import { useLosses } from './useLosses.ts';
 
@@ -37,14 +38,15 @@ export const WriteFile = ({
   /** Takes what was baked into the kit, where it cannot be kept as what it is made from. */
   onKeep?: (baked: BakedFile) => void;
 }) => {
-  const { luts, selection } = useBench();
+  const { luts } = useBench();
+  const selection = useSelection();
   const [size, setSize] = useState(33);
   const [shaped, setShaped] = useState(false);
   const [format, setFormat] = useState<LutFormatId>('cube');
   const [scale, setScale] = useState<CubeScale>('signal');
   const [interpolation, setInterpolation] = useState<InterpolationId>('tetrahedral');
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean }>();
-  const { losses, old } = useLosses(source);
+  const { losses, old, problem } = useLosses(source);
   const { coding } = selection.camera;
   const { extension, type } = LUT_WRITERS[format];
   const file = `${slug(name)}.${extension}`;
@@ -60,7 +62,7 @@ export const WriteFile = ({
       notes: [...notes, `Interpolation meant: ${interpolation}`],
     });
     const { wish } = source;
-    const outcome = await luts.client().call('write', {
+    const outcome = await luts.write({
       wish,
       format: as,
       size,
@@ -70,6 +72,7 @@ export const WriteFile = ({
       interpolation,
       words,
     });
+    if (outcome.state === 'failed') setSaid({ text: outcome.reason, bad: true });
     if (outcome.state !== 'done') return undefined;
     if (outcome.output.ok) return outcome.output.value;
     setSaid({ text: outcome.output.reason, bad: true });
@@ -103,6 +106,7 @@ export const WriteFile = ({
           }}
         />
         <p className="quiet small mb-0">
+          {problem}
           {losses &&
             (losses.separable
               ? 'Channels do not mix: three curves (1D) say it all.'

@@ -1,5 +1,5 @@
-import type { Rect } from '#core/frame/frame.ts';
-import type { Patch } from '#core/scopes/measure.ts';
+import type { Rect } from '../frame/frame.ts';
+import type { Patch } from './measure.ts';
 
 /** Where patches were put at which frames, by patch id; frames rise. */
 export type Keyed = Readonly<Record<string, readonly { readonly frame: number; readonly rect: Rect }[]>>;

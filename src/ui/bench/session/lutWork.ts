@@ -1,11 +1,23 @@
+import { dequal } from 'dequal';
 import type { Correction } from '#core/grade/order.ts';
 import type { LookFeed } from '#core/lut/chain.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
-import type { LutBuild } from '#store/records/lut.ts';
-import type { OutputId } from '#core/lut/outputs.ts';
-import type { ToneScale, TonePresetId } from '#core/lut/toneScale.ts';
-import { TONE_PRESETS } from '#core/lut/toneScale.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
+import type { OutputId } from '#core/lut/outputs.ts';
+import { TONE_PRESETS, type ToneScale, type TonePresetId } from '#core/lut/toneScale.ts';
+import type { LutBuild } from '#store/records/lut.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
+import type { LutInfo } from '#workers/luts/protocol.ts';
+
+/** A LUT file that was opened in this window. */
+export type OpenedLut = LutInfo & {
+  readonly id: string;
+  readonly name: string;
+  readonly text: string;
+  /** What 0..1 means in it, and what it ends in: a file seldom says. */
+  readonly scale: CubeScale;
+  readonly output: OutputId;
+};
 
 /** A chain being put together. A source is `build`, `computed`, `none`, `opened`, or a LUT of the kit by its id. */
 export type ChainFields = {
@@ -18,38 +30,47 @@ export type ChainFields = {
   readonly feed: LookFeed;
 };
 
-/** What is at hand on the LUTs screen. The LUT being built is the plan's, ahead of it while a slider moves; the rest is not worth a record. */
+/** What is at hand on the LUTs screen and not worth a record. */
 export type LutWork = {
-  readonly build: LutBuild;
   readonly chain: ChainFields;
   readonly inspected: string;
-  /** What 0..1 means in the opened file. */
-  readonly openedScale: CubeScale;
-  /** What the opened file ends in: a file seldom says. */
-  readonly openedOutput: OutputId;
   readonly compared: readonly [string, string];
   readonly correction: Correction;
 };
 
 export const FIRST_WORK: LutWork = {
-  build: { output: 'bt1886', peak: 1000, preset: 'plain', moved: {}, saturation: 1 },
   chain: { thirds: 0, conversion: 'build', inverse: false, look: 'none', intensity: 0.5, feed: 'display' },
   inspected: 'build',
-  openedScale: 'signal',
-  openedOutput: 'bt1886',
   compared: ['build', 'build:17'],
   correction: { stops: -1, mired: 0 },
 };
 
+/** What a plan builds where nobody has built anything. */
+export const FIRST_BUILD: LutBuild = {
+  output: 'bt1886',
+  peak: 1000,
+  preset: 'plain',
+  moved: {},
+  saturation: 1,
+};
+
+/** A build that is being moved, and the plan it belongs to. */
+export type MovingBuild = { readonly planId: string; readonly build: LutBuild };
+
+/** The LUT being built for a plan: the plan's, or what a slider is moving it to. */
+export const buildFor = (
+  { id, lutBuild }: Pick<PlanRecord, 'id' | 'lutBuild'>,
+  moving: MovingBuild | undefined,
+): LutBuild => (moving?.planId === id ? moving.build : (lutBuild ?? FIRST_BUILD));
+
 /** The fields that build a kept recipe again, with its own pull. */
 export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe): LutBuild => {
   const fits = (preset: TonePresetId) =>
-    JSON.stringify({ ...TONE_PRESETS[preset].tone, ...tone }) ===
-    JSON.stringify({ ...TONE_PRESETS[preset].tone });
+    dequal({ ...TONE_PRESETS[preset].tone, ...tone }, { ...TONE_PRESETS[preset].tone });
   const preset = (Object.keys(TONE_PRESETS) as TonePresetId[]).find(fits);
   return {
     output,
-    peak: output === 'pq' ? peak : FIRST_WORK.build.peak,
+    peak: output === 'pq' ? peak : FIRST_BUILD.peak,
     preset: preset ?? 'plain',
     moved: preset ? {} : tone,
     saturation,

@@ -18,6 +18,8 @@ type Told = {
   readonly reread: (info: FrameInfo) => void;
   readonly failed: (name: string, failure: Failure) => void;
   readonly waiting: (name: string, phase: string) => void;
+  /** What was waited for is not waited for any more. */
+  readonly ended: () => void;
 };
 
 /** What a feed is made of: a device's picture, and the way to let the device go. */
@@ -75,6 +77,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
   /** Puts a frame of the open clip on the bench. */
   const seek = async (name: string, frame: number): Promise<boolean> => {
     const outcome = await judge.call('seek', { frame }, { latest: 'seek' });
+    if (outcome.state === 'failed') told.failed(name, failure('clip', outcome.reason));
     if (outcome.state !== 'done') return false;
     if (!outcome.output.ok) {
       told.failed(name, outcome.output);
@@ -102,6 +105,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
           await pause(1000 * times[next] - (performance.now() - started));
         }
         const outcome = await judge.call('seek', { frame: next });
+        if (outcome.state === 'failed') return failure('clip', outcome.reason);
         if (outcome.state !== 'done') return undefined;
         if (!outcome.output.ok) return outcome.output;
         const dropped = next - n - 1;
@@ -120,6 +124,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
       isStopped,
       async () => {
         const outcome = await judge.call('feedNext', {});
+        if (outcome.state === 'failed') return failure('feed', outcome.reason);
         if (outcome.state !== 'done') return undefined;
         if (!outcome.output.ok) return outcome.output;
         const { info, seconds, dropped, arrivedAt } = outcome.output.value;
@@ -149,10 +154,13 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
       { frames: from.frames, name: from.name, range },
       { transfer: [from.frames] },
     );
-    if (outcome.state !== 'done') return;
-    if (!outcome.output.ok) {
+    // Something else was opened, or another device chosen, while this one was waited for.
+    if (source !== from) return;
+    if (outcome.state !== 'done' || !outcome.output.ok) {
       endSource(from);
-      told.failed(from.name, outcome.output);
+      told.ended();
+      if (outcome.state === 'failed') told.failed(from.name, failure('feed', outcome.reason));
+      else if (outcome.state === 'done' && !outcome.output.ok) told.failed(from.name, outcome.output);
       return;
     }
     const isStopped = begin();

@@ -35,7 +35,7 @@ const bench = (script: Partial<Record<keyof JudgeJobs, readonly unknown[]>>) => 
     },
   } as unknown as Client<JudgeJobs>;
   const pulse = createPulse();
-  const told = { opened: vi.fn(), reread: vi.fn(), failed: vi.fn(), waiting: vi.fn() };
+  const told = { opened: vi.fn(), reread: vi.fn(), failed: vi.fn(), waiting: vi.fn(), ended: vi.fn() };
   return { asked, pulse, told, moving: createMoving(judge, pulse, told) };
 };
 

@@ -1,0 +1,56 @@
+import { startJudge } from '#workers/judge/client.ts';
+import { startLuts } from '#workers/luts/client.ts';
+import { openBook, type Book } from '#store/book.ts';
+import { Database } from '#store/database.ts';
+import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
+import { createSession, type Session } from './session/session.ts';
+import { createStrip, type Strip } from './strip.ts';
+
+/** What one window has open: its records, its workers, what is on the bench. The same objects as long as the page lives. */
+export type Services = {
+  readonly database: Database;
+  readonly book: Book;
+  readonly session: Session;
+  /** LUT files and what the LUT worker is asked. */
+  readonly luts: LutShelf;
+  /** The last minute of a feed. */
+  readonly strip: Strip;
+};
+
+type Opened = { readonly services: Services; readonly close: () => void };
+
+const open = (): Opened => {
+  const database = new Database();
+  const book = openBook(database);
+  const [judge, lutClient] = [startJudge(), startLuts()];
+  const luts = createLutShelf(judge, lutClient, database);
+  const session = createSession(judge, luts);
+  const close = () => {
+    session.end();
+    lutClient.end();
+    // What was asked for is still written.
+    void book.close().then(() => database.close());
+  };
+  void session.askKernels();
+  return { services: { database, book, session, luts, strip: createStrip() }, close };
+};
+
+// Kept on the window: a hot reload makes this module anew, and the one before must let go of its workers and records.
+const KEY = Symbol.for('candelum services');
+type Keeper = { [KEY]?: Opened };
+let own: Opened | undefined;
+
+/** Opens what this window needs, once; ends it when the page is left. */
+export const openServices = (): Services => {
+  if (own) return own.services;
+  const keeper = globalThis as Keeper;
+  keeper[KEY]?.close();
+  const mine = open();
+  own = mine;
+  keeper[KEY] = mine;
+  // A page that is kept for the way back keeps what it has.
+  window.addEventListener('pagehide', ({ persisted }) => {
+    if (!persisted && keeper[KEY] === mine) mine.close();
+  });
+  return mine.services;
+};

@@ -1,0 +1,15 @@
+import type { Failure, Result } from '#core/result.ts';
+import type { Access } from './state.ts';
+
+/** What went wrong last, to be shown until it is closed or something opens. */
+export const createNotice = ({ set }: Access) => {
+  const tell = (name: string, failure: Failure) => set({ failure: { ...failure, name } });
+  return {
+    tell,
+    /** Tells a result that is none; a good one tells nothing. */
+    say: (name: string, result: Result<unknown>) => {
+      if (!result.ok) tell(name, result);
+    },
+    dismiss: () => set({ failure: undefined }),
+  };
+};

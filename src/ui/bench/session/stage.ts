@@ -1,0 +1,215 @@
+import { sceneFiles, sceneFits, sceneFor, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import type { ClipInput, ExposeInput, JudgeJobs } from '#workers/judge/protocol.ts';
+import type { CallOptions, Client } from '#workers/rpc/client.ts';
+import {
+  FIRST_LOOK,
+  patchesOfTruth,
+  PLAIN_AUTOMATICS,
+  type Automatics,
+  type AutoValues,
+  type Knobs,
+  type Seen,
+} from '../../stage/stageModel.ts';
+import { fetchBytes, wordsOf } from './files.ts';
+import type { Moving } from './moving.ts';
+import type { Opening } from './opening.ts';
+import type { Pulse } from './pulse.ts';
+import { CLEARED, type Access, type StageState, type Tell } from './state.ts';
+
+export type StageParts = {
+  readonly judge: Client<JudgeJobs>;
+  readonly access: Access;
+  readonly opening: Opening;
+  readonly moving: Moving;
+  readonly pulse: Pulse;
+  readonly tell: Tell;
+  readonly nextSerial: () => number;
+  readonly close: () => void;
+};
+
+const NOT_DONE = failure('camera', 'It was stopped: do it again.');
+
+/** The simulated camera: the scene before it, its knobs, what it does by itself, and what it records. */
+export const createStage = ({
+  judge,
+  access: { get, set },
+  opening,
+  moving,
+  pulse,
+  tell,
+  nextSerial,
+  close,
+}: StageParts) => {
+  /** The set-up and camera whose scene was asked for last: one that could not be opened is not tried for ever. */
+  let asked: string | undefined;
+
+  const change = (fields: Partial<Omit<StageState, 'sceneId' | 'truth'>>) =>
+    set(({ stage }) => (stage ? { stage: { ...stage, ...fields } } : {}));
+
+  const bring = async (sceneId: StageSceneId, signal: AbortSignal) => {
+    const files = sceneFiles(sceneId);
+    const [truth, mask, walk, ...light] = await Promise.all([
+      fetchBytes(files.truth),
+      fetchBytes(files.mask),
+      files.walk === undefined ? undefined : fetchBytes(files.walk),
+      ...files.light.map(fetchBytes),
+    ]);
+    const text = new TextDecoder().decode(truth);
+    return judge.call('scene', { truth: text, mask, walk, light: light as ArrayBuffer[] }, { signal });
+  };
+
+  /** Puts a scene on the stage; the picture comes with the first shot. What was there stays when it does not open. */
+  const openScene = async (
+    sceneId: StageSceneId,
+    /** What is kept of a stage that is set up again. */
+    kept: Partial<Pick<StageState, 'turned' | 'auto'>> = {},
+    /** Called when the scene is there, before it shows: the set-up is chosen with it. */
+    ready?: () => void,
+  ): Promise<void> => {
+    const { name } = stageScene(sceneId);
+    moving.pause();
+    const way = opening.begin(name, 'Opening the scene');
+    const outcome = await bring(sceneId, way.signal).catch((error: unknown) => ({
+      state: 'failed' as const,
+      reason: `The scene could not be opened (${wordsOf(error)}): try again.`,
+    }));
+    if (way.isOver()) return;
+    opening.end();
+    if (outcome.state === 'failed') tell(name, failure('scene', outcome.reason));
+    if (outcome.state !== 'done') return;
+    if (!outcome.output.ok) {
+      tell(name, outcome.output);
+      return;
+    }
+    ready?.();
+    set({
+      failure: undefined,
+      stage: {
+        sceneId,
+        truth: outcome.output.value,
+        turned: kept.turned ?? {},
+        auto: kept.auto ?? PLAIN_AUTOMATICS,
+        running: false,
+        shown: 0,
+        dropped: 0,
+      },
+    });
+  };
+
+  return {
+    openScene: (sceneId: StageSceneId, ready?: () => void) =>
+      openScene(sceneId, { turned: FIRST_LOOK[sceneId] }, ready),
+    /**
+     * The scene of a set-up and camera stands on the stage; without one the stage is cleared. A file of the user's stays, unless
+     * the stage takes its place. Called whenever the set-up, the camera or what is on the bench changes.
+     */
+    follow: (
+      setupId: string,
+      cameraId: string,
+      { overFile = false, asCard = false }: { readonly overFile?: boolean; readonly asCard?: boolean } = {},
+    ): void => {
+      const { frame, stage, busy } = get();
+      if (busy || (frame && frame.scene === undefined && !overFile)) return;
+      const wanted = sceneFor(setupId, cameraId);
+      if (stage && (stage.sceneId === wanted || sceneFits(stage.sceneId, setupId, cameraId))) return;
+      if (!wanted) {
+        if (frame && !overFile) close();
+        return;
+      }
+      const place = `${setupId} ${cameraId}`;
+      if (asked === place && !stage && !frame) return;
+      asked = place;
+      void openScene(wanted, { turned: asCard ? {} : FIRST_LOOK[wanted] });
+    },
+    /**
+     * One picture through the simulated camera; while it runs only those who draw are told. A setting that is out of range
+     * is named; the last picture stays. @returns what the camera saw.
+     */
+    shoot: async (input: ExposeInput): Promise<Seen | undefined> => {
+      const { stage, frame } = get();
+      if (!stage) return undefined;
+      const outcome = await judge.call('expose', input, { latest: 'expose' });
+      const now = get().stage;
+      if (outcome.state === 'cancelled' || now?.sceneId !== stage.sceneId) return undefined;
+      const { name } = stageScene(stage.sceneId);
+      const result = outcome.state === 'done' ? outcome.output : failure('camera', outcome.reason);
+      if (!result.ok) {
+        tell(name, result);
+        return undefined;
+      }
+      const { info, shows, seen } = result.value;
+      const same =
+        frame?.scene === stage.sceneId &&
+        frame.info.width === info.width &&
+        frame.info.height === info.height;
+      if (same && now.running) {
+        await pulse.beat();
+        return { shows, seen };
+      }
+      set(({ patches }) => ({
+        ...(same ? {} : CLEARED),
+        failure: undefined,
+        frame: { name, kind: 'camera', info, serial: nextSerial(), scene: stage.sceneId },
+        patches: same ? patches : patchesOfTruth(stage.truth, info),
+        stage: { ...now, shows, seen, shown: now.shown + 1 },
+      }));
+      return { shows, seen };
+    },
+    /** Turns knobs away from the card. */
+    turn: (knobs: Partial<Knobs>) =>
+      set(({ stage }) => (stage ? { stage: { ...stage, turned: { ...stage.turned, ...knobs } } } : {})),
+    /** Puts knobs back to what the card says: these, or all. */
+    asCard: (keys?: readonly (keyof Knobs)[]) =>
+      set(({ stage }) =>
+        stage
+          ? {
+              stage: {
+                ...stage,
+                turned: keys
+                  ? Object.fromEntries(
+                      Object.entries(stage.turned).filter(([key]) => !keys.includes(key as keyof Knobs)),
+                    )
+                  : {},
+              },
+            }
+          : {},
+      ),
+    /** Another camera: what was turned on the one before is not turned on it. */
+    changeCamera: () =>
+      change({ turned: {}, autoIris: undefined, autoIso: undefined, autoKelvin: undefined }),
+    /** Turns an automatic on or off. It begins from where the knob stands, and works only while the camera runs. */
+    automate: (id: 'iris' | 'iso' | 'balance', begins: AutoValues) => {
+      const { stage } = get();
+      if (!stage) return;
+      const on = !stage.auto[id];
+      const starts = on && !stage.running ? { running: true, shown: 0, dropped: 0 } : {};
+      change({ auto: { ...stage.auto, [id]: on }, ...begins, ...starts });
+    },
+    /** What the meter looks at. */
+    meter: (how: Partial<Pick<Automatics, 'mode' | 'spot'>>) =>
+      set(({ stage }) => (stage ? { stage: { ...stage, auto: { ...stage.auto, ...how } } } : {})),
+    run: (running: boolean) => change({ running, shown: 0, dropped: 0 }),
+    /** What the running camera has come to. */
+    advance: (values: AutoValues & Seen & Pick<StageState, 'shown' | 'dropped'>) => change(values),
+    /** A picture for the spot meter; what it shows, stops. */
+    readSpot: async (input: ExposeInput): Promise<number | undefined> => {
+      const outcome = await judge.call('expose', input);
+      return outcome.state === 'done' && outcome.output.ok ? outcome.output.value.shows : undefined;
+    },
+    /** Some seconds through the camera as a Y4M clip; the live picture stops for it. */
+    record: async (input: ClipInput, options: CallOptions): Promise<Result<Uint8Array<ArrayBuffer>>> => {
+      change({ running: false });
+      const outcome = await judge.call('clip', input, options);
+      if (outcome.state === 'cancelled') return NOT_DONE;
+      if (outcome.state === 'failed') return failure('camera', outcome.reason);
+      return outcome.output.ok ? success(outcome.output.value.bytes) : outcome.output;
+    },
+    /** After the worker was replaced: the same scene, knobs as they were. */
+    reopen: async (): Promise<void> => {
+      const { stage } = get();
+      if (!stage) return;
+      await openScene(stage.sceneId, stage);
+    },
+  };
+};

@@ -1,0 +1,61 @@
+import { gamutOf } from '#core/colour/gamut.ts';
+import type { LutWords } from '#core/formats/writeLut.ts';
+import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
+import { outputOf } from '#core/lut/outputs.ts';
+import type { LutRecipe } from '#core/lut/recipe.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import { printStops } from '#core/units.ts';
+import type { Selection } from '#store/selection.ts';
+import { slug } from '../download.ts';
+
+/** Words of a file: profile, pull, gamut, range, tone, set-up. */
+export const wordsFor = (
+  name: string,
+  {
+    selection,
+    input,
+    output,
+    scale,
+    coding,
+    notes,
+  }: {
+    readonly selection: Selection;
+    readonly input: string;
+    readonly output: string;
+    readonly scale: CubeScale;
+    readonly coding: Coding;
+    readonly notes: readonly string[];
+  },
+): LutWords => ({
+  id: slug(name),
+  title: plain(name),
+  comments: [
+    ...notes,
+    `Set-up ${selection.setup.name}, ${selection.camera.name}, ${coding.bitDepth}-bit ${coding.range}`,
+    `Scale: ${CUBE_SCALES[scale].says}`,
+  ].map(plain),
+  input: plain(input),
+  output: plain(output),
+});
+
+/** Files keep to ASCII where programs may not read more. */
+const plain = (text: string) =>
+  text.replaceAll('−', '-').replaceAll('²', '2').replaceAll('’', "'").replaceAll(' ', ' ');
+
+const tenths = (v: number) => (100 * v).toFixed(1);
+
+/** Lines that say what a recipe does. */
+export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] => {
+  const { tone, saturation, pullStops } = recipe;
+  const { name, primaries, grey } = outputOf(recipe.output);
+  return [
+    `Profile ${profileName}, gamut ${gamutOf(recipe.profile.gamut).name} to ${gamutOf(primaries).name}`,
+    `Pull: ${pullStops === 0 ? 'not baked in' : `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`}`,
+    `Output ${name}${recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : ''}, grey at ${tenths(tone.grey ?? grey)} %`,
+    `Tone: contrast ${tone.contrast}, toe ${tone.toe}, shoulder ${tone.shoulder}${tone.white === undefined ? '' : `, white at ${tenths(tone.white)} %`}; saturation ${saturation}`,
+  ];
+};
+
+/** A pull in a file's name: `pull -1 1/3`, `no pull`. */
+export const pullInFile = (stops: number): string =>
+  stops === 0 ? 'no pull' : `pull ${printStops(-stops).replace('\u2212', '-')}`;
