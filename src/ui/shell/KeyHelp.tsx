@@ -1,7 +1,26 @@
 'use client';
 
 import Modal from 'react-bootstrap/Modal';
+import type { KernelsInUse } from '#workers/judge/protocol.ts';
+import { useSession } from '../bench/hooks.ts';
 import { KEYMAP } from './keymap.ts';
+
+const FORMS: { readonly [F in KernelsInUse['form']]: string } = {
+  shared: 'SIMD, in shared memory',
+  simd: 'SIMD',
+  plain: 'plain, the slow form',
+};
+
+/** The form in which pictures and scopes are worked out on this machine. */
+const PixelLoops = () => {
+  const kernels = useSession((state) => state.kernels);
+  return (
+    <p className="quiet small mb-0 mt-2" data-kernels={kernels?.form}>
+      Pixel loops: {kernels ? FORMS[kernels.form] : 'not asked yet'}
+      {kernels?.why ? ` (${kernels.why})` : ''}.
+    </p>
+  );
+};
 
 /** The keyboard map, from the same rows as the handlers. */
 export const KeyHelp = ({ show, onHide }: { show: boolean; onHide: () => void }) => (
@@ -25,6 +44,7 @@ export const KeyHelp = ({ show, onHide }: { show: boolean; onHide: () => void })
           ))}
         </tbody>
       </table>
+      <PixelLoops />
     </Modal.Body>
   </Modal>
 );

@@ -158,10 +158,11 @@ export const judgeHandlers = (
     },
 
     feed: async ({ frames, name, range }, { step, outside }) => {
-      await endComing();
       const feed = createFeed(frames, name, now);
+      const before = coming;
       coming = feed;
       try {
+        await before?.stop();
         await step('Waiting for the first picture', 0.2);
         await outside(feed.wait, { freesLane: true });
         const first = coming === feed ? await feed.next({ range }) : ENDED;

@@ -1,0 +1,261 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { readFileSync } from 'node:fs';
+import { writePng } from '#core/formats/png.ts';
+import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
+import { makeFrame } from '#core/frame/frame.ts';
+import { failure } from '#core/result.ts';
+import { until } from '#store/fixtures/openBooks.ts';
+import { demoSelection } from '#store/fixtures/demoBook.ts';
+import { cardNumbersOf, dialledLight } from '../benchModel.ts';
+import { openHere } from '../fixtures/services.ts';
+import type { Card } from '../hooks.ts';
+import { logTake } from '../logTake.ts';
+import { isOf } from './frame.ts';
+
+const selection = demoSelection('bench-interview', 'a-cam');
+const numbers = cardNumbersOf(selection);
+const { clipStops, floorStops } = numbers;
+const target = { profile: selection.profile.data, clipStops, floorStops };
+const card: Card = {
+  numbers,
+  profile: { name: 'wide log', data: target.profile, isDraft: false },
+  target,
+  light: dialledLight(selection),
+};
+
+const plane = (code: number) => new Uint16Array(64 * 36).fill(code);
+const frameOf = (code: number) =>
+  makeFrame({
+    width: 64,
+    height: 36,
+    bitDepth: 10,
+    range: 'legal',
+    r: plane(code),
+    g: plane(code),
+    b: plane(code),
+  });
+const stillFile = (name: string, code: number) =>
+  new File([writePng(frameOf(code)) as Uint8Array<ArrayBuffer>], name);
+const clipFile = (name: string, codes: readonly number[]) =>
+  new File(
+    [
+      y4mHeader(frameOf(0), { chroma: '4:4:4', rate: [25, 1] }),
+      ...codes.map((code) => y4mFrame(frameOf(code), '4:4:4') as Uint8Array<ArrayBuffer>),
+    ],
+    name,
+  );
+const patch = { id: 'card', kind: 'card', rect: { x: 8, y: 8, width: 16, height: 16 } } as const;
+
+let here = openHere();
+beforeEach(() => {
+  here = openHere();
+  // What ships with the app, as the server would hand it out.
+  vi.stubGlobal('fetch', async (path: string) => {
+    if (!path.startsWith('/')) throw new Error('outside');
+    return new Response(readFileSync(`public${path}`));
+  });
+});
+afterEach(async () => {
+  vi.unstubAllGlobals();
+  await here.close();
+});
+const session = () => here.services.session;
+const state = () => session().getState();
+const press = (id: string) =>
+  logTake(here.services, { selection, card, muted: [], now: new Date('2026-04-14T10:00:00Z'), id });
+
+describe('opening', () => {
+  it('the newest of two files stays, whichever is read first', async () => {
+    const slow = stillFile('slow.png', 300);
+    const bytes = slow.slice.bind(slow);
+    slow.slice = (...part) => bytes(...part);
+    const first = session().frame.openFile(slow, 'legal');
+    const second = session().frame.openFile(stillFile('newer.png', 500), 'legal');
+    await Promise.all([first, second]);
+    expect(state()).toMatchObject({ frame: { name: 'newer.png' }, busy: undefined, failure: undefined });
+    await session().frame.measure(target);
+    expect(state().measured?.measurement.histogram[500]).toBe(64 * 36);
+  });
+
+  it('a file given up leaves what was there, and says nothing', async () => {
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    const opening = session().frame.openFile(stillFile('b.png', 500), 'legal');
+    session().frame.cancelOpening();
+    await opening;
+    expect(state()).toMatchObject({ frame: { name: 'a.png' }, busy: undefined, failure: undefined });
+  });
+
+  it('what is none is named, and the frame, its marks and its numbers stay', async () => {
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    session().frame.setPatch(patch);
+    await session().frame.measure(target);
+    const before = state();
+    await session().frame.openFile(new File(['a list of takes'], 'takes.txt'), 'legal');
+    expect(state().failure).toMatchObject({ name: 'takes.txt' });
+    expect(state()).toMatchObject({
+      frame: before.frame,
+      patches: before.patches,
+      measured: before.measured,
+    });
+    session().notice.dismiss();
+    expect(state().failure).toBeUndefined();
+  });
+
+  it('a measurement of the picture before is not taken for the one that is there', async () => {
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    const late = await session().frame.measureNow(target);
+    await session().frame.openFile(stillFile('b.png', 500), 'legal');
+    expect(late && session().frame.keep(late)).toBe(false);
+    expect(state().measured).toBeUndefined();
+    const before = state().frame;
+    const old = await session().frame.measureNow(target);
+    await session().frame.reread({ range: 'full' });
+    // The same file, read another way since: what was measured before does not hold.
+    expect(state().frame?.info.opening).toBe(before?.info.opening);
+    expect(old && session().frame.keep(old)).toBe(false);
+  });
+});
+
+describe('a take', () => {
+  it('is of one moment: card, picture, number, and what is measured of it', async () => {
+    await session().frame.openFile(clipFile('falls.y4m', [400, 500, 600]), 'legal');
+    session().frame.setPatch(patch);
+    await session().moving.seek('falls.y4m', 2);
+    session().frame.setPatch({ ...patch, rect: { ...patch.rect, x: 40 } });
+    const take = await press('take-1');
+    expect(take).toMatchObject({
+      number: 1,
+      measured: { file: 'falls.y4m', source: { kind: 'clip', at: 3 } },
+    });
+    expect(take?.measured?.patches?.[0].g).toBeCloseTo(600, 0);
+    expect(await here.services.database.rows('thumbnails').get('take-1')).toBeDefined();
+    // At once after another picture was asked for, it is whole all the same.
+    const [, again] = await Promise.all([session().moving.seek('falls.y4m', 0), press('take-2')]);
+    const at = again?.measured?.source?.at;
+    expect(again?.measured?.patches?.[0].g).toBeCloseTo(at === 1 ? 400 : 600, 0);
+    expect(again?.number).toBe(2);
+  });
+
+  it('without a frame it is the card alone; with a worker that ends, too', async () => {
+    expect(await press('alone')).toMatchObject({ number: 1, measured: undefined });
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    const logging = press('ended');
+    await Promise.resolve();
+    here.judge.end();
+    const take = await logging;
+    expect(take === undefined || take.measured === undefined || take.measured.file === 'a.png').toBe(true);
+    await until(() => state().failure !== undefined);
+  });
+});
+
+describe('a worker that ends', () => {
+  it('has its file opened again, read as it was, at the same frame, with its marks', async () => {
+    await session().frame.openFile(clipFile('falls.y4m', [400, 500, 600]), 'legal');
+    await session().frame.reread({ range: 'full' });
+    session().frame.setPatch(patch);
+    await session().moving.seek('falls.y4m', 1);
+    await session().hero.hold(target);
+    expect(state().hero?.name).toBe('falls.y4m');
+    const before = state();
+    here.judge.end();
+    await until(() => state().failure !== undefined && state().frame?.serial !== before.frame?.serial);
+    expect(here.judge.started()).toBe(2);
+    expect(state()).toMatchObject({
+      frame: { name: 'falls.y4m', info: { range: 'full' } },
+      patches: before.patches,
+    });
+    // What only the worker had is gone, and does not look as if it were there.
+    expect(state().hero).toBeUndefined();
+    expect(state().failure?.reason).toMatch(/judging pictures was ended by the browser.*do again/);
+    await until(() => session().moving.getState().at === 1);
+    await session().frame.measure(target);
+    expect(state().measured).toMatchObject({ at: 1 });
+    expect(state().frame && state().measured && isOf(state().frame!.info, state().measured!)).toBe(true);
+  });
+
+  it('has its scene set up again, knobs as they were turned', async () => {
+    await session().stage.openScene('bench-interview');
+    session().stage.turn({ iso: 1600 });
+    const before = state().stage;
+    here.judge.end();
+    await until(() => state().stage !== before && state().busy === undefined);
+    expect(state().stage).toMatchObject({ sceneId: 'bench-interview', turned: { iso: 1600 } });
+  });
+
+  it('in the middle of a survey frees its button and says so', async () => {
+    await session().frame.openFile(clipFile('falls.y4m', Array<number>(30).fill(400)), 'legal');
+    const frames = Array.from({ length: 30 }, (_, n) => n);
+    const survey = session().frame.survey(target, frames);
+    await until(() => (state().surveying ?? 0) > 0);
+    here.judge.end();
+    const { frame } = state();
+    await survey;
+    expect(state().surveying).toBeUndefined();
+    expect(state().samples).toBeUndefined();
+    expect(state().failure?.reason).toContain('was ended by the browser');
+    await until(() => state().frame?.serial !== frame?.serial && state().busy === undefined);
+    await session().frame.survey(target, [0, 1]);
+    expect(state().samples).toHaveLength(2);
+  });
+
+  it('twice in a row does not go on for ever', async () => {
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    here.judge.end();
+    await until(() => state().busy !== undefined);
+    here.judge.end();
+    await until(() => state().failure !== undefined && state().busy === undefined);
+    expect(here.judge.started()).toBeLessThan(4);
+    await session().frame.openFile(stillFile('b.png', 500), 'legal');
+    expect(state().frame?.name).toBe('b.png');
+  });
+});
+
+describe('the scene of a set-up', () => {
+  const follow = (setup: string, camera: string) => session().stage.follow(setup, camera);
+
+  it('follows the set-up, whatever notice is open', async () => {
+    follow('bench-interview', 'a-cam');
+    await until(() => state().stage?.sceneId === 'bench-interview');
+    session().notice.tell('LUT', failure('LUT', 'Something else is wrong.'));
+    follow('packing-yard', 'a-cam');
+    await until(() => state().stage?.sceneId === 'packing-yard');
+  });
+
+  it('is asked for once where it cannot be opened, and again for another set-up', async () => {
+    const fetched = vi.fn(async () => new Response('gone', { status: 404 }));
+    vi.stubGlobal('fetch', fetched);
+    follow('bench-interview', 'a-cam');
+    await until(() => state().failure !== undefined);
+    const count = fetched.mock.calls.length;
+    follow('bench-interview', 'a-cam');
+    expect(fetched.mock.calls).toHaveLength(count);
+    follow('packing-yard', 'a-cam');
+    await until(() => fetched.mock.calls.length > count);
+    await until(() => state().busy === undefined);
+  });
+
+  it('leaves a file of the user’s on the bench, unless it is told to take its place', async () => {
+    await session().frame.openFile(stillFile('own.png', 300), 'legal');
+    follow('bench-interview', 'a-cam');
+    expect(state()).toMatchObject({ frame: { name: 'own.png' }, busy: undefined });
+    session().stage.follow('bench-interview', 'a-cam', { overFile: true, asCard: true });
+    await until(() => state().stage?.sceneId === 'bench-interview');
+    expect(state().stage?.turned).toEqual({});
+  });
+});
+
+describe('the LUTs screen', () => {
+  const CUBE = `LUT_1D_SIZE 2\n0 0 0\n1 1 1\n`;
+  it('has one opened file, read one way wherever it is looked at', async () => {
+    session().luts.setChain({ inverse: true });
+    expect(await session().luts.openFile(new File([CUBE], 'own.cube'))).toBe(true);
+    expect(state()).toMatchObject({
+      opened: { name: 'own.cube', scale: 'signal', output: 'bt1886' },
+      lutWork: { chain: { inverse: false } },
+    });
+    session().luts.readOpened({ scale: 'code', output: 'pq' });
+    expect(state().opened).toMatchObject({ scale: 'code', output: 'pq' });
+    expect(await session().luts.openFile(new File(['nonsense'], 'bad.cube'))).toBe(false);
+    expect(state()).toMatchObject({ opened: { name: 'own.cube' }, failure: { name: 'bad.cube' } });
+  });
+});
