@@ -71,7 +71,7 @@ beforeEach(async () => {
     await act(() => new Promise((resolve) => setTimeout(resolve, 5)));
   expect(page.querySelectorAll('li')).toHaveLength(8);
   // Until nothing more is drawn by itself.
-  for (let before = -1; before !== sum(); ) {
+  for (let before = -1; before !== sum();) {
     before = sum();
     await act(() => new Promise((resolve) => setTimeout(resolve, 60)));
   }

@@ -41,13 +41,17 @@ const breathe = () =>
     port2.postMessage(null);
   });
 
-/** Holds a lock for as long as this worker lives: whoever gets it then knows that it has ended. */
-const holdLock = (lock: string, held: () => void): void => {
+/** Holds a lock for as long as this worker lives: whoever gets it then knows that it has ended. Resolves once it is held. */
+const holdLock = (lock: string): Promise<void> => {
   const locks = globalThis.navigator?.locks;
-  if (!locks) return;
-  void locks.request(lock, () => {
-    held();
-    return new Promise(() => undefined);
+  if (!locks) return Promise.resolve();
+  return new Promise((held) => {
+    const forEver = () => {
+      held();
+      return new Promise<never>(() => undefined);
+    };
+    // Without the lock nobody learns of this worker's end; its work goes on all the same.
+    locks.request(lock, forEver).catch(() => held());
   });
 };
 
@@ -59,6 +63,8 @@ export const serve = <J extends Jobs>(
 ): void => {
   const cancelled = new Set<number>();
   const lanes = createLanes();
+  /** No job begins before it can be noticed that this worker ends. */
+  let watched = Promise.resolve();
 
   const run = async (id: number, job: string, input: unknown) => {
     const task = {};
@@ -90,6 +96,7 @@ export const serve = <J extends Jobs>(
       },
     };
     try {
+      await watched;
       await lanes.enter(task, lane);
       await letOthers();
       const handlers = await ready;
@@ -111,8 +118,10 @@ export const serve = <J extends Jobs>(
   };
   port.addEventListener('message', ({ data }) => {
     if (data.kind === 'cancel') cancelled.add(data.id);
-    else if (data.kind === 'hold')
-      holdLock(data.lock, () => port.postMessage({ kind: 'holds', lock: data.lock }, []));
-    else void run(data.id, data.job, data.input);
+    else if (data.kind === 'hold') {
+      const { lock } = data;
+      watched = holdLock(lock);
+      void watched.then(() => port.postMessage({ kind: 'holds', lock }, []));
+    } else void run(data.id, data.job, data.input);
   });
 };

@@ -1,9 +1,10 @@
-import type { Failure, Result } from '#core/result.ts';
-import type { Access } from './state.ts';
+import type { Result } from '#core/result.ts';
+import type { Access, Tell } from './state.ts';
 
 /** What went wrong last, to be shown until it is closed or something opens. */
 export const createNotice = ({ set }: Access) => {
-  const tell = (name: string, failure: Failure) => set({ failure: { ...failure, name } });
+  const tell: Tell = (name, failure, how = { isLasting: false }) =>
+    set({ failure: { ...failure, ...how, name } });
   return {
     tell,
     /** Tells a result that is none; a good one tells nothing. */

@@ -198,6 +198,20 @@ describe('a worker that ends', () => {
     expect(state().samples).toHaveLength(2);
   });
 
+  it('in the middle of another reading has the file as it was, and of a take, too', async () => {
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    const { frame } = state();
+    const reading = session().frame.reread({ range: 'full' });
+    here.judge.end();
+    await reading;
+    await until(() => state().busy === undefined && state().frame?.serial !== frame?.serial);
+    expect(state().frame).toMatchObject({ name: 'a.png', info: { range: 'legal' } });
+    expect(state().failure?.reason).toContain('was ended by the browser');
+    // That it ended stays told, whatever is opened meanwhile.
+    await session().frame.openFile(stillFile('b.png', 300), 'legal');
+    expect(state().failure?.name).toBe('Worker');
+  });
+
   it('twice in a row does not go on for ever', async () => {
     await session().frame.openFile(stillFile('a.png', 300), 'legal');
     here.judge.end();

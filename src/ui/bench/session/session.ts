@@ -13,7 +13,7 @@ import { createNotice } from './notice.ts';
 import { createOpening } from './opening.ts';
 import { createPulse } from './pulse.ts';
 import { createStage } from './stage.ts';
-import { CLEARED, type Access, type SessionState } from './state.ts';
+import { CLEARED, settled, type Access, type SessionState } from './state.ts';
 
 /**
  * What is on the bench now and not worth a record, in slices: each is changed by its own named actions and by nothing else. What is
@@ -42,8 +42,8 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
       opening.end();
       access.set({
         ...CLEARED,
+        ...settled(access.get()),
         stage: undefined,
-        failure: undefined,
         frame: { ...frame, serial: nextSerial() },
       });
     },
@@ -58,12 +58,12 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
   const stage = createStage({ judge, access, opening, moving, pulse, tell, nextSerial, close: frame.close });
 
   let reviving = false;
-  /** The worker has ended: what it held is opened again where it can be, once. */
+  /** The worker has ended: what it held is opened again where it can be; if that ends the next one too, it is put away. */
   const revive = async (reason: string): Promise<void> => {
-    const again = reviving;
-    access.set(({ revived }) => ({ revived: revived + 1, hero: undefined, surveying: undefined }));
     const was = access.get().frame;
-    if (again) {
+    access.set(({ revived }) => ({ revived: revived + 1, hero: undefined, surveying: undefined }));
+    tell('Worker', failure('browser', reason), { isLasting: true });
+    if (reviving) {
       frame.close();
     } else {
       reviving = true;
@@ -73,8 +73,9 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
         reviving = false;
       }
     }
-    const lost = was && !access.get().frame ? ` ${was.name} could not be opened again.` : '';
-    tell('Worker', failure('browser', `${reason}${lost}`));
+    if (!was || access.get().frame) return;
+    const gone = failure('browser', `${reason} ${was.name} could not be opened again.`);
+    tell('Worker', gone, { isLasting: true });
   };
   judge.onEnded((reason) => void revive(reason));
 
@@ -109,6 +110,7 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
             'browser',
             `The fast form could not be loaded (${kernels.why ?? 'no reason given'}): pictures and scopes are slower, their numbers the same.`,
           ),
+          { isLasting: true },
         );
     },
     /** Lets devices and workers go. */

@@ -15,7 +15,7 @@ import { fetchBytes, wordsOf } from './files.ts';
 import type { Moving } from './moving.ts';
 import type { Opening } from './opening.ts';
 import type { Pulse } from './pulse.ts';
-import { CLEARED, type Access, type StageState, type Tell } from './state.ts';
+import { CLEARED, settled, type Access, type StageState, type Tell } from './state.ts';
 
 export type StageParts = {
   readonly judge: Client<JudgeJobs>;
@@ -83,8 +83,8 @@ export const createStage = ({
       return;
     }
     ready?.();
+    set(settled);
     set({
-      failure: undefined,
       stage: {
         sceneId,
         truth: outcome.output.value,
@@ -147,9 +147,10 @@ export const createStage = ({
         await pulse.beat();
         return { shows, seen };
       }
-      set(({ patches }) => ({
+      set(({ patches, failure: told }) => ({
         ...(same ? {} : CLEARED),
-        failure: undefined,
+        // What was told of this scene is over; of anything else it stays until it is read.
+        ...(told?.name === name && !told.isLasting ? { failure: undefined } : {}),
         frame: { name, kind: 'camera', info, serial: nextSerial(), scene: stage.sceneId },
         patches: same ? patches : patchesOfTruth(stage.truth, info),
         stage: { ...now, shows, seen, shown: now.shown + 1 },

@@ -54,7 +54,7 @@ export type MeasureTarget = Omit<MeasureWish, 'patches'>;
 
 export type SessionState = {
   /** What went wrong last, to be shown; nothing else goes by it. */
-  readonly failure?: Failure & { readonly name: string };
+  readonly failure?: Failure & { readonly name: string; readonly isLasting?: boolean };
   readonly frame?: OpenFrame;
   /** Something is being opened. */
   readonly busy?: Progress & { readonly name: string };
@@ -93,8 +93,12 @@ export type Access = {
   readonly set: (change: Partial<SessionState> | ((state: SessionState) => Partial<SessionState>)) => void;
 };
 
-/** Tells what went wrong; `name` is what it went wrong with. */
-export type Tell = (name: string, failure: Failure) => void;
+/** Tells what went wrong; `name` is what it went wrong with. What lasts stays until it is closed, whatever is opened meanwhile. */
+export type Tell = (name: string, failure: Failure, how?: { readonly isLasting: boolean }) => void;
+
+/** A notice that is over once something was opened. */
+export const settled = ({ failure }: SessionState): Partial<SessionState> =>
+  failure?.isLasting ? {} : { failure: undefined };
 
 /** What goes when something new comes onto the bench. */
 export const CLEARED = { measured: undefined, samples: undefined, patches: [], keyed: {} } as const;

@@ -1,0 +1,400 @@
+import type { Page } from '@playwright/test';
+import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
+import { ARCHETYPES } from '../src/core/profile/index.ts';
+import { encodePicture, TEST_PICTURES } from '../src/core/scene/testPictures.ts';
+import {
+  cell,
+  expect,
+  frameFile,
+  inked,
+  markCard,
+  openFile,
+  printOf,
+  setCell,
+  test,
+  verdict,
+  visit,
+} from './fixtures.ts';
+
+const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=bench-interview&camera=a-cam`;
+const picture = '.picture-sheet > canvas';
+const notice = (page: Page) => page.locator('.notice-bad');
+const close = async (page: Page) => {
+  while ((await notice(page).getByRole('button', { name: 'Close' }).count()) > 0)
+    await notice(page).getByRole('button', { name: 'Close' }).first().click();
+};
+const card = frameFile('bench', { placement: 2 / 3 });
+
+test('two windows: each sees the other’s edits and takes, and undoes only its own', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage();
+  await visit(page, at('plan'));
+  await visit(other, at('log'));
+  await expect(other.locator('.take')).toHaveCount(8);
+  const takes = 8;
+
+  await setCell(page, 'iso', '1600');
+  await expect(cell(other, 'iso')).toHaveText('1600');
+  await other.keyboard.press(']');
+  await expect(cell(page, 'placement')).toHaveText('+1');
+  await page.keyboard.press('Control+z');
+  await expect(cell(page, 'iso')).toHaveText('800');
+  await expect(cell(page, 'placement')).toHaveText('+1');
+  await expect(cell(other, 'iso')).toHaveText('800');
+  await expect(cell(other, 'placement')).toHaveText('+1');
+
+  // A field that the other window has changed since is named and stays.
+  await setCell(page, 'iso', '1600');
+  await expect(cell(other, 'iso')).toHaveText('1600');
+  await setCell(other, 'iso', '2500');
+  await expect(cell(page, 'iso')).toHaveText('2500');
+  await page.keyboard.press('Control+z');
+  await expect(notice(page)).toContainText('ISO of the plan was changed since and stays.');
+  await expect(cell(page, 'iso')).toHaveText('2500');
+
+  // A take logged in one stands in the other; their numbers do not meet.
+  await Promise.all([page.keyboard.press('l'), other.keyboard.press('l')]);
+  await expect(other.locator('.take')).toHaveCount(takes + 2);
+  const numbers = await other
+    .locator('.take')
+    .filter({ hasText: 'Bench interview' })
+    .evaluateAll((rows) => rows.map((row) => row.getAttribute('data-take')));
+  expect(new Set(numbers).size).toBe(2);
+  await page.keyboard.press('Control+z');
+  await expect(other.locator('.take')).toHaveCount(takes + 1);
+});
+
+test('the address keeps what is muted and how it is looked at from step to step', async ({ page }) => {
+  await visit(page, `${at('judge')}&view=stops&contours=true`);
+  await openFile(page, 'under.png', frameFile('bench', { placement: 0 }));
+  await markCard(page, 'bench');
+  await verdict(page, 'card').locator('.verdict-row').click();
+  await verdict(page, 'card').getByRole('button', { name: 'Mute' }).click();
+  await expect(page).toHaveURL(/mute=card/);
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/plan\?.*view=stops.*mute=card|\/plan\?.*mute=card.*view=stops/);
+  // Logged from Plan, the take has no word of what is muted.
+  await page.keyboard.press('l');
+  await expect(page.getByText(/Take 1 logged: Bench interview, A-cam, under.png/)).toBeVisible();
+  const ids = await page.evaluate(
+    () =>
+      new Promise<string[]>((resolve) => {
+        const open = indexedDB.open('candelum');
+        open.onsuccess = () => {
+          const all = open.result.transaction('takes').objectStore('takes').getAll();
+          all.onsuccess = () => {
+            const mine = all.result.find(({ measured }) => measured?.file === 'under.png');
+            resolve(mine.measured.verdicts.map(({ id }: { id: string }) => id));
+            open.result.close();
+          };
+        };
+      }),
+  );
+  expect(ids.length).toBeGreaterThan(2);
+  expect(ids).not.toContain('card');
+  await page.locator('.order a', { hasText: 'Judge' }).click();
+  await expect(page).toHaveURL(/\/judge\?.*view=stops/);
+  await expect(page.locator('.verdict-muted')).toBeVisible();
+});
+
+test('the help says which form the pixel loops have', async ({ page }) => {
+  await visit(page, at('kit'));
+  await page.keyboard.press('?');
+  await expect(page.locator('[data-kernels="shared"]')).toContainText('SIMD, in shared memory');
+});
+
+test('without the fast pixel loops the page says so once, and its numbers are the same', async ({ page }) => {
+  await page.route('**/kernels/*.wasm', (route) => route.fulfill({ status: 200, body: 'no module' }));
+  await visit(page, at('judge'));
+  await expect(notice(page)).toContainText('Pixel loops (browser): The fast form could not be loaded');
+  await close(page);
+  await openFile(page, 'card.png', card);
+  await markCard(page, 'bench');
+  await expect(verdict(page, 'card')).toContainText('Card where planned');
+  await expect(notice(page)).toHaveCount(0);
+});
+
+/** Lets the browser end a worker as soon as it is asked for a job of this name. */
+const endAt = (page: Page, job: string) =>
+  page.evaluate((name) => Object.assign(globalThis, { endAt: name }), job);
+
+test.describe('a worker that the browser ends', () => {
+  test.beforeEach(async ({ page }) => {
+    await page.addInitScript(() => {
+      const post = Worker.prototype.postMessage;
+      Worker.prototype.postMessage = function endsAt(this: Worker, ...args: unknown[]) {
+        (post as (...a: unknown[]) => void).apply(this, args);
+        const state = globalThis as { endAt?: string };
+        const [message] = args as [{ kind?: string; job?: string }];
+        if (message?.kind !== 'call' || message.job !== state.endAt) return;
+        state.endAt = undefined;
+        this.terminate();
+      } as typeof post;
+    });
+  });
+
+  const told = async (page: Page) => {
+    await expect(notice(page)).toContainText('was ended by the browser. Another one takes its place');
+    await close(page);
+    await expect(page.locator('.busy')).toHaveCount(0);
+  };
+
+  test('in the middle of any job on a still says so; the picture comes back and the next action works', async ({
+    page,
+  }) => {
+    await visit(page, at('judge'));
+    await openFile(page, 'card.png', card);
+    await expect(page.locator('.picture h2')).toHaveText('card.png');
+    await markCard(page, 'bench');
+    await expect(verdict(page, 'card')).toContainText('Card where planned');
+    const back = async () => {
+      await told(page);
+      await expect(page.locator('.picture h2')).toHaveText('card.png');
+      await expect(verdict(page, 'card')).toContainText('Card where planned');
+      await expect.poll(() => inked(page, picture)).toBeGreaterThan(10_000);
+    };
+    const jobs: [job: string, act: () => Promise<unknown>][] = [
+      ['picture', () => page.keyboard.press('v')],
+      [
+        'scope',
+        () => page.getByRole('radiogroup', { name: 'Scope scale' }).first().getByText('code').click(),
+      ],
+      ['measure', () => markCard(page, 'bench')],
+      ['hold', () => page.keyboard.press('h')],
+      ['reread', () => page.getByLabel('Range of the codes').selectOption('full')],
+      ['codes', () => page.keyboard.press('m')],
+    ];
+    for (const [job, act] of jobs)
+      await test.step(job, async () => {
+        await endAt(page, job);
+        await act();
+        await told(page);
+        await expect(page.locator('.picture h2')).toHaveText('card.png');
+        await expect.poll(() => inked(page, picture), { timeout: 20_000 }).toBeGreaterThan(10_000);
+        await expect(verdict(page, 'card')).toBeVisible();
+      });
+    await page.keyboard.press('m');
+    await test.step('still', async () => {
+      await page.locator('.reading > button').click();
+      await endAt(page, 'still');
+      await page.getByRole('button', { name: 'Save the codes as PNG' }).click();
+      await page.keyboard.press('Escape');
+      await back();
+    });
+    await test.step('open', async () => {
+      await endAt(page, 'open');
+      await openFile(page, 'second.png', card);
+      await back();
+      await openFile(page, 'second.png', card);
+      await expect(page.locator('.picture h2')).toHaveText('second.png');
+    });
+    await test.step('capture', async () => {
+      await endAt(page, 'capture');
+      await page.keyboard.press('l');
+      await expect(page.getByText(/Take 1 logged: .* the card alone, no frame measured/)).toBeVisible();
+      await told(page);
+      await expect(verdict(page, 'card')).toContainText('Card where planned');
+      await page.keyboard.press('l');
+      await expect(page.getByText(/Take 2 logged: .* second.png/)).toBeVisible();
+    });
+  });
+
+  test('in the middle of a clip: played, stepped, judged whole, it is at the same frame again', async ({
+    page,
+  }) => {
+    const frame = encodePicture(TEST_PICTURES.bench(), {
+      width: 320,
+      height: 180,
+      profile: ARCHETYPES.wideLog,
+      coding: { bitDepth: 10, range: 'legal' },
+      placement: 2 / 3,
+      seed: 9,
+      greyElectrons: 900,
+    });
+    const head = y4mHeader(frame, { chroma: '4:2:2', rate: [25, 1] });
+    const one = y4mFrame(frame, '4:2:2');
+    const buffer = Buffer.concat([Buffer.from(head), ...Array.from({ length: 20 }, () => one)]);
+    await visit(page, at('judge'));
+    await page
+      .getByLabel('Frame file')
+      .setInputFiles({ name: 'falls.y4m', mimeType: 'video/x-yuv4mpeg', buffer });
+    await expect(page.locator('.picture h2')).toHaveText('falls.y4m');
+    const stands = page.locator('[data-frame]');
+    for (const n of ['1', '2']) {
+      await page.keyboard.press('.');
+      await expect(stands).toHaveAttribute('data-frame', n);
+    }
+    await test.step('judged whole', async () => {
+      await endAt(page, 'survey');
+      await page.getByRole('button', { name: 'Judge clip' }).click();
+      await told(page);
+      await expect(stands).toHaveAttribute('data-frame', '2');
+      await page.getByRole('button', { name: 'Judge clip' }).click();
+      await expect(page.getByRole('button', { name: 'Worst' })).toBeVisible();
+    });
+    await test.step('stepped', async () => {
+      await endAt(page, 'seek');
+      await page.keyboard.press('.');
+      await told(page);
+      await expect(stands).toHaveAttribute('data-frame', '2');
+      await page.keyboard.press('.');
+      await expect(stands).toHaveAttribute('data-frame', '3');
+    });
+    await test.step('played', async () => {
+      await endAt(page, 'seek');
+      await page.keyboard.press('p');
+      await told(page);
+      await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+      await page.keyboard.press('p');
+      await expect(stands).toHaveAttribute('data-frame', '19');
+    });
+  });
+
+  test('in the middle of the simulated camera’s jobs: its scene stands again, its buttons are free', async ({
+    page,
+  }) => {
+    await visit(page, at('judge'));
+    await expect.poll(() => inked(page, picture), { timeout: 30_000 }).toBeGreaterThan(10_000);
+    for (const job of ['expose', 'clip', 'scene'])
+      await test.step(job, async () => {
+        await endAt(page, job);
+        if (job === 'expose')
+          await page
+            .getByRole('button', { name: /ISO.*up|Iris.*up|more/i })
+            .first()
+            .click();
+        if (job === 'clip') await page.getByRole('button', { name: 'Clip', exact: true }).click();
+        if (job === 'scene') await page.getByLabel('Stand before a scene').selectOption('packing-yard');
+        await told(page);
+        await expect.poll(() => inked(page, picture), { timeout: 30_000 }).toBeGreaterThan(10_000);
+      });
+    const before = await printOf(page, picture);
+    await page.getByLabel('Stand before a scene').selectOption('dunes');
+    await expect.poll(() => printOf(page, picture), { timeout: 30_000 }).not.toBe(before);
+  });
+
+  test('the LUT worker in the middle of its jobs: a sentence, and the same question is answered again', async ({
+    page,
+  }) => {
+    const part = (name: string) =>
+      page.getByRole('radiogroup', { name: 'Part of LUTs' }).getByText(name, { exact: true }).click();
+    await visit(page, `${at('luts')}&below=file`);
+    await expect(page.locator('.lut-file')).toBeEnabled();
+    await endAt(page, 'write');
+    await page.locator('.lut-file').click();
+    await expect(page.locator('.lut-write')).toContainText('The worker for LUTs was ended by the browser');
+    const [file] = await Promise.all([page.waitForEvent('download'), page.locator('.lut-file').click()]);
+    expect(file.suggestedFilename()).toMatch(/\.cube$/);
+    await endAt(page, 'inspect');
+    await part('Inspect');
+    await expect(page.locator('.verdicts')).toContainText('The worker for LUTs was ended by the browser');
+    await part('Compare');
+    await part('Inspect');
+    await expect(verdict(page, 'feed')).toBeVisible();
+    await endAt(page, 'compare');
+    await part('Compare');
+    await expect(page.locator('.luts-picture')).toContainText('was ended by the browser');
+  });
+});
+
+test.describe('a disk that is full', () => {
+  test('each kind of write says so, keeps the last good state, and works again afterwards', async ({
+    page,
+  }) => {
+    await page.addInitScript(() => {
+      const { put } = IDBObjectStore.prototype;
+      IDBObjectStore.prototype.put = function full(this: IDBObjectStore, ...args: [unknown, IDBValidKey?]) {
+        if ((globalThis as { isFull?: boolean }).isFull)
+          throw new DOMException('no room', 'QuotaExceededError');
+        return put.apply(this, args);
+      };
+    });
+    const full = (isFull: boolean) =>
+      page.evaluate((now) => Object.assign(globalThis, { isFull: now }), isFull);
+    const SENTENCE =
+      /was not saved: this browser gives no more room; free some on the disk, then do it again\. What was there stays\./;
+    const refused = async (act: () => Promise<unknown>, stays: () => Promise<unknown>) => {
+      await full(true);
+      await act();
+      await expect(notice(page)).toContainText(SENTENCE);
+      await stays();
+      await full(false);
+      await close(page);
+    };
+    await visit(page, at('plan'));
+
+    await test.step('a plan', async () => {
+      const stays = () => expect(cell(page, 'placement')).toHaveText('+2/3');
+      await refused(() => page.keyboard.press(']'), stays);
+      await page.keyboard.press(']');
+      await expect(cell(page, 'placement')).toHaveText('+1');
+    });
+    await test.step('undo of it', async () => {
+      await full(true);
+      await page.keyboard.press('Control+z');
+      await expect(notice(page)).toContainText(/was not undone: this browser gives no more room/);
+      await expect(cell(page, 'placement')).toHaveText('+1');
+      await full(false);
+      await close(page);
+      await page.keyboard.press('Control+z');
+      await expect(cell(page, 'placement')).toHaveText('+2/3');
+    });
+    await test.step('a shoot', async () => {
+      const add = async () => {
+        await page.locator('.chooser').click();
+        await page.getByPlaceholder('Name of a set-up or shoot').fill('Winter');
+        await page.getByRole('button', { name: 'Add shoot' }).click();
+      };
+      await refused(
+        async () => {
+          await add();
+          await page.keyboard.press('Escape');
+        },
+        () => expect(page.locator('.chooser')).toContainText('Salt and Fire'),
+      );
+    });
+    await test.step('a camera', async () => {
+      await page.keyboard.press('1');
+      const name = page.getByRole('button', { name: /Add a camera/ });
+      await expect(name).toBeVisible();
+      await refused(
+        () => name.click(),
+        () => expect(page.locator('.chooser')).toContainText('A-cam'),
+      );
+    });
+    await test.step('a take and its notes', async () => {
+      await visit(page, at('log'));
+      const takes = page.locator('.take');
+      await expect(takes).toHaveCount(8);
+      const count = 8;
+      await refused(
+        () => page.keyboard.press('l'),
+        () => expect(takes).toHaveCount(count),
+      );
+      await page.keyboard.press('l');
+      await expect(takes).toHaveCount(count + 1);
+      const circle = takes.first().getByRole('button', { name: /circle/i });
+      const before = await circle.getAttribute('aria-pressed');
+      await refused(
+        () => circle.click(),
+        () => expect(circle).toHaveAttribute('aria-pressed', before ?? ''),
+      );
+      await circle.click();
+      await expect(circle).not.toHaveAttribute('aria-pressed', before ?? '');
+    });
+    await test.step('a LUT', async () => {
+      await visit(page, `${at('luts')}&below=kit`);
+      const keep = page.getByRole('button', { name: 'Keep in the kit' });
+      await refused(
+        () => keep.click(),
+        () => expect(keep).toBeEnabled(),
+      );
+      await keep.click();
+      await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+    });
+    await page.reload();
+    await expect(cell(page, 'placement')).toHaveText('+2/3');
+  });
+});
