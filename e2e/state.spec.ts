@@ -161,7 +161,6 @@ test.describe('a worker that the browser ends', () => {
         'scope',
         () => page.getByRole('radiogroup', { name: 'Scope scale' }).first().getByText('code').click(),
       ],
-      ['measure', () => markCard(page, 'bench')],
       ['hold', () => page.keyboard.press('h')],
       ['reread', () => page.getByLabel('Range of the codes').selectOption('full')],
       ['codes', () => page.keyboard.press('m')],
@@ -176,6 +175,13 @@ test.describe('a worker that the browser ends', () => {
         await expect(verdict(page, 'card')).toBeVisible();
       });
     await page.keyboard.press('m');
+    await test.step('measure', async () => {
+      await endAt(page, 'measure');
+      await openFile(page, 'card.png', card);
+      await told(page);
+      await markCard(page, 'bench');
+      await expect(verdict(page, 'card')).toContainText('Card where planned');
+    });
     await test.step('still', async () => {
       await page.locator('.reading > button').click();
       await endAt(page, 'still');
@@ -191,6 +197,8 @@ test.describe('a worker that the browser ends', () => {
       await expect(page.locator('.picture h2')).toHaveText('second.png');
     });
     await test.step('capture', async () => {
+      await markCard(page, 'bench');
+      await expect(verdict(page, 'card')).toContainText('Card where planned');
       await endAt(page, 'capture');
       await page.keyboard.press('l');
       await expect(page.getByText(/Take 1 logged: .* the card alone, no frame measured/)).toBeVisible();
@@ -261,11 +269,8 @@ test.describe('a worker that the browser ends', () => {
       await test.step(job, async () => {
         await endAt(page, job);
         if (job === 'expose')
-          await page
-            .getByRole('button', { name: /ISO.*up|Iris.*up|more/i })
-            .first()
-            .click();
-        if (job === 'clip') await page.getByRole('button', { name: 'Clip', exact: true }).click();
+          await page.getByRole('spinbutton', { name: 'ISO', exact: true }).press('ArrowUp');
+        if (job === 'clip') await page.locator('.camera-foot').getByLabel('Clip').click();
         if (job === 'scene') await page.getByLabel('Stand before a scene').selectOption('packing-yard');
         await told(page);
         await expect.poll(() => inked(page, picture), { timeout: 30_000 }).toBeGreaterThan(10_000);

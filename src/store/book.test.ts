@@ -143,6 +143,40 @@ describe('a refused edit', () => {
     expect(planOf(book).placement).toBe(2);
   });
 
+  it('refused by the disk, it leaves redo as it was', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await change(book, { placement: 2 });
+    await book.undo();
+    full(database);
+    const refused = change(book, { iso: 3200 });
+    // Until it is known that it is refused, there is nothing to redo.
+    expect(book.getState().redoable).toBeUndefined();
+    expect(await refused).toBe(false);
+    expect(book.getState()).toMatchObject({ redoable: '{"placement":2}', undoable: undefined });
+    room(database);
+    expect(await book.redo()).toBe('{"placement":2}');
+    expect(planOf(book)).toMatchObject({ iso: 800, placement: 2 });
+  });
+
+  it('of what ships with the app is named; a copy can be changed', async () => {
+    const book = await bookOf(fresh());
+    const before = book.getState().profiles.get('wideLog')!;
+    const renamed = { ...before, name: 'my log' };
+    const edit = (id: string, was?: typeof before) =>
+      book.edit({
+        label: 'Name',
+        changes: [{ table: 'profiles', id, before: was, after: { ...renamed, id } }],
+      });
+    expect(await edit('wideLog', before)).toBe(false);
+    expect(book.getState().problem).toBe(
+      '“Name” was not saved: it ships with the app and stays as it is; make a copy of it. What was there stays.',
+    );
+    expect(book.getState().profiles.get('wideLog')).toBe(before);
+    expect(await edit('copy')).toBe(true);
+    expect(book.getState().profiles.get('copy')?.name).toBe('my log');
+  });
+
   it('drops no good step when undo is pressed meanwhile', async () => {
     const database = fresh();
     const book = await bookOf(database);
@@ -198,6 +232,24 @@ describe('undo', () => {
       undefined,
     ]);
     expect(planOf(book)).toMatchObject({ iso: 800, placement: 1 });
+  });
+
+  it('that fails with redo pressed right behind it changes nothing', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    await change(book, { placement: 2 });
+    let left = 1;
+    const once = () => {
+      left -= 1;
+      if (left === 0) noRoom();
+    };
+    database.rows('plans').hook('updating', once);
+    expect(await Promise.all([book.undo(), book.redo()])).toEqual([undefined, undefined]);
+    database.rows('plans').hook('updating').unsubscribe(once);
+    expect((await database.rows('plans').get(ID))?.placement).toBe(2);
+    expect(planOf(book).placement).toBe(2);
+    expect(book.getState()).toMatchObject({ undoable: '{"placement":2}', redoable: undefined });
+    expect(await book.undo()).toBe('{"placement":2}');
   });
 
   it('keeps its step when the database refuses', async () => {

@@ -4,7 +4,10 @@ import { stopsDistribution } from '#core/scopes/distribution.ts';
 import { demoCameras } from '#store/demoCameras.ts';
 import { demoRecords } from '#store/demo.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
-import { cardNumbersOf } from './bench/benchModel.ts';
+import { makeFrame } from '#core/frame/frame.ts';
+import { countedFrame } from '#core/scopes/fixtures/countedFrame.ts';
+import { measureFrame } from '#core/scopes/measureFrame.ts';
+import { cardNumbersOf, distributionOf, judgementOf } from './bench/benchModel.ts';
 import { halfStops } from './bench/logTake.ts';
 import { slug } from './download.ts';
 import { printKelvin, printLight, printNd, printPull } from './format.ts';
@@ -150,5 +153,29 @@ describe('what a take keeps', () => {
     const kept = halfStops(distribution);
     expect(kept).toHaveLength(40);
     expect(kept.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 3);
+  });
+});
+
+describe('what is said of a frame', () => {
+  it('holds files, and only files, against how the camera records', () => {
+    const { selection, numbers } = cardOf('bench-interview', 'a-cam');
+    const coding = { bitDepth: 8, range: 'legal' } as const;
+    const plane = () => new Uint16Array(400).fill(100);
+    const frame = makeFrame({ width: 20, height: 20, ...coding, r: plane(), g: plane(), b: plane() });
+    const { clipStops, floorStops } = numbers;
+    const wish = { profile: selection.profile.data, clipStops, floorStops, patches: [] };
+    const measurement = measureFrame(countedFrame(frame), wish);
+    const said = (kind: 'still' | 'clip' | 'feed' | 'camera') =>
+      judgementOf(measurement, distributionOf(measurement, numbers), {
+        numbers,
+        placement: 0,
+        coding: selection.camera.coding,
+        kind,
+      }).map(({ id }) => id);
+    expect(said('still')).toContain('tags');
+    expect(said('clip')).toContain('tags');
+    // A capture box gives 8 bit whatever the camera records.
+    expect(said('feed')).not.toContain('tags');
+    expect(said('camera')).not.toContain('tags');
   });
 });

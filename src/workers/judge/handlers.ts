@@ -165,7 +165,8 @@ export const judgeHandlers = (
         await before?.stop();
         await step('Waiting for the first picture', 0.2);
         await outside(feed.wait, { freesLane: true });
-        const first = coming === feed ? await feed.next({ range }) : ENDED;
+        // A feed that was given up meanwhile has ended.
+        const first = await feed.next({ range });
         if (!first.ok) return { output: first };
         const { opened, ...when } = first.value;
         coming = undefined;

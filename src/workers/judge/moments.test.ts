@@ -101,6 +101,16 @@ describe('a picture and what was measured on it', () => {
     client.end();
   });
 
+  it('a clip that is read another way is read so at every further frame', async () => {
+    const client = bench();
+    await client.call('open', { file: clip([400, 500]), name: 'a.y4m', range: 'legal' });
+    await client.call('reread', { range: 'full' });
+    const next = done(await client.call('seek', { frame: 1 }));
+    expect(next.ok && next.value.range).toBe('full');
+    expect(done(await client.call('measure', measure)).measurement.coding.range).toBe('full');
+    client.end();
+  });
+
   it('marks lie in each frame where they were put', async () => {
     const client = bench();
     await client.call('open', { file: clip([400, 500, 600]), name: 'a.y4m', range: 'legal' });

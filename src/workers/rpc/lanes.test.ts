@@ -12,7 +12,7 @@ type TestJobs = {
 const LANES: LaneOf<TestJobs> = { picture: 0, measure: 1, device: 2, survey: 3 };
 
 /** A worker that writes down what runs; `arrive` ends the wait for the device. */
-const bench = () => {
+const bench = (kept?: 'keeps its lane') => {
   const log: string[] = [];
   let arrive: () => void = () => undefined;
   let waits = 0;
@@ -37,7 +37,9 @@ const bench = () => {
       log.push(`${name} waits`);
       waits += 1;
       if (waits === 1)
-        await outside(() => new Promise<void>((resolve) => (arrive = resolve)), { freesLane: true });
+        await outside(() => new Promise<void>((resolve) => (arrive = resolve)), {
+          freesLane: kept === undefined,
+        });
       log.push(`${name} came`);
       return { output: name };
     },
@@ -70,6 +72,19 @@ describe('lanes', () => {
       client.call('survey', { name: 'b', steps: 2 }),
     ]);
     expect(log).toEqual(['a 0', 'a 1', 'a 2', 'a end', 'b 0', 'b 1', 'b end']);
+    client.end();
+  });
+
+  it('a decoder that is waited for keeps its lane, and lets the others go on', async () => {
+    const { client, log, arrive } = bench('keeps its lane');
+    const waiting = client.call('device', 'one');
+    const behind = client.call('device', 'two');
+    await client.call('measure', 'first');
+    await client.call('survey', { name: 'survey', steps: 1 });
+    expect(log).toEqual(['first', 'one waits', 'survey 0', 'survey end']);
+    arrive();
+    await Promise.all([waiting, behind]);
+    expect(log.slice(4)).toEqual(['one came', 'two waits', 'two came']);
     client.end();
   });
 

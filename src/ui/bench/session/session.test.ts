@@ -11,6 +11,7 @@ import { openHere } from '../fixtures/services.ts';
 import type { Card } from '../hooks.ts';
 import { logTake } from '../logTake.ts';
 import { isOf } from './frame.ts';
+import { buildFor, FIRST_BUILD } from './lutWork.ts';
 
 const selection = demoSelection('bench-interview', 'a-cam');
 const numbers = cardNumbersOf(selection);
@@ -136,6 +137,20 @@ describe('a take', () => {
     expect(again?.number).toBe(2);
   });
 
+  it('of which the picture changed meanwhile is not logged, and it says so', async () => {
+    await session().frame.openFile(stillFile('a.png', 300), 'legal');
+    const { frame } = session();
+    const other: typeof frame.capture = async (...asked) => {
+      const captured = await frame.capture(...asked);
+      return captured && { ...captured, opening: captured.opening + 1 };
+    };
+    const services = { ...here.services, session: { ...session(), frame: { ...frame, capture: other } } };
+    const moment = { selection, card, muted: [], now: new Date(), id: 'changed' };
+    expect(await logTake(services, moment)).toBeUndefined();
+    expect(state().failure?.reason).toBe('It changed while the take was logged: log the take again.');
+    expect(await here.services.database.rows('takes').get('changed')).toBeUndefined();
+  });
+
   it('without a frame it is the card alone; with a worker that ends, too', async () => {
     expect(await press('alone')).toMatchObject({ number: 1, measured: undefined });
     await session().frame.openFile(stillFile('a.png', 300), 'legal');
@@ -167,9 +182,9 @@ describe('a worker that ends', () => {
     // What only the worker had is gone, and does not look as if it were there.
     expect(state().hero).toBeUndefined();
     expect(state().failure?.reason).toMatch(/judging pictures was ended by the browser.*do again/);
-    await until(() => session().moving.getState().at === 1);
-    await session().frame.measure(target);
+    for (let i = 0; i < 200 && state().measured?.at !== 1; i += 1) await session().frame.measure(target);
     expect(state().measured).toMatchObject({ at: 1 });
+    expect(session().moving.getState().at).toBe(1);
     expect(state().frame && state().measured && isOf(state().frame!.info, state().measured!)).toBe(true);
   });
 
@@ -259,6 +274,16 @@ describe('the scene of a set-up', () => {
 });
 
 describe('the LUTs screen', () => {
+  it('a build that is moved belongs to its plan alone, and is the plan’s once it is let go', () => {
+    const moved = { ...FIRST_BUILD, saturation: 1.4 };
+    session().luts.moveBuild('furnace-mouth:a-cam', moved);
+    const { movingBuild } = state();
+    expect(buildFor({ id: 'furnace-mouth:a-cam' }, movingBuild)).toBe(moved);
+    expect(buildFor({ id: 'furnace-mouth:b-cam' }, movingBuild)).toBe(FIRST_BUILD);
+    session().luts.settleBuild();
+    expect(buildFor({ id: 'furnace-mouth:a-cam', lutBuild: moved }, state().movingBuild)).toBe(moved);
+  });
+
   const CUBE = `LUT_1D_SIZE 2\n0 0 0\n1 1 1\n`;
   it('has one opened file, read one way wherever it is looked at', async () => {
     session().luts.setChain({ inverse: true });
