@@ -207,6 +207,29 @@ describe('undo', () => {
     expect(planOf(book).iso).toBe(1019);
   });
 
+  it('takes an edit that touches one record twice back in the order it was made', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    const first = planOf(book);
+    const [second, third] = [
+      { ...first, iso: 1600 },
+      { ...first, iso: 3200 },
+    ];
+    const change2 = (before: typeof first, after: typeof first) => ({
+      table: 'plans' as const,
+      id: ID,
+      before,
+      after,
+    });
+    await book.edit({ label: 'Twice', changes: [change2(first, second), change2(second, third)] });
+    expect((await database.rows('plans').get(ID))?.iso).toBe(3200);
+    expect(await book.undo()).toBe('Twice');
+    expect((await database.rows('plans').get(ID))?.iso).toBe(800);
+    expect(book.getState().problem).toBeUndefined();
+    await book.redo();
+    expect((await database.rows('plans').get(ID))?.iso).toBe(3200);
+  });
+
   it('pressed at once after an edit, it takes that edit back, in memory and in the database', async () => {
     const database = fresh();
     const book = await bookOf(database);

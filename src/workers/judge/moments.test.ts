@@ -176,6 +176,20 @@ describe('a feed', () => {
     });
   });
 
+  it('who waits for the next picture of one feed is not handed that of another', async () => {
+    const jobs = direct();
+    const [one, two] = [device(), device()];
+    const first = jobs.feed({ frames: one.frames, name: 'one', range: 'legal' }, context);
+    one.give();
+    expect((await first).output.ok).toBe(true);
+    const next = jobs.feedNext({}, context);
+    const second = jobs.feed({ frames: two.frames, name: 'two', range: 'legal' }, context);
+    two.give();
+    two.give();
+    expect((await second).output.ok).toBe(true);
+    expect((await next).output).toMatchObject({ ok: false });
+  });
+
   it('a second one takes the place of one that is still waited for', async () => {
     const jobs = direct();
     const [one, two] = [device(), device()];
