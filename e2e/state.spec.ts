@@ -69,6 +69,7 @@ test('two windows: each sees the other’s edits and takes, and undoes only its 
 test('the address keeps what is muted and how it is looked at from step to step', async ({ page }) => {
   await visit(page, `${at('judge')}&view=stops&contours=true`);
   await openFile(page, 'under.png', frameFile('bench', { placement: 0 }));
+  await expect(page.locator('.picture h2')).toHaveText('under.png');
   await markCard(page, 'bench');
   await verdict(page, 'card').locator('.verdict-row').click();
   await verdict(page, 'card').getByRole('button', { name: 'Mute' }).click();
@@ -111,6 +112,7 @@ test('without the fast pixel loops the page says so once, and its numbers are th
   await expect(notice(page)).toContainText('Pixel loops (browser): The fast form could not be loaded');
   await close(page);
   await openFile(page, 'card.png', card);
+  await expect(page.locator('.picture h2')).toHaveText('card.png');
   await markCard(page, 'bench');
   await expect(verdict(page, 'card')).toContainText('Card where planned');
   await expect(notice(page)).toHaveCount(0);
@@ -179,6 +181,7 @@ test.describe('a worker that the browser ends', () => {
       await endAt(page, 'measure');
       await openFile(page, 'card.png', card);
       await told(page);
+      await expect(page.locator('.patch-edge')).toHaveCount(0);
       await markCard(page, 'bench');
       await expect(verdict(page, 'card')).toContainText('Card where planned');
     });
@@ -286,7 +289,7 @@ test.describe('a worker that the browser ends', () => {
     const part = (name: string) =>
       page.getByRole('radiogroup', { name: 'Part of LUTs' }).getByText(name, { exact: true }).click();
     await visit(page, `${at('luts')}&below=file`);
-    await expect(page.locator('.lut-file')).toBeEnabled();
+    await expect(page.locator('.lut-bake')).toContainText('Channels mix');
     await endAt(page, 'write');
     await page.locator('.lut-file').click();
     await expect(page.locator('.lut-write')).toContainText('The worker for LUTs was ended by the browser');

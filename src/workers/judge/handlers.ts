@@ -1,9 +1,10 @@
 import type { Kernels } from '#core/kernels/types.ts';
-import { openFrame } from '#core/formats/openFrame.ts';
 import type { OpenedFrame } from '#core/formats/opened.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
 import { patchesAt } from '#core/scopes/tracks.ts';
+import { stillsHere } from '../stills/handlers.ts';
+import type { Stills } from '../stills/protocol.ts';
 import { Cancelled, type Handlers, type JobContext, type LaneOf } from '../rpc/serve.ts';
 import { since1970 } from './clock.ts';
 import { isStill, openClip } from './clips/open.ts';
@@ -50,6 +51,7 @@ export const judgeHandlers = (
   others: Kernels,
   now: () => number = since1970,
   inUse: KernelsInUse = { form: 'plain' },
+  stills: Stills = stillsHere,
 ): Handlers<JudgeJobs> => {
   const holder = createHolder(kernels);
   const survey = createHolder(others);
@@ -79,16 +81,17 @@ export const judgeHandlers = (
           ? source.next(opened)
           : source.open({ kind: 'camera' }, { range: opened.frame.range }, opened),
       () => holder.get()?.frame,
+      stills,
     ),
     ...lookHandlers(kernels, holder, source),
 
     kernels: async () => ({ output: inUse }),
 
-    open: async ({ file, name: _name, ...how }, { tell, step, outside }) => {
+    open: async ({ file, name: _name, ...how }, { signal, tell, step, outside }) => {
       await step('Reading the file', 0.1);
       if (await outside(() => isStill(file))) {
         const bytes = new Uint8Array(await outside(() => file.arrayBuffer()));
-        const opened = openFrame(bytes, how);
+        const opened = await outside(() => stills.open(bytes, how, signal));
         if (!opened.ok) return { output: opened };
         return { output: success({ info: source.open({ kind: 'still', bytes }, how, opened.value) }) };
       }
@@ -106,7 +109,7 @@ export const judgeHandlers = (
       return { output: success({ info, clip: clip.value.info, at: 0 }) };
     },
 
-    reread: async (how, { step, outside }) => {
+    reread: async (how, { signal, step, outside }) => {
       const held = holder.get();
       const from = source.get();
       if (!held || !from) return { output: NO_FRAME };
@@ -114,7 +117,7 @@ export const judgeHandlers = (
       const { feed, ...reading } = how;
       const wish = { ...reading, byHand: true };
       const anew = async (): Promise<Result<OpenedFrame>> => {
-        if (from.kind === 'still') return openFrame(from.bytes, wish);
+        if (from.kind === 'still') return outside(() => stills.open(from.bytes, wish, signal));
         if (from.kind === 'clip') return outside(() => from.clip.frameAt(from.at, wish));
         // A live picture has no file: its codes stay, only their range is read another way.
         const { opened } = held;

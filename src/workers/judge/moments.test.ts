@@ -7,6 +7,7 @@ import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
 import { makeFrame } from '#core/frame/frame.ts';
 import { createClient } from '../rpc/client.ts';
 import { channel } from '../rpc/fixtures/channel.ts';
+import { plainContext as context } from '../rpc/fixtures/context.ts';
 import { serve } from '../rpc/serve.ts';
 import { JUDGE_LANES, judgeHandlers } from './handlers.ts';
 import type { JudgeJobs } from './protocol.ts';
@@ -61,11 +62,6 @@ const device = () => {
 };
 /** Streams do not travel to a port of this thread: the jobs are called as they are. */
 const direct = () => judgeHandlers(PLAIN, PLAIN);
-const context = {
-  tell: () => undefined,
-  step: async () => undefined,
-  outside: <T>(wait: () => Promise<T>) => wait(),
-};
 
 describe('a picture and what was measured on it', () => {
   it('travel together: capture, measure and hold name the picture they are of', async () => {

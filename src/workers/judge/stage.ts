@@ -1,5 +1,4 @@
 import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
-import { writePng } from '#core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import { failure, success, type Result } from '#core/result.ts';
@@ -19,6 +18,7 @@ import { checkedSettings, expose } from '#core/sensor/camera.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { meterShows } from '#core/sensor/meter.ts';
 import type { Handlers } from '../rpc/serve.ts';
+import type { Stills } from '../stills/protocol.ts';
 import type { ExposeInput, FrameInfo, JudgeJobs } from './protocol.ts';
 
 /** The longest clip, frames: ten seconds at 25. */
@@ -31,6 +31,7 @@ type StageJobs = Pick<JudgeJobs, 'scene' | 'expose' | 'still' | 'clip'>;
 export const stageHandlers = (
   put: (opened: OpenedFrame) => FrameInfo,
   frameOnBench: () => Frame | undefined,
+  stills: Stills,
 ): Handlers<StageJobs> => {
   let scene: Scene | undefined;
   let sized: { readonly key: string; readonly layers: readonly SceneLight[] } | undefined;
@@ -103,11 +104,12 @@ export const stageHandlers = (
       };
     },
 
-    still: async (_input, { step }) => {
+    still: async (_input, { signal, step, outside }) => {
       const frame = frameOnBench();
       if (!frame) return { output: failure('frame', 'No frame is open: open one first.') };
       await step('Writing the picture', 0.5);
-      return { output: success({ png: writePng(frame) as Uint8Array<ArrayBuffer> }) };
+      const png = await outside(() => stills.write(frame, signal));
+      return { output: png.ok ? success({ png: png.value }) : png };
     },
 
     clip: async (input, { step }) => {

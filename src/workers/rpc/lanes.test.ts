@@ -88,6 +88,20 @@ describe('lanes', () => {
     client.end();
   });
 
+  it('what is cancelled while it waits outside frees its lane at once', async () => {
+    const { client, log } = bench('keeps its lane');
+    const stop = new AbortController();
+    const waiting = client.call('device', 'one', { signal: stop.signal });
+    await client.call('survey', { name: 'survey', steps: 0 });
+    const behind = client.call('device', 'two');
+    stop.abort();
+    expect(await waiting).toEqual({ state: 'cancelled' });
+    // Nothing has arrived, and nobody waits for it any more.
+    expect(await behind).toEqual({ state: 'done', output: 'two' });
+    expect(log).toEqual(['one waits', 'survey end', 'two waits', 'two came']);
+    client.end();
+  });
+
   it('waiting for a device holds nothing, not even its own lane', async () => {
     const { client, log, arrive } = bench();
     const waiting = client.call('device', 'one');

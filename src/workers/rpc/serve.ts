@@ -5,6 +5,8 @@ import type { FromWorker, Jobs, ToWorker } from './protocol.ts';
 export class Cancelled extends Error {}
 
 export type JobContext = {
+  /** Aborted when the call is cancelled. */
+  readonly signal: AbortSignal;
   /** Reports progress. */
   readonly tell: (phase: string, fraction: number) => void;
   /** Reports progress, lets messages in and more urgent jobs go first, and stops here if the call was cancelled meanwhile. */
@@ -61,7 +63,8 @@ export const serve = <J extends Jobs>(
   ready: Handlers<J> | Promise<Handlers<J>>,
   laneOf?: LaneOf<J>,
 ): void => {
-  const cancelled = new Set<number>();
+  /** Calls that wait or run, by id. */
+  const going = new Map<number, AbortController>();
   const lanes = createLanes();
   /** No job begins before it can be noticed that this worker ends. */
   let watched = Promise.resolve();
@@ -69,9 +72,17 @@ export const serve = <J extends Jobs>(
   const run = async (id: number, job: string, input: unknown) => {
     const task = {};
     const lane = laneOf?.[job] ?? 0;
+    const mine = new AbortController();
+    const { signal } = mine;
+    going.set(id, mine);
     const check = () => {
-      if (cancelled.has(id)) throw new Cancelled();
+      if (signal.aborted) throw new Cancelled();
     };
+    const aborted = new Promise<never>((_resolve, reject) =>
+      signal.addEventListener('abort', () => reject(new Cancelled()), { once: true }),
+    );
+    // Only who waits outside hears of it; nobody else has to.
+    aborted.catch(() => undefined);
     const letOthers = async () => {
       await breathe();
       await lanes.yield(task, lane);
@@ -80,6 +91,7 @@ export const serve = <J extends Jobs>(
     const tell: JobContext['tell'] = (phase, fraction) =>
       port.postMessage({ kind: 'progress', id, progress: { phase, fraction } }, []);
     const context: JobContext = {
+      signal,
       tell,
       step: async (phase, fraction) => {
         tell(phase, fraction);
@@ -88,7 +100,7 @@ export const serve = <J extends Jobs>(
       outside: async (wait, how = { freesLane: false }) => {
         lanes.rest(task, lane, how);
         try {
-          return await wait();
+          return await Promise.race([wait(), aborted]);
         } finally {
           await lanes.yield(task, lane);
           check();
@@ -112,12 +124,12 @@ export const serve = <J extends Jobs>(
           [],
         );
     } finally {
-      cancelled.delete(id);
+      going.delete(id);
       lanes.leave(task, lane);
     }
   };
   port.addEventListener('message', ({ data }) => {
-    if (data.kind === 'cancel') cancelled.add(data.id);
+    if (data.kind === 'cancel') going.get(data.id)?.abort();
     else if (data.kind === 'hold') {
       const { lock } = data;
       watched = holdLock(lock);
