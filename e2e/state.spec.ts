@@ -1,4 +1,7 @@
-import type { Page } from '@playwright/test';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
 import { encodePicture, TEST_PICTURES } from '../src/core/scene/testPictures.ts';
@@ -122,19 +125,22 @@ test('without the fast pixel loops the page says so once, and its numbers are th
 const endAt = (page: Page, job: string) =>
   page.evaluate((name) => Object.assign(globalThis, { endAt: name }), job);
 
+/** Runs in the page: a worker is ended as soon as it is asked for the job that `endAt` names. */
+const endsWhenAsked = () => {
+  const post = Worker.prototype.postMessage;
+  Worker.prototype.postMessage = function endsAt(this: Worker, ...args: unknown[]) {
+    (post as (...a: unknown[]) => void).apply(this, args);
+    const state = globalThis as { endAt?: string };
+    const [message] = args as [{ kind?: string; job?: string }];
+    if (message?.kind !== 'call' || message.job !== state.endAt) return;
+    state.endAt = undefined;
+    this.terminate();
+  } as typeof post;
+};
+
 test.describe('a worker that the browser ends', () => {
   test.beforeEach(async ({ page }) => {
-    await page.addInitScript(() => {
-      const post = Worker.prototype.postMessage;
-      Worker.prototype.postMessage = function endsAt(this: Worker, ...args: unknown[]) {
-        (post as (...a: unknown[]) => void).apply(this, args);
-        const state = globalThis as { endAt?: string };
-        const [message] = args as [{ kind?: string; job?: string }];
-        if (message?.kind !== 'call' || message.job !== state.endAt) return;
-        state.endAt = undefined;
-        this.terminate();
-      } as typeof post;
-    });
+    await page.addInitScript(endsWhenAsked);
   });
 
   const told = async (page: Page) => {
@@ -304,6 +310,122 @@ test.describe('a worker that the browser ends', () => {
     await endAt(page, 'compare');
     await part('Compare');
     await expect(page.locator('.luts-picture')).toContainText('was ended by the browser');
+  });
+
+  test('asked for what only it held: the hero is gone and said to be, orders are worked out again', async ({
+    page,
+  }) => {
+    await visit(page, `${at('judge')}&against=hero`);
+    await openFile(page, 'card.png', card);
+    await expect(page.locator('.picture h2')).toHaveText('card.png');
+    await page.keyboard.press('h');
+    await expect(page.getByRole('slider', { name: 'Wipe to hero' })).toBeVisible();
+    await endAt(page, 'reference');
+    await page.keyboard.press('v');
+    await told(page);
+    await expect(page.getByRole('slider', { name: 'Wipe to hero' })).toHaveCount(0);
+    await page.keyboard.press('h');
+    await expect(page.getByRole('slider', { name: 'Wipe to hero' })).toBeVisible();
+    await visit(page, `${at('luts')}&part=order`);
+    await expect(page.locator('[data-order-verdict]')).toBeVisible({ timeout: 30_000 });
+    await endAt(page, 'order');
+    await page.getByRole('slider', { name: 'Balance' }).press('ArrowRight');
+    await told(page);
+    await page.getByRole('slider', { name: 'Balance' }).press('ArrowRight');
+    await expect(page.locator('[data-order-verdict]')).toBeVisible();
+  });
+
+  test('while a LUT file is brought to it, and while a bracket is read: the next try works', async ({
+    page,
+  }) => {
+    await visit(page, `${at('luts')}&part=inspect`);
+    const cube = {
+      name: 'own.cube',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('LUT_1D_SIZE 2\n0 0 0\n1 1 1\n'),
+    };
+    await expect(verdict(page, 'feed')).toBeVisible();
+    await endAt(page, 'keep');
+    await page.getByLabel('LUT file').setInputFiles(cube);
+    await expect(notice(page)).toContainText('was ended by the browser');
+    await close(page);
+    await page.getByLabel('LUT file').setInputFiles(cube);
+    await expect(page.locator('.luts-picture')).toContainText('own.cube');
+
+    await visit(page, at('kit'));
+    await page.getByRole('radio', { name: 'Bracket' }).check();
+    await page.getByRole('button', { name: 'Nine demo frames' }).click();
+    await expect(page.getByLabel(/^Stops of card-/)).toHaveCount(9);
+    const marker = page.locator('.card-marker');
+    const mark = async () => {
+      await marker.scrollIntoViewIfNeeded();
+      const box = await marker.boundingBox();
+      if (!box) throw new Error('no frame to mark');
+      await page.mouse.move(box.x + 0.43 * box.width, box.y + 0.36 * box.height);
+      await page.mouse.down();
+      await page.mouse.move(box.x + 0.5 * box.width, box.y + 0.5 * box.height);
+      await page.mouse.move(box.x + 0.57 * box.width, box.y + 0.64 * box.height);
+      await page.mouse.up();
+    };
+    await endAt(page, 'reading');
+    await mark();
+    await expect(page.getByText(/The worker for filmed brackets was ended/).first()).toBeVisible();
+    await mark();
+    await expect(page.locator('.anchor-answer')).toContainText(/Fits within 0\.\d\d %/);
+  });
+
+  test('in the middle of a feed: the device is let go and said to be, and can be chosen again', async () => {
+    const frame = encodePicture(TEST_PICTURES.bench(), {
+      width: 320,
+      height: 180,
+      profile: ARCHETYPES.wideLog,
+      coding: { bitDepth: 8, range: 'legal' },
+      placement: 2 / 3,
+      seed: 9,
+      greyElectrons: 900,
+    });
+    const played = join(mkdtempSync(join(tmpdir(), 'candelum-feed-')), 'camera.y4m');
+    const head = y4mHeader(frame, { chroma: '4:2:0', rate: [25, 1] });
+    writeFileSync(played, Buffer.concat([Buffer.from(head), y4mFrame(frame, '4:2:0')]));
+    const browser = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--use-fake-device-for-media-stream',
+        '--use-fake-ui-for-media-stream',
+        `--use-file-for-fake-video-capture=${played}`,
+      ],
+    });
+    try {
+      const page = await browser.newPage({
+        viewport: { width: 1280, height: 800 },
+        baseURL: test.info().project.use.baseURL,
+      });
+      await page.addInitScript(endsWhenAsked);
+      await visit(page, at('judge'));
+      const choose = async () => {
+        await page.getByRole('button', { name: 'Device' }).click();
+        await page.getByRole('button', { name: 'Any video input' }).click();
+      };
+      for (const job of ['feed', 'feedNext'])
+        await test.step(job, async () => {
+          if (job === 'feed') await endAt(page, job);
+          await choose();
+          if (job === 'feedNext') {
+            await expect(page.locator('.transport')).toContainText(/left out/);
+            await endAt(page, job);
+          }
+          await expect(notice(page)).toContainText('was ended by the browser');
+          await close(page);
+        });
+      await choose();
+      await expect(page.locator('.transport')).toContainText(/left out/);
+      await expect.poll(() => inked(page, picture)).toBeGreaterThan(10_000);
+    } finally {
+      await browser.close();
+    }
   });
 });
 
