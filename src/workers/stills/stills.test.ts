@@ -66,7 +66,7 @@ describe('stills', () => {
     const stop = new AbortController();
     const large = open(400, stop.signal);
     const codes = { rect: { x: 0, y: 0, width: 1, height: 1 } };
-    for (let i = 0; i < 50 && opening.length < 2; i += 1) await client.call('codes', codes);
+    for (let i = 0; i < 500 && opening.length < 2; i += 1) await client.call('codes', codes);
     expect(opening).toHaveLength(2);
     // The picture before is still looked at.
     expect(await client.call('codes', codes)).toMatchObject({ output: [{ g: 300 }] });
