@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
+import Button from 'react-bootstrap/Button';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import type { Said } from './useLogTake.ts';
 
@@ -26,9 +27,9 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
             <strong>{failure.name}</strong> ({failure.where}): {failure.reason}
             {frame ? ` ${frame.name} stays open.` : ''}
           </span>
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.notice.dismiss}>
+          <Button size="sm" variant="outline-secondary" onClick={session.notice.dismiss}>
             Close
-          </button>
+          </Button>
         </div>
       )}
       {problems.map((problem) => (
@@ -39,9 +40,9 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
       {records.problem && (
         <div className="notice notice-bad" role="status">
           <span>{records.problem}</span>
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={book.dismissProblem}>
+          <Button size="sm" variant="outline-secondary" onClick={book.dismissProblem}>
             Close
-          </button>
+          </Button>
         </div>
       )}
       {said && (

@@ -2,6 +2,7 @@
 
 import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
 import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
 import { useStore } from 'zustand';
 import type { ClipInfo } from '#workers/judge/protocol.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
@@ -105,9 +106,9 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
         </span>
       </div>
       {surveying !== undefined ? (
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={session.frame.stopSurvey}>
+        <Button size="sm" variant="outline-secondary" onClick={session.frame.stopSurvey}>
           Stop {Math.round(100 * surveying)} %
-        </button>
+        </Button>
       ) : (
         <button
           type="button"
