@@ -4,7 +4,12 @@ import type { Access, Tell } from './state.ts';
 /** What went wrong last, to be shown until it is closed or something opens. */
 export const createNotice = ({ set }: Access) => {
   const tell: Tell = (name, failure, how = { isLasting: false }) =>
-    set({ failure: { ...failure, ...how, name } });
+    set(({ failure: told }) =>
+      // What was cut off by a worker's end says so once more; the notice that lasts is not replaced by one that does not.
+      told?.isLasting && !how.isLasting && failure.reason.includes(told.reason)
+        ? {}
+        : { failure: { ...failure, ...how, name } },
+    );
   return {
     tell,
     /** Tells a result that is none; a good one tells nothing. */

@@ -209,6 +209,8 @@ describe('a worker that ends', () => {
     expect(state().samples).toBeUndefined();
     expect(state().failure?.reason).toContain('was ended by the browser');
     await until(() => state().frame?.serial !== frame?.serial && state().busy === undefined);
+    // The file is back, and the notice still there to be read.
+    expect(state().failure).toMatchObject({ name: 'Worker', isLasting: true });
     await session().frame.survey(target, [0, 1]);
     expect(state().samples).toHaveLength(2);
   });
