@@ -97,7 +97,24 @@ describe('a feed', () => {
     expect(await feed.next(WISH)).toMatchObject({
       ok: false,
       where: 'feed',
-      reason: expect.stringMatching(/two seconds/),
+      reason: expect.stringMatching(/for 2 seconds/),
+    });
+  });
+
+  it('gives the first picture ten seconds: a converter locks on slowly', async () => {
+    const feed = start();
+    const first = feed.wait();
+    await vi.advanceTimersByTimeAsync(9000);
+    give.enqueue(picture(9).frame);
+    await first;
+    expect(await feed.next(WISH)).toMatchObject({ ok: true });
+    const never = start();
+    const waited = never.wait();
+    await vi.advanceTimersByTimeAsync(10_000);
+    await waited;
+    expect(await never.next(WISH)).toMatchObject({
+      ok: false,
+      reason: expect.stringMatching(/for 10 seconds/),
     });
   });
 

@@ -5,17 +5,20 @@ import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
 import { openedVideo, tagsOfColour } from '#core/formats/video.ts';
 import { failure, success, type Result } from '#core/result.ts';
 
-/** How long a call waits for a picture before it says that none came. */
-const WAIT_MS = 2000;
+/** How long a call waits for a picture before it says that none came, s. */
+const WAIT_SECONDS = 2;
+/** The same for the first one: a converter needs some seconds to lock on to a signal. */
+const FIRST_WAIT_SECONDS = 10;
 
 export const ENDED = failure(
   'feed',
   'The device gives no more pictures: is it still plugged in? Choose it again.',
 );
-const NO_PICTURE = failure(
-  'feed',
-  'No picture has come for two seconds: look at the cable and at the camera’s output.',
-);
+const noPicture = (seconds: number) =>
+  failure(
+    'feed',
+    `No picture has come for ${seconds} seconds: look at the cable and at the camera’s output.`,
+  );
 
 /** A picture of the feed as codes. */
 const openPicture = async (
@@ -67,6 +70,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
   let newest: { readonly picture: VideoFrame; readonly arrivedAt: number } | undefined;
   let dropped = 0;
   let ended = false;
+  let patience = FIRST_WAIT_SECONDS;
   const waiting = new Set<() => void>();
   const arrived = () => {
     for (const go of waiting) go();
@@ -83,6 +87,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
           dropped += 1;
         }
         newest = { picture: value, arrivedAt: now() };
+        patience = WAIT_SECONDS;
         arrived();
       }
     } catch {
@@ -94,12 +99,12 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
   void pump();
 
   return {
-    /** Resolves when a picture is there, the device is gone, or none has come for two seconds. */
+    /** Resolves when a picture is there, the device is gone, or none has come for two seconds (the first: ten). */
     wait: (): Promise<void> =>
       newest || ended
         ? Promise.resolve()
         : new Promise<void>((resolve) => {
-            const timer = setTimeout(resolve, WAIT_MS);
+            const timer = setTimeout(resolve, 1000 * patience);
             waiting.add(() => {
               clearTimeout(timer);
               resolve();
@@ -107,7 +112,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
           }),
     /** The newest picture, if one is there. */
     next: async (wish: ReadingWish, placeFor?: Place): Promise<Result<FeedNext>> => {
-      if (!newest) return ended ? ENDED : NO_PICTURE;
+      if (!newest) return ended ? ENDED : noPicture(patience);
       const { picture, arrivedAt } = newest;
       const seconds = (arrivedAt - started) / 1000;
       const left = dropped;
