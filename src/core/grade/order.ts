@@ -4,6 +4,7 @@ import { deltaE2000 } from '../colour/lab.ts';
 import { apply, invert, multiply, type Matrix3, type Triple } from '../colour/matrix.ts';
 import { temperatureOf, whiteXy } from '../colour/temperature.ts';
 import type { Planes } from '../frame/frame.ts';
+import { atOnce, type InParts } from '../inParts.ts';
 import { labOfSignal } from '../lut/loss.ts';
 import { outputOf, type OutputId } from '../lut/outputs.ts';
 import { compileRecipe, type LutRecipe } from '../lut/recipe.ts';
@@ -87,8 +88,9 @@ export type OrderLoss = {
   readonly pixels: number;
 };
 
-/** Pixels that are looked at, at most. */
+/** Pixels that are looked at, at most, and in one part. */
 const MOST_PIXELS = 40_000;
+const PART_PIXELS = 1000;
 const TOP = 1 - 0.5 / 1023;
 const THIRD = 1 / 3;
 
@@ -103,13 +105,13 @@ const apartTo = (run: (signal: Triple) => Triple, recipe: LutRecipe): number => 
   return stops;
 };
 
-/** What is lost on a frame when the correction comes after the conversion instead of before; measured on pixels spread evenly. */
-export const orderLoss = (
+/** `orderLoss`, a thousand pixels at a time. */
+export function* orderLossInParts(
   { r, g, b }: Planes,
   coding: Coding,
   recipe: LutRecipe,
   correction: Correction,
-): OrderLoss => {
+): InParts<OrderLoss> {
   const every = Math.max(1, Math.ceil(r.length / MOST_PIXELS));
   const runs = ORDERS.map((order) => corrected(recipe, correction, order));
   const { luma, grey } = outputOf(recipe.output);
@@ -133,6 +135,7 @@ export const orderLoss = (
     sum += difference;
     worst = Math.max(worst, difference);
     pixels += 1;
+    if (pixels % PART_PIXELS === 0) yield;
   }
   const [before, after] = counted.map(({ topped, white, levels }, n): OrderFigures => ({
     topped: topped / pixels,
@@ -141,4 +144,7 @@ export const orderLoss = (
     apartTo: apartTo(runs[n], recipe),
   }));
   return { before, after, mean: sum / pixels, worst, pixels };
-};
+}
+
+/** What is lost on a frame when the correction comes after the conversion instead of before; measured on pixels spread evenly. */
+export const orderLoss = atOnce(orderLossInParts);

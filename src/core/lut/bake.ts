@@ -1,6 +1,7 @@
 import type { Triple } from '../colour/matrix.ts';
+import { atOnce, type InParts } from '../inParts.ts';
 import { curveInput } from './invert.ts';
-import { sampleLattice } from './lattice.ts';
+import { sampleLatticeInParts } from './lattice.ts';
 import { lutLoss, type LutLoss } from './loss.ts';
 import { UNIT_DOMAIN, type Lut } from './lut.ts';
 import { compileNodes } from './node.ts';
@@ -41,18 +42,26 @@ export const shaperFor = (transform: (rgb: Triple) => Triple): Float32Array => {
   });
 };
 
-/** A transform of 0..1 on a cube, or on a shaper and a cube. */
-export const bake = (transform: (rgb: Triple) => Triple, size: number, shaper?: Float32Array): Lut[] => {
-  if (!shaper) return [{ kind: 'cube', domain: UNIT_DOMAIN, lattice: sampleLattice(size, transform) }];
+/** `bake` row by row. */
+export function* bakeInParts(
+  transform: (rgb: Triple) => Triple,
+  size: number,
+  shaper?: Float32Array,
+): InParts<Lut[]> {
+  if (!shaper)
+    return [{ kind: 'cube', domain: UNIT_DOMAIN, lattice: yield* sampleLatticeInParts(size, transform) }];
   const last = size - 1;
   const inputs = Float64Array.from({ length: size }, (_, i) => curveInput(shaper, i / last));
   const at = (v: number) => inputs[Math.round(v * last)];
-  const lattice = sampleLattice(size, ([r, g, b]) => transform([at(r), at(g), at(b)]));
+  const lattice = yield* sampleLatticeInParts(size, ([r, g, b]) => transform([at(r), at(g), at(b)]));
   return [
     { kind: 'curves', domain: UNIT_DOMAIN, curves: [shaper, shaper, shaper] },
     { kind: 'cube', domain: UNIT_DOMAIN, lattice },
   ];
-};
+}
+
+/** A transform of 0..1 on a cube, or on a shaper and a cube. */
+export const bake = atOnce(bakeInParts);
 
 /** A transform whose channels do not mix, as three curves. */
 export const bakeCurves = (transform: (rgb: Triple) => Triple, points = CURVE_POINTS): Lut => {
@@ -90,13 +99,13 @@ export type Baked = {
   readonly loss: LutLoss;
 };
 
-/** Loss of each usual size, plain and shaped, of a transform that ends in an output's 0..1. */
-export const bakeLosses = (
+/** `bakeLosses` row by row. */
+export function* bakeLossesInParts(
   transform: (rgb: Triple) => Triple,
   output: OutputId,
   toSignal: (v: number) => number = (v) => v,
   sizes: readonly number[] = BAKE_SIZES,
-): Baked[] => {
+): InParts<Baked[]> {
   const shaper = shaperFor(transform);
   const signals =
     (run: (rgb: Triple) => Triple) =>
@@ -104,13 +113,19 @@ export const bakeLosses = (
       const [r, g, b] = run(rgb);
       return [toSignal(r), toSignal(g), toSignal(b)];
     };
-  return sizes.flatMap((size) =>
-    [false, true].map((shaped) => {
-      const nodes = bake(transform, size, shaped ? shaper : undefined);
-      return { size, shaped, loss: lutLoss(signals(transform), signals(compileNodes(nodes)), output) };
-    }),
-  );
-};
+  const baked: Baked[] = [];
+  for (const size of sizes)
+    for (const shaped of [false, true]) {
+      const nodes = yield* bakeInParts(transform, size, shaped ? shaper : undefined);
+      const loss = lutLoss(signals(transform), signals(compileNodes(nodes)), output);
+      baked.push({ size, shaped, loss });
+      yield;
+    }
+  return baked;
+}
+
+/** Loss of each usual size, plain and shaped, of a transform that ends in an output's 0..1. */
+export const bakeLosses = atOnce(bakeLossesInParts);
 
 /** A shaper pays when it takes a third or more off the worst error of both kinds. Our own choice. */
 export const shaperPays = (plain: LutLoss, shaped: LutLoss): boolean =>

@@ -1,5 +1,6 @@
 import type { Lab } from '../colour/lab.ts';
 import type { Triple } from '../colour/matrix.ts';
+import { atOnce, type InParts } from '../inParts.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { cubeScale, onSignal, type CubeScale } from './cubeScale.ts';
@@ -89,7 +90,7 @@ const halfOf = ({ size, data }: Lattice): Lattice | undefined => {
   return { size: small, data: out };
 };
 
-const outputsOf = (nodes: readonly LutNode[], run: (rgb: Triple) => Triple): Triple[] => {
+function* outputsOf(nodes: readonly LutNode[], run: (rgb: Triple) => Triple): InParts<Triple[]> {
   const size = 17;
   const found: Triple[] = [];
   const cube = nodes.length === 1 && nodes[0].kind === 'cube' ? nodes[0].lattice : undefined;
@@ -98,13 +99,15 @@ const outputsOf = (nodes: readonly LutNode[], run: (rgb: Triple) => Triple): Tri
       found.push([cube.data[i], cube.data[i + 1], cube.data[i + 2]]);
     return found;
   }
-  for (let i = 0; i < size ** 3; i += 1)
+  for (let i = 0; i < size ** 3; i += 1) {
     found.push(run([i % size, Math.floor(i / size) % size, Math.floor(i / size ** 2)].map((n) => n / (size - 1)) as unknown as Triple)); // prettier-ignore
+    if (i % size === 0) yield;
+  }
   return found;
-};
+}
 
 /** Share of the steps along each axis of a cube by which its own output falls. */
-const foldsOf = (run: (rgb: Triple) => Triple): number => {
+function* foldsOf(run: (rgb: Triple) => Triple): InParts<number> {
   const size = 17;
   let [falls, all] = [0, 0];
   for (let axis = 0; axis < 3; axis += 1)
@@ -119,9 +122,10 @@ const foldsOf = (run: (rgb: Triple) => Triple): number => {
         if (out < last - TEN_BIT) falls += 1;
         last = out;
       }
+      yield;
     }
   return falls / all;
-};
+}
 
 const greyAxis = (rgb: (signal: Triple) => Triple, lab: (signal: Triple) => Lab) => {
   let falls: LutReport['falls'];
@@ -150,14 +154,14 @@ const greyAxis = (rgb: (signal: Triple) => Triple, lab: (signal: Triple) => Lab)
   return { falls: falls && { ...falls, by }, tinge, bend };
 };
 
-/** Everything that is said of a LUT: kind of input, range, clip, folds, neutrality, smoothness, legality, and where tones land. */
-export const inspectLut = (wish: InspectWish): LutReport => {
+/** `inspectLut` in parts of some milliseconds. */
+export function* inspectLutInParts(wish: InspectWish): InParts<LutReport> {
   const { nodes, scale, coding, output, profile: data, placement } = wish;
   const raw = compileNodes(nodes, wish.interpolation);
   const rgb = onSignal(raw, scale, coding);
   const grey = (v: number) => rgb([v, v, v])[1];
   const profile = compileProfile(data);
-  const outputs = outputsOf(nodes, raw);
+  const outputs = yield* outputsOf(nodes, raw);
   const signals = outputs.flat().map(cubeScale(scale, coding).toSignal);
   const share = (is: (v: number) => boolean) => signals.filter(is).length / signals.length;
   const stops = Array.from({ length: 2 * 96 + 1 }, (_, i) => -10 + (i * (profile.clipStops + 10)) / 192);
@@ -175,8 +179,13 @@ export const inspectLut = (wish: InspectWish): LutReport => {
   });
   const cube = nodes.length === 1 && nodes[0].kind === 'cube' ? nodes[0] : undefined;
   const half = cube && halfOf(cube.lattice);
+  yield;
+  const guess = guessInput(grey, output);
+  yield;
+  const axis = greyAxis(rgb, labOfSignal(output));
+  const folds = yield* foldsOf(raw);
   return {
-    guess: guessInput(grey, output),
+    guess,
     own: offFrom(grey, output, data),
     pull: stopsShownAt(profile, grey, outputOf(output).grey),
     placement,
@@ -185,8 +194,8 @@ export const inspectLut = (wish: InspectWish): LutReport => {
     whiteSignal: highest,
     whiteLight: displayLight(output)([highest, highest, highest])[1],
     blackStops: stops[Math.max(0, blackAt)],
-    ...greyAxis(rgb, labOfSignal(output)),
-    folds: foldsOf(raw),
+    ...axis,
+    folds,
     outside: share((v) => v < -TEN_BIT / 2 || v > 1 + TEN_BIT / 2),
     illegal: share((v) => v < R103[0] || v > R103[1]),
     ...(cube && half
@@ -200,4 +209,7 @@ export const inspectLut = (wish: InspectWish): LutReport => {
       : {}),
     landings,
   };
-};
+}
+
+/** Everything that is said of a LUT: kind of input, range, clip, folds, neutrality, smoothness, legality, and where tones land. */
+export const inspectLut = atOnce(inspectLutInParts);

@@ -1,13 +1,11 @@
 import type { Triple } from '../colour/matrix.ts';
+import { atOnce, type InParts } from '../inParts.ts';
 
 /** A cube of colours, size^3 triples, red fastest; input domain 0..1 on each channel. */
 export type Lattice = { readonly size: number; readonly data: Float32Array };
 
-/**
- * Samples `transform` (0..1 triples in, triples out, not clamped) on a size^3 lattice.
- * @throws RangeError unless size is a whole number from 2 to 129.
- */
-export const sampleLattice = (size: number, transform: (rgb: Triple) => Triple): Lattice => {
+/** `sampleLattice` row by row. */
+export function* sampleLatticeInParts(size: number, transform: (rgb: Triple) => Triple): InParts<Lattice> {
   if (!Number.isInteger(size) || size < 2 || size > 129)
     throw new RangeError(`sampleLattice: size 2..129, got ${size}`);
   const data = new Float32Array(size ** 3 * 3);
@@ -22,10 +20,17 @@ export const sampleLattice = (size: number, transform: (rgb: Triple) => Triple):
         data[at + 2] = out[2];
         at += 3;
       }
+      yield;
     }
   }
   return { size, data };
-};
+}
+
+/**
+ * Samples `transform` (0..1 triples in, triples out, not clamped) on a size^3 lattice.
+ * @throws RangeError unless size is a whole number from 2 to 129.
+ */
+export const sampleLattice = atOnce(sampleLatticeInParts);
 
 type Cell = { readonly base: number; readonly fraction: Triple; readonly step: Triple };
 

@@ -1,13 +1,16 @@
+import { atOnce, type InParts } from '../inParts.ts';
 import type { Coding } from '../signal/scale.ts';
 import type { Lattice } from './lattice.ts';
 import { cubeScale, type CubeScale } from './cubeScale.ts';
 import { compileRecipe, type LutRecipe } from './recipe.ts';
 
-/**
- * A recipe on a lattice of size^3 points, 0..1 on the scale in and out. The first half of a recipe acts on each channel alone, so
- * that it is worked out once a plane; what comes out is what the recipe gives point by point.
- */
-export const recipeLattice = (recipe: LutRecipe, scale: CubeScale, coding: Coding, size = 33): Lattice => {
+/** `recipeLattice` row by row. */
+export function* recipeLatticeInParts(
+  recipe: LutRecipe,
+  scale: CubeScale,
+  coding: Coding,
+  size = 33,
+): InParts<Lattice> {
   const { channel, light, picture } = compileRecipe(recipe);
   const { toSignal, fromSignal } = cubeScale(scale, coding);
   const last = size - 1;
@@ -31,7 +34,14 @@ export const recipeLattice = (recipe: LutRecipe, scale: CubeScale, coding: Codin
         data[at + 1] = fromSignal(shown[1]);
         data[at + 2] = fromSignal(shown[2]);
       }
+      yield;
     }
   }
   return { size, data };
-};
+}
+
+/**
+ * A recipe on a lattice of size^3 points, 0..1 on the scale in and out. The first half of a recipe acts on each channel alone, so
+ * that it is worked out once a plane; what comes out is what the recipe gives point by point.
+ */
+export const recipeLattice = atOnce(recipeLatticeInParts);

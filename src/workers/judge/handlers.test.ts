@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { plainContext as context } from '../rpc/fixtures/context.ts';
+import { cancelledAfter, plainContext as context } from '../rpc/fixtures/context.ts';
+import { Cancelled } from '../rpc/serve.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng, writePng } from '#core/formats/png.ts';
 import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
@@ -89,6 +90,10 @@ describe('judging', () => {
     const { output } = await jobs.order({ recipe, correction: { stops: -2, mired: 0 } }, context);
     expect(output.before.levels).toBeGreaterThan(output.after.levels);
     expect(output.pixels).toBeGreaterThan(10_000);
+    const left = cancelledAfter(3);
+    const again = jobs.order({ recipe, correction: { stops: -2, mired: 0 } }, left.context);
+    await expect(again.finally(left.restore)).rejects.toBeInstanceOf(Cancelled);
+    expect(left.taken()).toBe(4);
     const scope = await jobs.scope(
       {
         pane: 'a',

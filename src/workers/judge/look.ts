@@ -5,7 +5,7 @@ import {
 } from '#core/lut/monitoring.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { compileProfile, stopsByCode, type Profile } from '#core/profile/index.ts';
-import { orderLoss } from '#core/grade/order.ts';
+import { orderLossInParts } from '#core/grade/order.ts';
 import { shownOnVideo } from '#core/lut/onScreen.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { failure, success } from '#core/result.ts';
@@ -23,6 +23,7 @@ import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal, maxCode, signalsByCode, type Coding } from '#core/signal/scale.ts';
 import type { LutWish } from '../luts/wish.ts';
+import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { createShelf, type Run } from '../luts/shelf.ts';
 import { infoOf, looseBench, type Held, type Holder } from './holder.ts';
@@ -219,8 +220,9 @@ export const lookHandlers = (
 
     order: async ({ recipe, correction }, { step }) => {
       const { frame } = holder.current();
-      await step('Doing it both ways', 0.1);
-      return { output: orderLoss(frame, frame, recipe, correction) };
+      const pause = () => step('Doing it both ways', 0.1);
+      await pause();
+      return { output: await drive(orderLossInParts(frame, frame, recipe, correction), pause) };
     },
 
     hold: async (input) => {

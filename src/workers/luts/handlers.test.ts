@@ -11,8 +11,8 @@ import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import { compileNodes } from '#core/lut/node.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
-import { plainContext as context } from '../rpc/fixtures/context.ts';
-import type { Served } from '../rpc/serve.ts';
+import { cancelledAfter, plainContext as context } from '../rpc/fixtures/context.ts';
+import { Cancelled, type Served } from '../rpc/serve.ts';
 import { lutHandlers } from './handlers.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
 import type { LutWish } from './wish.ts';
@@ -182,5 +182,31 @@ describe('the LUT worker', () => {
     expect(report.pull).toBeCloseTo(1, 1);
     await call('keep', { id: 'x', text: cubeText(([r, g, b]) => [1 - r, 1 - g, 1 - b]) });
     expect((await call('inspect', { ...how, wish: kept('x') })).falls).toBeDefined();
+  });
+
+  const inspected = {
+    wish: built,
+    scale: 'signal',
+    coding,
+    interpolation: 'tetrahedral',
+    output: 'bt1886',
+    profile: ARCHETYPES.wideLog,
+    placement: 0,
+    tones: [],
+  } as const;
+  it.each<[string, keyof LutJobs, unknown]>([
+    ['inspecting', 'inspect', inspected],
+    ['trying the sizes', 'losses', { wish: built, output: 'bt1886', scale: 'signal', coding }],
+    ['baking a recipe', 'write', written(built, 'cube')],
+    ['baking with a shaper', 'write', written(built, 'clf', { shaped: true })],
+  ])('%s stops in the middle when it is cancelled', async (_name, job, input) => {
+    const call = cancelledAfter(20);
+    try {
+      const handler = lutHandlers(() => 0)[job] as (input: unknown, context: unknown) => Promise<unknown>;
+      await expect(handler(input, call.context)).rejects.toBeInstanceOf(Cancelled);
+      expect(call.taken()).toBe(21);
+    } finally {
+      call.restore();
+    }
   });
 });

@@ -1,9 +1,9 @@
 import { LUT_WRITERS } from '#core/formats/writeLut.ts';
 import {
-  bake,
   bakeCurves,
+  bakeInParts,
   BAKE_SIZES,
-  bakeLosses,
+  bakeLossesInParts,
   isSeparable,
   shaperFor,
   type Baked,
@@ -12,13 +12,15 @@ import { pullCdl } from '#core/grade/pullCdl.ts';
 import { cubeScale, onScale } from '#core/lut/cubeScale.ts';
 import { differenceMap } from '#core/lut/differenceMap.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
-import { inspectLut } from '#core/lut/inspect.ts';
+import { inspectLutInParts } from '#core/lut/inspect.ts';
 import { lutLoss } from '#core/lut/loss.ts';
 import { UNIT_DOMAIN } from '#core/lut/lut.ts';
 import type { LutNode } from '#core/lut/node.ts';
-import { recipeLattice } from '#core/lut/recipeLattice.ts';
+import { recipeLatticeInParts } from '#core/lut/recipeLattice.ts';
+import type { InParts } from '#core/inParts.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { printStops } from '#core/units.ts';
+import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
 import { createShelf, inverseOf, type Shelf } from './shelf.ts';
@@ -47,11 +49,11 @@ const cdlNodes = (wish: LutWish, { scale, coding }: WriteInput): Result<Made> =>
   });
 };
 
-const nodesFor = (shelf: Shelf, input: WriteInput): Result<Made> => {
+function* nodesFor(shelf: Shelf, input: WriteInput): InParts<Result<Made>> {
   const { wish, format, size, shaped, scale, coding, interpolation } = input;
   if (format === 'cc' || format === 'ccc') return cdlNodes(wish, input);
   if (wish.kind === 'recipe' && format !== 'cube1d' && !shaped) {
-    const lattice = recipeLattice(wish.recipe, scale, coding, size);
+    const lattice = yield* recipeLatticeInParts(wish.recipe, scale, coding, size);
     return success({ nodes: [{ kind: 'cube', domain: UNIT_DOMAIN, lattice, interpolation }] });
   }
   const transform = onScale(shelf.run(wish), scale, coding);
@@ -59,9 +61,9 @@ const nodesFor = (shelf: Shelf, input: WriteInput): Result<Made> => {
     return isSeparable(transform)
       ? success({ nodes: [bakeCurves(transform)] })
       : failure('format', 'The channels mix: this needs a 3D cube.');
-  const nodes = bake(transform, size, shaped ? shaperFor(transform) : undefined);
+  const nodes = yield* bakeInParts(transform, size, shaped ? shaperFor(transform) : undefined);
   return success({ nodes: nodes.map((node) => (node.kind === 'cube' ? { ...node, interpolation } : node)) });
-};
+}
 
 /** The jobs of the LUT worker: opening, inspecting, baking, comparing, writing. */
 export const lutHandlers = (now: () => number = () => performance.now()): Handlers<LutJobs> => {
@@ -75,13 +77,14 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
       return { output: success({ title, comments, says, invertible: inverseOf(nodes).ok }) };
     },
 
-    inspect: async ({ wish, ...how }) => {
+    inspect: async ({ wish, ...how }, { step }) => {
+      const pause = () => step('Looking at it', 0.3);
       // A file is looked at as it stands; anything else on a cube of 33 points.
       const nodes =
         wish.kind === 'kept'
           ? shelf.keptNodes(wish)
-          : bake(onScale(shelf.run(wish), how.scale, how.coding), 33);
-      return { output: inspectLut({ ...how, nodes }) };
+          : await drive(bakeInParts(onScale(shelf.run(wish), how.scale, how.coding), 33), pause);
+      return { output: await drive(inspectLutInParts({ ...how, nodes }), pause) };
     },
 
     axis: async ({ wish }) => {
@@ -94,16 +97,18 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
       const { toSignal } = cubeScale(scale, coding);
       const baked: Baked[] = [];
       for (const [i, size] of BAKE_SIZES.entries()) {
-        await step(`Baking ${size} points`, i / BAKE_SIZES.length);
-        baked.push(...bakeLosses(transform, output, toSignal, [size]));
+        const pause = () => step(`Baking ${size} points`, i / BAKE_SIZES.length);
+        await pause();
+        baked.push(...(await drive(bakeLossesInParts(transform, output, toSignal, [size]), pause)));
       }
       return { output: { baked, separable: isSeparable(transform) } };
     },
 
     write: async (input, { step }) => {
-      await step('Baking', 0.2);
+      const pause = () => step('Baking', 0.2);
+      await pause();
       const began = now();
-      const made = nodesFor(shelf, input);
+      const made = await drive(nodesFor(shelf, input), pause);
       const milliseconds = now() - began;
       if (!made.ok) return { output: made };
       await step('Writing', 0.6);
