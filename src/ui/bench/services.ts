@@ -1,7 +1,9 @@
+import { startBracket } from '#workers/bracket/client.ts';
 import { startJudge } from '#workers/judge/client.ts';
 import { startLuts } from '#workers/luts/client.ts';
 import { openBook, type Book } from '#store/book.ts';
 import { Database } from '#store/database.ts';
+import { createBracket, type Bracket } from './bracket.ts';
 import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
 import { createSession, type Session } from './session/session.ts';
 import { createStrip, type Strip } from './strip.ts';
@@ -13,6 +15,8 @@ export type Services = {
   readonly session: Session;
   /** LUT files and what the LUT worker is asked. */
   readonly luts: LutShelf;
+  /** Frames of filmed brackets. */
+  readonly bracket: Bracket;
   /** The last minute of a feed. */
   readonly strip: Strip;
 };
@@ -25,14 +29,16 @@ const open = (): Opened => {
   const [judge, lutClient] = [startJudge(), startLuts()];
   const luts = createLutShelf(judge, lutClient, database);
   const session = createSession(judge, luts);
+  const bracket = createBracket(startBracket());
   const close = () => {
     session.end();
     lutClient.end();
+    bracket.end();
     // What was asked for is still written.
     void book.close().then(() => database.close());
   };
   void session.askKernels();
-  return { services: { database, book, session, luts, strip: createStrip() }, close };
+  return { services: { database, book, session, luts, bracket, strip: createStrip() }, close };
 };
 
 // Kept on the window: a hot reload makes this module anew, and the one before must let go of its workers and records.

@@ -2,9 +2,9 @@
 
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import type { CardMark } from '#core/scopes/cardReading.ts';
-import type { Coding } from '#core/signal/scale.ts';
+import type { Coding, Range } from '#core/signal/scale.ts';
+import { useBench } from '#ui/bench/hooks.ts';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
-import { previewOf, readFrames } from './readFrames.ts';
 
 const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
 const MARK_KEYS = Object.keys(MARK_WORDS) as (keyof CardMark)[];
@@ -15,6 +15,24 @@ const shownOf = (frames: readonly BracketFrame[]) => frames[Math.floor(frames.le
 
 /** A frame without what was read at another mark. */
 const unread = ({ name, bytes, stops, range }: BracketFrame): BracketFrame => ({ name, bytes, stops, range });
+
+/** Reads the card off every frame, one after the other. Stops when the signal says so: then undefined. */
+const useReadFrames = (range: Range) => {
+  const { bracket } = useBench();
+  return async (
+    frames: readonly BracketFrame[],
+    mark: CardMark,
+    signal: AbortSignal,
+  ): Promise<BracketFrame[] | undefined> => {
+    const read: BracketFrame[] = [];
+    for (const frame of frames) {
+      const card = await bracket.readCard(frame, mark, range, signal);
+      if (!card) return undefined;
+      read.push({ ...unread(frame), ...(card.ok ? { reading: card.value } : { refused: card.reason }) });
+    }
+    return read;
+  };
+};
 
 const Picture = ({
   frame,
@@ -30,22 +48,20 @@ const Picture = ({
   const canvas = useRef<HTMLCanvasElement>(null);
   const [from, setFrom] = useState<readonly [number, number]>();
   const [drawn, setDrawn] = useState<CardMark>();
+  const { bracket } = useBench();
   useEffect(() => {
-    let gone = false;
+    const mine = new AbortController();
     // A frame that does not open is named when it is read; its preview stays black.
-    const nothing = () => undefined;
-    void previewOf(frame, coding.range, 2 * PREVIEW).then((pixels) => {
-      if (gone || !pixels || !canvas.current) return;
+    void bracket.preview(frame, coding.range, 2 * PREVIEW, mine.signal).then((pixels) => {
+      if (mine.signal.aborted || !pixels || !canvas.current) return;
       canvas.current.width = pixels.width;
       canvas.current.height = pixels.height;
       canvas.current
         .getContext('2d')
         ?.putImageData(new ImageData(pixels.rgba, pixels.width, pixels.height), 0, 0);
-    }, nothing);
-    return () => {
-      gone = true;
-    };
-  }, [frame, coding.range]);
+    });
+    return () => mine.abort();
+  }, [bracket, frame, coding.range]);
   const at = (event: PointerEvent): readonly [number, number] => {
     const box = event.currentTarget.getBoundingClientRect();
     const share = (v: number) => Math.min(1, Math.max(0, v));
@@ -109,13 +125,14 @@ export const BracketFrames = ({
 }) => {
   const reading = useRef<AbortController>(undefined);
   const [busy, setBusy] = useState(false);
+  const readFrames = useReadFrames(coding.range);
   const read = async (mark: CardMark) => {
     reading.current?.abort();
     const mine = new AbortController();
     reading.current = mine;
     onChange({ ...fields, mark, frames });
     setBusy(true);
-    const done = await readFrames(frames, mark, coding.range, mine.signal);
+    const done = await readFrames(frames, mark, mine.signal);
     if (mine.signal.aborted) return;
     setBusy(false);
     if (done) onChange({ ...fields, mark, frames: done });

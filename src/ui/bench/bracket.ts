@@ -1,0 +1,53 @@
+import type { CardMark } from '#core/scopes/cardReading.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import type { Range } from '#core/signal/scale.ts';
+import type { BracketJobs, FilmedCard } from '#workers/bracket/protocol.ts';
+import type { Pixels } from '#workers/judge/protocol.ts';
+import type { Client } from '#workers/rpc/client.ts';
+
+/** A frame of a bracket as a file; `range` where it is known how its codes are laid out. */
+type FilmedFrame = { readonly bytes: Blob; readonly range?: Range };
+
+/** What is asked about frames of a filmed bracket; the worker keeps nothing of them. */
+export const createBracket = (client: Client<BracketJobs>) => ({
+  /** Reads the card off a frame. @returns undefined when the signal says that nobody waits any more. */
+  readCard: async (
+    { bytes, range }: FilmedFrame,
+    mark: CardMark,
+    recorded: Range,
+    signal: AbortSignal,
+  ): Promise<Result<FilmedCard> | undefined> => {
+    try {
+      const buffer = await bytes.arrayBuffer();
+      const outcome = await client.call(
+        'reading',
+        { bytes: buffer, range: range ?? recorded, mark },
+        { transfer: [buffer], signal },
+      );
+      if (outcome.state === 'cancelled') return undefined;
+      return outcome.state === 'done' ? outcome.output : failure('frame', outcome.reason);
+    } catch (error) {
+      const detail = error instanceof Error ? error.message : String(error);
+      return failure('frame', `it could not be read (${detail}): drop it again.`);
+    }
+  },
+  /** A frame's codes as a small picture, to mark the card on; undefined when it does not open. */
+  preview: async (
+    { bytes, range }: FilmedFrame,
+    recorded: Range,
+    maxWidth: number,
+    signal: AbortSignal,
+  ): Promise<Pixels | undefined> => {
+    const opened = await bytes.arrayBuffer().then(success, () => undefined);
+    if (!opened) return undefined;
+    const outcome = await client.call(
+      'preview',
+      { bytes: opened.value, range: range ?? recorded, maxWidth },
+      { transfer: [opened.value], latest: 'preview', signal },
+    );
+    return outcome.state === 'done' && outcome.output.ok ? outcome.output.value : undefined;
+  },
+  end: client.end,
+});
+
+export type Bracket = ReturnType<typeof createBracket>;
