@@ -9,9 +9,57 @@ const layerRules = order.slice(0, -1).map((layer) => ({
   to: { path: '^src/', pathNot: `^src/(${leftOf(layer).join('|')})/` },
 }));
 
+// Within the core, too: each folder may import its own files, any folder to its left, and the files beside the folders.
+const coreOrder = [
+  'maths',
+  'signal',
+  'colour',
+  'day',
+  'noise',
+  'frame',
+  'transfer',
+  'scene',
+  'profile',
+  'advice',
+  'lut',
+  'exposure',
+  'formats',
+  'grade',
+  'scopes',
+  'sensor',
+  'kernels',
+  'verdict',
+];
+const isTest = '\\.test\\.tsx?$|/fixtures/';
+const coreRules = coreOrder.map((folder, at) => ({
+  name: `core-${folder}-imports-left-only`,
+  severity: 'error',
+  from: { path: `^src/core/${folder}/`, pathNot: isTest },
+  to: { path: '^src/core/[^/]+/', pathNot: `^src/core/(${coreOrder.slice(0, at + 1).join('|')})/` },
+}));
+
 module.exports = {
   forbidden: [
     ...layerRules,
+    ...coreRules,
+    {
+      name: 'core-folders-have-a-place-in-the-order',
+      severity: 'error',
+      from: {},
+      to: { path: '^src/core/[^/]+/', pathNot: `^src/core/(${coreOrder.join('|')}|fixtures)/` },
+    },
+    {
+      name: 'fixtures-are-for-tests',
+      severity: 'error',
+      from: { path: '^src/', pathNot: isTest },
+      to: { path: '/fixtures/' },
+    },
+    {
+      name: 'the-renderer-is-not-the-app',
+      severity: 'error',
+      from: { path: '^src/' },
+      to: { path: '^scenes/' },
+    },
     {
       name: 'server-imports-core-only',
       severity: 'error',

@@ -50,7 +50,7 @@ const config = [
       ],
     },
   },
-  { files: ['scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'bench/**', 'scenes/*.ts'], rules: { 'no-console': 'off' } },
 ];
 
 export default config;

@@ -1,7 +1,7 @@
 import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
-import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES } from '#core/fixtures/testPictures.ts';
 
 export const WIDTH = 1920;
 export const HEIGHT = 1080;

@@ -7,7 +7,7 @@ import { wasmKernels, type KernelExports } from '#core/kernels/wasm.ts';
 import { compileMonitoring } from '#core/lut/monitoring.ts';
 import { compileProfile, stopsByCode } from '#core/profile/index.ts';
 import { falseColourTable } from '#core/scopes/falseColour.ts';
-import { cubeFor } from '#core/scopes/picture.ts';
+import { cubeFor } from '#core/kernels/picture.ts';
 import { waveformLayout } from '#core/scopes/waveform.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';

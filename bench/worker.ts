@@ -13,7 +13,7 @@ import { lumaPlane } from '#core/scopes/luma.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { emptyCells, markCells } from '#core/scopes/marks.ts';
 import { measureClipping } from '#core/scopes/measure.ts';
-import { drawMonitor } from '#core/scopes/picture.ts';
+import { drawMonitor } from '#core/kernels/picture.ts';
 import { histogramOf, waveform } from '#core/scopes/waveform.ts';
 import { rampColours, waveformPicture } from '#core/scopes/waveformPicture.ts';
 import { drawZebra, zebraTable } from '#core/scopes/zebra.ts';

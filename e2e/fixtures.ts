@@ -2,7 +2,7 @@ import { test as base, expect, type Page } from '@playwright/test';
 import { writePng } from '../src/core/formats/png.ts';
 import { encode } from 'fast-png';
 import { ARCHETYPES, type ArchetypeId } from '../src/core/profile/index.ts';
-import { encodePicture, TEST_PICTURES, type TestPictureId } from '../src/core/scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES, type TestPictureId } from '../src/core/fixtures/testPictures.ts';
 import type { Coding } from '../src/core/signal/scale.ts';
 
 /** A page that a test asks for because it is not there. */

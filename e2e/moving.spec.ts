@@ -7,7 +7,7 @@ import { openPng } from '../src/core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { y4mFrameFrom } from '../src/core/formats/y4mRead.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
-import { encodePicture, TEST_PICTURES } from '../src/core/scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
 import type { Chroma } from '../src/core/signal/chroma.ts';
 import type { Coding } from '../src/core/signal/scale.ts';
 import { expect, inked, markCard, test, verdict, visit } from './fixtures.ts';

@@ -1,7 +1,7 @@
 import { writeCube } from '../src/core/formats/cube.ts';
 import { sampleLattice } from '../src/core/lut/lattice.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
-import { encodePicture, TEST_PICTURES } from '../src/core/scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
 import {
   cell,
   expect,

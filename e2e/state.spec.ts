@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
-import { encodePicture, TEST_PICTURES } from '../src/core/scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
 import {
   cell,
   expect,

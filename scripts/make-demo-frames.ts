@@ -1,8 +1,9 @@
 // Writes the step wedge and the filmed bracket to public/demo. Deterministic: same code, same bytes.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { writePng } from '#core/formats/png.ts';
-import { BRACKET_STOPS_FILMED, bracketFile, bracketFrame } from '#core/scene/demoBracket.ts';
-import { encodePicture, TEST_PICTURES, WEDGE } from '#core/scene/testPictures.ts';
+import { BRACKET_STOPS_FILMED, bracketFile } from '#store/demo/bracket.ts';
+import { bracketFrame } from '../scenes/bracket.ts';
+import { encodePicture, TEST_PICTURES, WEDGE } from '#core/fixtures/testPictures.ts';
 
 mkdirSync('public/demo/bracket', { recursive: true });
 writeFileSync('public/demo/step-wedge.png', writePng(encodePicture(TEST_PICTURES.stepWedge(), WEDGE)));

@@ -2,7 +2,7 @@
 // Needs the scenes. Deterministic: same scenes, same code, same takes.
 import { PLAIN } from '#core/kernels/plain.ts';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { sceneFiles, type StageSceneId } from '#core/scene/stage.ts';
+import { sceneFiles, type StageSceneId } from '#store/demo/scenes.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { takeSchema } from '#store/records/take.ts';
 import { cardNumbersOf, dialledLight, distributionOf, judgementOf } from '#ui/bench/benchModel.ts';

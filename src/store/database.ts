@@ -1,5 +1,5 @@
 import Dexie, { type Table } from 'dexie';
-import { demoRecords } from './demo.ts';
+import { demoRecords } from './demo/index.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { TABLE_NAMES, type RecordOf, type TableName } from './tables.ts';
 

@@ -3,7 +3,7 @@ import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ARCHETYPE_PROFILES } from './builtIn.ts';
-import { demoRecords } from './demo.ts';
+import { demoRecords } from './demo/index.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { newSetup, newShoot } from './newShoot.ts';
 import { openBooks } from './fixtures/openBooks.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { stopsDistribution } from '#core/scopes/distribution.ts';
-import { demoCameras } from '#store/demoCameras.ts';
-import { demoRecords } from '#store/demo.ts';
+import { demoCameras } from '#store/demo/cameras.ts';
+import { demoRecords } from '#store/demo/index.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { makeFrame } from '#core/frame/frame.ts';
 import { countedFrame } from '#core/scopes/fixtures/countedFrame.ts';

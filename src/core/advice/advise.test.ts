@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ARCHETYPE_IDS, ARCHETYPES, kindOf, type ArchetypeId } from '../profile/index.ts';
-import { sensorFromFloor } from '../sensor/noise.ts';
+import { sensorFromFloor } from '../noise/sensorNoise.ts';
 import { advise, adviceInput, type AdviceScene } from './advise.ts';
 import { contrastPutBack, RULE_IDS, ruleOf, type RuleId } from './rules.ts';
 

@@ -1,5 +1,5 @@
 import { compileProfile, type ProfileData } from '../profile/index.ts';
-import { snrAt, type SensorModel } from '../sensor/noise.ts';
+import { snrAt, type SensorModel } from '../noise/sensorNoise.ts';
 import { signalToCode, type Coding } from '../signal/scale.ts';
 import { stopsToReflectance } from '../units.ts';
 import { RULE_IDS, ruleOf, type AdviceInput, type RuleId } from './rules.ts';

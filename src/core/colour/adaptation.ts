@@ -1,5 +1,5 @@
 import { xyToXyz, type Chromaticity } from './chromaticity.ts';
-import { apply, invert, multiply, type Matrix3 } from './matrix.ts';
+import { apply, invert, multiply, type Matrix3 } from '../maths/matrix.ts';
 
 /** The Bradford cone responses (CIE 159:2004, annex; the linear form without its blue exponent). */
 const BRADFORD: Matrix3 = [0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296];

@@ -1,4 +1,4 @@
-import type { Triple } from './matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 
 /** CIE 1931 xy. */
 export type Chromaticity = readonly [x: number, y: number];

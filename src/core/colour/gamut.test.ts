@@ -6,7 +6,7 @@ import { LUMA } from '../signal/luma.ts';
 import { adaptation } from './adaptation.ts';
 import { xyToXyz } from './chromaticity.ts';
 import { GAMUT_IDS, gamutMatrix, GAMUTS, ownGamut, rgbToXyz } from './gamut.ts';
-import { apply, IDENTITY, invert, multiply, type Triple } from './matrix.ts';
+import { apply, IDENTITY, invert, multiply, type Triple } from '../maths/matrix.ts';
 
 const library = { bt709: 'srgb-linear', p3d65: 'p3-linear', bt2020: 'rec2020-linear' } as const;
 type Base = { toBase: (rgb: Triple) => number[] };

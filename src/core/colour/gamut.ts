@@ -1,7 +1,7 @@
 import { failure, success, type Result } from '../result.ts';
 import { adaptation } from './adaptation.ts';
 import { xyToXyz, type Chromaticity } from './chromaticity.ts';
-import { apply, IDENTITY, invert, multiply, type Matrix3 } from './matrix.ts';
+import { apply, IDENTITY, invert, multiply, type Matrix3 } from '../maths/matrix.ts';
 
 export type Gamut = {
   readonly name: string;

@@ -1,4 +1,4 @@
-import type { Triple } from './matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 
 /** CIE 1976 L*a*b*: lightness 0..100 for light up to the white, a* and b* unbounded. */
 export type Lab = readonly [l: number, a: number, b: number];

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { xyToXyz } from './chromaticity.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz } from './gamut.ts';
 import { balancedLight, dialFor, leanOf, neutralOf } from './lean.ts';
-import { apply, invert, type Triple } from './matrix.ts';
+import { apply, invert, type Triple } from '../maths/matrix.ts';
 import { whiteXy } from './temperature.ts';
 
 /** What a body that balances by gains on BT.2020's channels records of a grey card under `seen`, dialled to `light`; BT.709. */

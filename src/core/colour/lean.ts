@@ -1,5 +1,5 @@
 import { xyToXyz } from './chromaticity.ts';
-import { apply, invert, type Triple } from './matrix.ts';
+import { apply, invert, type Triple } from '../maths/matrix.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz, type GamutSpec } from './gamut.ts';
 import { temperatureOf, whiteXy, type Temperature } from './temperature.ts';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
-import { sensorFromFloor } from '../sensor/noise.ts';
+import { sensorFromFloor } from '../noise/sensorNoise.ts';
 import { exactFNumber, F_NUMBERS } from './aperture.ts';
 import { ISO_SPEEDS } from './iso.ts';
 import { luminanceFor } from './meter.ts';

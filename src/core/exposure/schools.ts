@@ -1,5 +1,5 @@
 import { kindOf, type Profile } from '../profile/index.ts';
-import { snrAt, type SensorModel } from '../sensor/noise.ts';
+import { snrAt, type SensorModel } from '../noise/sensorNoise.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import type { Survey, SurveySubject } from './survey.ts';
 

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
-import { compileCdl, NEUTRAL_CDL, type Cdl } from '../grade/cdl.ts';
+import type { Triple } from '../maths/matrix.ts';
+import { compileCdl, NEUTRAL_CDL, type Cdl } from '../lut/cdl.ts';
 import { parseCdl, writeCc, writeCcc, type NamedCdl } from './cdl.ts';
 
 // A negative zero is no other correction than zero.

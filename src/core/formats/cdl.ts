@@ -1,6 +1,6 @@
 import { XMLBuilder } from 'fast-xml-parser';
-import type { Triple } from '../colour/matrix.ts';
-import { cdlFault, NEUTRAL_CDL, type Cdl } from '../grade/cdl.ts';
+import type { Triple } from '../maths/matrix.ts';
+import { cdlFault, NEUTRAL_CDL, type Cdl } from '../lut/cdl.ts';
 import { failure, success, type Result } from '../result.ts';
 import { child, readXml, type XmlNode } from './xml.ts';
 

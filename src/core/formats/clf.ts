@@ -1,10 +1,10 @@
-import type { Matrix3 } from '../colour/matrix.ts';
+import type { Matrix3 } from '../maths/matrix.ts';
 import { failure, success, type Result } from '../result.ts';
 import type { LutNode } from '../lut/node.ts';
 import { CLF_NODES } from './clfNodes.ts';
 import { CLF_OPERATORS, type ClfOperator } from './clfOperators.ts';
 import { writeClf } from './clfWrite.ts';
-import type { SampledCurve } from './curve.ts';
+import type { SampledCurve } from '../profile/sampledCurve.ts';
 import { child, readXml, type XmlNode } from './xml.ts';
 
 /** A cube of 129 points in nine digits is under 80 MB. */

@@ -1,5 +1,5 @@
-import type { Matrix3, Triple } from '../colour/matrix.ts';
-import { cdlFault, type Cdl } from '../grade/cdl.ts';
+import type { Matrix3, Triple } from '../maths/matrix.ts';
+import { cdlFault, type Cdl } from '../lut/cdl.ts';
 import { UNIT_DOMAIN } from '../lut/lut.ts';
 import type { Channel, LutNode } from '../lut/node.ts';
 import { failure, success, type Result } from '../result.ts';

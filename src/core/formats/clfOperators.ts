@@ -1,6 +1,6 @@
 import { ranged, type RangeNode } from '../lut/node.ts';
 import { failure, success, type Result } from '../result.ts';
-import { oneChannel } from './curve.ts';
+import { oneChannel } from '../profile/sampledCurve.ts';
 import { child, type XmlNode } from './xml.ts';
 
 /** What a node does to one channel, and where it is best sampled. */

@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import type { Lattice } from '../lut/lattice.ts';
 import { UNIT_DOMAIN, type Lut } from '../lut/lut.ts';
 import { failure, success, type Result } from '../result.ts';

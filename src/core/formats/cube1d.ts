@@ -1,6 +1,6 @@
 import { failure, success, type Result } from '../result.ts';
 import { parseCubeFile } from './cube.ts';
-import { oneChannel, type SampledCurve } from './curve.ts';
+import { oneChannel, type SampledCurve } from '../profile/sampledCurve.ts';
 
 /** A 1D `.cube` as one curve, for a profile; a 3D one is refused. What else is wrong is named as for any cube. */
 export const parseCube1d = (text: string): Result<SampledCurve> => {

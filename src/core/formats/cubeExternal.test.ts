@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { tetrahedral, trilinear } from '../lut/lattice.ts';
 import { monitoringRecipe } from '../lut/monitoring.ts';
 import { recipeLattice } from '../lut/recipeLattice.ts';

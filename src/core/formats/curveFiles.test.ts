@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { GAMUTS, rgbToXyz } from '../colour/gamut.ts';
-import { apply } from '../colour/matrix.ts';
+import { apply } from '../maths/matrix.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { guessDirection, profileFromCurve, type CurveMeaning } from '../profile/fromCurve.ts';
 import { TRANSFERS } from '../transfer/index.ts';
@@ -12,7 +12,7 @@ import { stopsToReflectance } from '../units.ts';
 import { parseClf, writeClfMatrix } from './clf.ts';
 import { halfToNumber } from './clfOperators.ts';
 import { parseCube1d } from './cube1d.ts';
-import type { SampledCurve } from './curve.ts';
+import type { SampledCurve } from '../profile/sampledCurve.ts';
 import type { Result } from '../result.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { sampleLattice } from '../lut/lattice.ts';
 import { UNIT_DOMAIN } from '../lut/lut.ts';
 import type { LutNode } from '../lut/node.ts';
-import { NEUTRAL_CDL } from '../grade/cdl.ts';
+import { NEUTRAL_CDL } from '../lut/cdl.ts';
 import { openLut } from './openLut.ts';
 import { LUT_FORMAT_IDS, LUT_WRITERS, type LutFormatId } from './writeLut.ts';
 

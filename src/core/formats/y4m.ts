@@ -1,7 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import { LUMA } from '../signal/luma.ts';
 import { maxCode } from '../signal/scale.ts';
-import { chromaOf } from '../signal/ycbcr.ts';
+import { chromaOf } from '../frame/ycbcr.ts';
 import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 
 // YUV4MPEG2: a line of text, then for each frame the word FRAME and its planes; 10 bit in little-endian words.

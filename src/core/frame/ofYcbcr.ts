@@ -1,4 +1,4 @@
-import { ycbcrToRgb } from '../signal/ycbcr.ts';
+import { ycbcrToRgb } from './ycbcr.ts';
 import type { Coding } from '../signal/scale.ts';
 import { makeFrame, type Frame, type YcbcrSource } from './frame.ts';
 

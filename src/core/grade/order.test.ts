@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { temperatureOf } from '../colour/temperature.ts';
-import { apply } from '../colour/matrix.ts';
+import { apply } from '../maths/matrix.ts';
 import { gamutOf, rgbToXyz } from '../colour/gamut.ts';
 import { monitoringRecipe } from '../lut/monitoring.ts';
 import { compileRecipe } from '../lut/recipe.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
-import { compileCdl } from './cdl.ts';
+import { compileCdl } from '../lut/cdl.ts';
 import { balanceMatrix, corrected, orderLoss } from './order.ts';
 import { pullCdl } from './pullCdl.ts';
 

@@ -1,7 +1,7 @@
 import { adaptation } from '../colour/adaptation.ts';
 import { gamutOf, rgbToXyz, type GamutSpec } from '../colour/gamut.ts';
 import { deltaE2000 } from '../colour/lab.ts';
-import { apply, invert, multiply, type Matrix3, type Triple } from '../colour/matrix.ts';
+import { apply, invert, multiply, type Matrix3, type Triple } from '../maths/matrix.ts';
 import { temperatureOf, whiteXy } from '../colour/temperature.ts';
 import type { Planes } from '../frame/frame.ts';
 import { atOnce, type InParts } from '../inParts.ts';

@@ -4,7 +4,7 @@ import type { CubeScale } from '../lut/cubeScale.ts';
 import { cubeScale } from '../lut/cubeScale.ts';
 import type { Coding } from '../signal/scale.ts';
 import { stopsToReflectance } from '../units.ts';
-import { NEUTRAL_CDL, type Cdl } from './cdl.ts';
+import { NEUTRAL_CDL, type Cdl } from '../lut/cdl.ts';
 
 /** A pull as a CDL, with what it leaves wrong: worst from `from` stops up, in stops. */
 export type PullCdl = { readonly cdl: Cdl; readonly worstStops: number; readonly from: number };

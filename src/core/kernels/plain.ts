@@ -7,7 +7,7 @@ import { thin } from '../scopes/thin.ts';
 import { vectorscope, vectorscopeOfPlanes } from '../scopes/vectorscope.ts';
 import { countWaveform, histogramOf } from '../scopes/waveform.ts';
 import { drawZebra } from '../scopes/zebra.ts';
-import { ycbcrToRgb } from '../signal/ycbcr.ts';
+import { ycbcrToRgb } from '../frame/ycbcr.ts';
 import type { Kernels } from './types.ts';
 
 /** The readable form: the reference, and what runs where WASM SIMD is missing. */

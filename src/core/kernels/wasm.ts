@@ -1,7 +1,7 @@
 import type { Planes } from '../frame/frame.ts';
 import type { ScreenCube } from '../lut/screenCube.ts';
 import { vectorscopeBits, vectorscopeFactors } from '../scopes/vectorscope.ts';
-import { chromaMiddle, chromaShifts, rgbFactors } from '../signal/ycbcr.ts';
+import { chromaMiddle, chromaShifts, rgbFactors } from '../frame/ycbcr.ts';
 import { fixedLumaWeights } from '../signal/luma.ts';
 import { maxCode } from '../signal/scale.ts';
 import { createArena, type Arena, type WasmMemory } from './arena.ts';

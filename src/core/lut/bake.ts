@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { atOnce, type InParts } from '../inParts.ts';
 import { curveInput } from './invert.ts';
 import { sampleLatticeInParts } from './lattice.ts';

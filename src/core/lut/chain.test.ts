@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { bake, bakeCurves, bakeLosses, isSeparable, shaperFor, shaperPays } from './bake.ts';
 import { compileChain, type ChainStep } from './chain.ts';

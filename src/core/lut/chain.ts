@@ -1,5 +1,5 @@
-import type { Triple } from '../colour/matrix.ts';
-import { compileCdl, type Cdl } from '../grade/cdl.ts';
+import type { Triple } from '../maths/matrix.ts';
+import { compileCdl, type Cdl } from './cdl.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { onSignal, type CubeScale } from './cubeScale.ts';

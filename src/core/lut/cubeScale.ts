@@ -1,5 +1,5 @@
 import { codeAnchors, maxCode, type Coding } from '../signal/scale.ts';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 
 /** What 0..1 means at the two ends of a LUT. */
 export type CubeScale = 'signal' | 'code';

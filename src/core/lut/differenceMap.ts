@@ -1,5 +1,5 @@
 import { deltaE2000 } from '../colour/lab.ts';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { labOfSignal } from './loss.ts';
 import type { OutputId } from './outputs.ts';
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { ARCHETYPES, type ArchetypeId } from '../profile/index.ts';
 import { bake } from './bake.ts';
 import { onScale } from './cubeScale.ts';
 import { guessInput } from './inputKind.ts';
 import { inspectLut, type InspectWish } from './inspect.ts';
-import { judgeLut } from './lutVerdicts.ts';
+import { judgeLut } from '../verdict/lutVerdicts.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { compileRecipe, type LutRecipe } from './recipe.ts';
 import { TONE_PRESETS } from './toneScale.ts';

@@ -1,5 +1,5 @@
 import type { Lab } from '../colour/lab.ts';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { atOnce, type InParts } from '../inParts.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';

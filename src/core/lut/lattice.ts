@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { atOnce, type InParts } from '../inParts.ts';
 
 /** A cube of colours, size^3 triples, red fastest; input domain 0..1 on each channel. */

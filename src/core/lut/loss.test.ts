@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { ARCHETYPES } from '../profile/index.ts';
 import { sampleLattice } from './lattice.ts';
 import { labOfSignal, lutLoss } from './loss.ts';

@@ -1,6 +1,6 @@
 import { gamutOf, rgbToXyz } from '../colour/gamut.ts';
 import { deltaE2000, xyzToLab, type Lab } from '../colour/lab.ts';
-import { apply, type Triple } from '../colour/matrix.ts';
+import { apply, type Triple } from '../maths/matrix.ts';
 import { hlgOotf, TRANSFERS } from '../transfer/index.ts';
 import { outputOf, type OutputId } from './outputs.ts';
 

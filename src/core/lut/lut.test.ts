@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { sampleLattice, tetrahedral, trilinear } from './lattice.ts';
 import { compileMonitoring, DISPLAY_GREY, monitoringRecipe } from './monitoring.ts';

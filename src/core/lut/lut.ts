@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { tetrahedral, trilinear, type Lattice } from './lattice.ts';
 
 /** Input values of the first and the last point, a channel each. */

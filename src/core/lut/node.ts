@@ -1,5 +1,5 @@
-import { apply, type Matrix3, type Triple } from '../colour/matrix.ts';
-import { compileCdl, type Cdl, type CdlStyle } from '../grade/cdl.ts';
+import { apply, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { compileCdl, type Cdl, type CdlStyle } from './cdl.ts';
 import { compileLut, type InterpolationId, type Lut } from './lut.ts';
 
 /** Values from one range to another; a bound that is not there does not hold. */

@@ -1,5 +1,5 @@
 import { gamutMatrix } from '../colour/gamut.ts';
-import { apply, type Triple } from '../colour/matrix.ts';
+import { apply, type Triple } from '../maths/matrix.ts';
 import { TRANSFERS } from '../transfer/index.ts';
 import { displayLight } from './loss.ts';
 import { outputOf, type OutputId } from './outputs.ts';

@@ -1,5 +1,5 @@
 import type { GamutId } from '../colour/gamut.ts';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import type { LumaId } from '../signal/luma.ts';
 import {
   hlg,

@@ -1,5 +1,5 @@
 import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
-import { apply, IDENTITY, invert, type Triple } from '../colour/matrix.ts';
+import { apply, IDENTITY, invert, type Triple } from '../maths/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
 import { outputOf, type OutputId } from './outputs.ts';

@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import type { Planes } from '../frame/frame.ts';
 import { sampleLattice } from './lattice.ts';
 

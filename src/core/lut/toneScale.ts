@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { MIDDLE_GREY, stopsToReflectance } from '../units.ts';
 import { monotoneSpline, type Knot } from './monotoneSpline.ts';
 import type { OutputDefinition } from './outputs.ts';

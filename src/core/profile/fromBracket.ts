@@ -1,6 +1,6 @@
 import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
-import { floorAt, sensorFromBracket, type SensorModel } from '../sensor/noise.ts';
+import { floorAt, sensorFromBracket, type SensorModel } from '../noise/sensorNoise.ts';
 import { logTransfer } from '../transfer/index.ts';
 import { printStops, printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { PRINTED_SIGMA } from './anchors.ts';

@@ -1,5 +1,5 @@
 import type { GamutSpec } from '../colour/gamut.ts';
-import type { SampledCurve } from '../formats/curve.ts';
+import type { SampledCurve } from './sampledCurve.ts';
 import { failure, success, type Result } from '../result.ts';
 import { SCALES, type Coding } from '../signal/scale.ts';
 import type { TableRow } from '../transfer/index.ts';

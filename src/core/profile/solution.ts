@@ -1,4 +1,4 @@
-import type { SensorModel } from '../sensor/noise.ts';
+import type { SensorModel } from '../noise/sensorNoise.ts';
 import type { Narrowing } from './narrowing.ts';
 import type { ProfileData } from './types.ts';
 

@@ -6,6 +6,9 @@ export const SCENE_CODE = {
   top: 8191,
 } as const;
 
+/** A pixel of a walk that shows what the still shows already: nothing is laid there. */
+export const AS_STILL = 0;
+
 const PER_STOP = (SCENE_CODE.top - 1) / (SCENE_CODE.under + SCENE_CODE.over);
 
 /** Light over the card's luminance as a code; 0 is none, what is brighter than the span is held at its top. */

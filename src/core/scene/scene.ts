@@ -1,7 +1,6 @@
 import { decode } from 'fast-png';
 import { failure, success, type Result } from '../result.ts';
-import { lightTable, luminance, SCENE_CODE } from './light.ts';
-import { AS_STILL } from './walkStrip.ts';
+import { AS_STILL, lightTable, luminance, SCENE_CODE } from './light.ts';
 import { readTruth, weightsAt, type SceneTruth } from './truth.ts';
 
 /** A scene in light: planar linear BT.2020, cd/m2. Red first, then green, then blue. */

@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import type { Profile } from '../profile/index.ts';
 import { codeToSignal, maxCode, type Coding } from '../signal/scale.ts';
 import { clampRect, type Frame, type Rect } from '../frame/frame.ts';

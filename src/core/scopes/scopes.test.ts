@@ -12,7 +12,7 @@ import { distributionQuantile, stopsDistribution } from './distribution.ts';
 import { falseColourTable } from './falseColour.ts';
 import { lumaPlane } from './luma.ts';
 import { PLAIN } from '../kernels/plain.ts';
-import { drawMonitor, VIEW_PAINTERS } from './picture.ts';
+import { drawMonitor, VIEW_PAINTERS } from '../kernels/picture.ts';
 import { rampBytes, RAMPS, type RampId } from './ramp.ts';
 import { shrink } from './shrink.ts';
 import { histogramOf, waveform } from './waveform.ts';

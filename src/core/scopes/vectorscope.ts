@@ -1,6 +1,6 @@
 import type { Frame, YcbcrSource } from '../frame/frame.ts';
 import type { LumaId } from '../signal/luma.ts';
-import { CHROMA_SHIFT, chromaFactors, chromaMiddle } from '../signal/ycbcr.ts';
+import { CHROMA_SHIFT, chromaFactors, chromaMiddle } from '../frame/ycbcr.ts';
 import type { Coding } from '../signal/scale.ts';
 
 /** How often each pair of colour differences occurs: counts[cr * bins + cb]. */

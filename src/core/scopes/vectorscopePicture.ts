@@ -1,5 +1,5 @@
 import type { LumaId } from '../signal/luma.ts';
-import { chromaMiddle, chromaOf } from '../signal/ycbcr.ts';
+import { chromaMiddle, chromaOf } from '../frame/ycbcr.ts';
 import { codeRange, type Coding } from '../signal/scale.ts';
 import type { Vectorscope } from './vectorscope.ts';
 

@@ -1,5 +1,5 @@
 import { GAMUTS, rgbToXyz } from '../colour/gamut.ts';
-import { apply } from '../colour/matrix.ts';
+import { apply } from '../maths/matrix.ts';
 import { temperatureOf } from '../colour/temperature.ts';
 import { xyzToXy } from '../colour/chromaticity.ts';
 import type { SceneLight } from '../scene/scene.ts';

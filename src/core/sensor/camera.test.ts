@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { GAMUTS, rgbToXyz } from '../colour/gamut.ts';
-import { apply, invert, type Triple } from '../colour/matrix.ts';
+import { apply, invert, type Triple } from '../maths/matrix.ts';
 import { xyToXyz } from '../colour/chromaticity.ts';
 import { daylightXy, whiteXy } from '../colour/temperature.ts';
 import { luminanceFor } from '../exposure/meter.ts';
@@ -13,7 +13,7 @@ import { autoIris, autoIso, autoKelvin, greyWorld } from './auto.ts';
 import { checkedSettings, expose, type CameraBody, type CameraSettings } from './camera.ts';
 import { encodeTable, lookUp } from './encodeTable.ts';
 import { meterShows } from './meter.ts';
-import { floorAt, snrAt } from './noise.ts';
+import { floorAt, snrAt } from '../noise/sensorNoise.ts';
 import { noiseTable } from './noiseTable.ts';
 import { dynamicRange, sensorAt, type SensorSpec } from './spec.ts';
 

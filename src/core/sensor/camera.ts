@@ -1,7 +1,7 @@
 import { balancedLight, type Lean } from '../colour/lean.ts';
 import { whiteXy } from '../colour/temperature.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz } from '../colour/gamut.ts';
-import { apply, invert, type Matrix3, type Triple } from '../colour/matrix.ts';
+import { apply, invert, type Matrix3, type Triple } from '../maths/matrix.ts';
 import { xyToXyz } from '../colour/chromaticity.ts';
 import { luminanceFor, type ExposureSettings } from '../exposure/meter.ts';
 import { makeFrame, type Frame } from '../frame/frame.ts';

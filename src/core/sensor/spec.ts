@@ -1,5 +1,5 @@
 import { isoStanding, type Sensitivity } from '../exposure/iso.ts';
-import { floorAt, type SensorModel } from './noise.ts';
+import { floorAt, type SensorModel } from '../noise/sensorNoise.ts';
 
 /** A simulated sensor: its electrons at the first base, and how its gains stand. */
 export type SensorSpec = SensorModel & {

@@ -1,4 +1,4 @@
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { LUMA } from '../signal/luma.ts';
 import type { TransferDefinition } from './types.ts';
 

@@ -1,5 +1,5 @@
 import { gamutOf, rgbToXyz } from '../colour/gamut.ts';
-import type { Triple } from '../colour/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 import type { Profile } from '../profile/index.ts';
 import type { PatchReading } from '../scopes/measure.ts';
 import { codeToSignal, type Coding } from '../signal/scale.ts';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { setCardNumbers } from '../exposure/setCard.ts';
 import { openPng } from '../formats/png.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
-import { encodePicture, TEST_PICTURES, WEDGE, type TestPictureId } from '../scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES, WEDGE, type TestPictureId } from '../fixtures/testPictures.ts';
 import { stopsDistribution } from '../scopes/distribution.ts';
 import { countedFrame } from '../scopes/fixtures/countedFrame.ts';
 import { lumaPlane } from '../scopes/luma.ts';

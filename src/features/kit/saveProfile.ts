@@ -1,5 +1,5 @@
 import type { ProfileSolution } from '#core/profile/index.ts';
-import { floorAt } from '#core/sensor/noise.ts';
+import { floorAt } from '#core/noise/sensorNoise.ts';
 import type { Edit } from '#store/edits.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { planChange, type PlanRecord } from '#store/records/plan.ts';

@@ -10,7 +10,7 @@ import {
   SEEN_MIRED,
   type Source,
 } from '#core/colour/balance.ts';
-import { castEffect, printNeutral, printSkin } from '#core/colour/castEffect.ts';
+import { castEffect, printNeutral, printSkin } from '#core/verdict/castEffect.ts';
 import { balancedLight, neutralOf, TINT_STEP } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { sceneFor } from '#core/scene/stage.ts';
+import { sceneFor } from '#store/demo/scenes.ts';
 import type { Spot } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';

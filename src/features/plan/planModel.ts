@@ -21,7 +21,7 @@ import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
-import { sensorFromFloor, type SensorModel } from '#core/sensor/noise.ts';
+import { sensorFromFloor, type SensorModel } from '#core/noise/sensorNoise.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import { isoCeiling, shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import type { PlanRecord } from '#store/records/plan.ts';

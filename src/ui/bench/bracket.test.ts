@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { bracketFile } from '#core/scene/demoBracket.ts';
+import { bracketFile } from '#store/demo/bracket.ts';
 import { until } from '#store/fixtures/openBooks.ts';
 import { openHere } from './fixtures/services.ts';
 

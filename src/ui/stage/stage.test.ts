@@ -10,10 +10,10 @@ import {
   STAGE_SCENES,
   stageScene,
   type StageSceneId,
-} from '#core/scene/stage.ts';
+} from '#store/demo/scenes.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import { checkedSettings, expose } from '#core/sensor/camera.ts';
-import { USABLE_SNR } from '#core/sensor/noise.ts';
+import { USABLE_SNR } from '#core/noise/sensorNoise.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { shuttersOf } from '#store/records/camera.ts';

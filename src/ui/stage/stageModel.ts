@@ -1,13 +1,13 @@
 import { exactFNumber, F_NUMBERS } from '#core/exposure/aperture.ts';
 import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
 import type { Frame } from '#core/frame/frame.ts';
-import type { StageSceneId } from '#core/scene/stage.ts';
+import type { StageSceneId } from '#store/demo/scenes.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { MeterMode } from '#core/sensor/meter.ts';
-import { sensorFromFloor } from '#core/sensor/noise.ts';
+import { sensorFromFloor } from '#core/noise/sensorNoise.ts';
 import { specOf } from '#core/sensor/spec.ts';
 import type { BookRecords } from '#store/book.ts';
 import { isoCeiling, type CameraRecord } from '#store/records/camera.ts';

@@ -3,7 +3,7 @@ import { cancelledAfter, plainContext as context } from '../rpc/fixtures/context
 import { Cancelled } from '../rpc/serve.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng, writePng } from '#core/formats/png.ts';
-import { encodePicture, TEST_PICTURES } from '#core/scene/testPictures.ts';
+import { encodePicture, TEST_PICTURES } from '#core/fixtures/testPictures.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
 import { writeCube } from '#core/formats/cube.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';

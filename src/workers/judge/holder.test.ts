@@ -4,7 +4,7 @@ import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
 import { EXACT } from '#core/frame/tags.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { LUMA, type LumaId } from '#core/signal/luma.ts';
-import { chromaOf } from '#core/signal/ycbcr.ts';
+import { chromaOf } from '#core/frame/ycbcr.ts';
 import { createHolder } from './holder.ts';
 
 const [WIDTH, HEIGHT] = [16, 8];

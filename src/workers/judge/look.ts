@@ -16,7 +16,7 @@ import { drawContours } from '#core/scopes/contours.ts';
 import { SCOPE_PAINTERS, type ScopeCounts } from '#core/scopes/drawScope.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
 import { patchesAt } from '#core/scopes/tracks.ts';
-import { VIEW_PAINTERS } from '#core/scopes/picture.ts';
+import { VIEW_PAINTERS } from '#core/kernels/picture.ts';
 import { shrink } from '#core/scopes/shrink.ts';
 import { thinned } from '#core/scopes/thin.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';

@@ -15,7 +15,7 @@ import type { RampId } from '#core/scopes/ramp.ts';
 import type { Coding, FeedAnchors, Range } from '#core/signal/scale.ts';
 import type { LumaId } from '#core/signal/luma.ts';
 import type { Result } from '#core/result.ts';
-import type { ViewId } from '#core/scopes/picture.ts';
+import type { ViewId } from '#core/kernels/picture.ts';
 import type { ScopeId, ScopeScale } from '#core/scopes/scopeList.ts';
 import type { Correction, OrderLoss } from '#core/grade/order.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';

@@ -5,7 +5,7 @@ import { PLAIN } from '#core/kernels/plain.ts';
 import { openPng } from '#core/formats/png.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
-import { sceneFiles, STAGE_SCENE_IDS, type StageSceneId } from '#core/scene/stage.ts';
+import { sceneFiles, STAGE_SCENE_IDS, type StageSceneId } from '#store/demo/scenes.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { judgeHandlers } from './handlers.ts';
 import type { ExposeInput } from './protocol.ts';

@@ -8,7 +8,7 @@ import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { TINT_STEP } from '#core/colour/lean.ts';
 import { miredShift } from '#core/colour/balance.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
-import { sceneFiles, STAGE_SCENE_IDS, type StageSceneId } from '#core/scene/stage.ts';
+import { sceneFiles, STAGE_SCENE_IDS, type StageSceneId } from '#store/demo/scenes.ts';
 import { layerLight, mixed, openScene } from '#core/scene/scene.ts';
 import { weightsAt, type SceneTruth, type TruthObject } from '#core/scene/truth.ts';
 import type { Patch, PatchKind } from '#core/scopes/measure.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Triple } from '#core/colour/matrix.ts';
+import type { Triple } from '#core/maths/matrix.ts';
 import { openLut } from '#core/formats/openLut.ts';
 import { writeCubeFile } from '#core/formats/cube.ts';
 import type { LutFormatId } from '#core/formats/writeLut.ts';

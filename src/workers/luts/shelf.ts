@@ -1,4 +1,4 @@
-import type { Triple } from '#core/colour/matrix.ts';
+import type { Triple } from '#core/maths/matrix.ts';
 import { openLut, type LutFile } from '#core/formats/openLut.ts';
 import { corrected } from '#core/grade/order.ts';
 import { bake } from '#core/lut/bake.ts';

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useStore } from 'zustand';
 import type { Rect } from '#core/frame/frame.ts';
-import { VIEWS } from '#core/scopes/picture.ts';
+import { VIEWS } from '#core/kernels/picture.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { patchesAt } from '#core/scopes/tracks.ts';

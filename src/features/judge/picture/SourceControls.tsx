@@ -1,6 +1,6 @@
 'use client';
 
-import { STAGE_SCENE_IDS, STAGE_SCENES, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import { STAGE_SCENE_IDS, STAGE_SCENES, stageScene, type StageSceneId } from '#store/demo/scenes.ts';
 import { useBench, useRecords, useSelect, useSession } from '#ui/bench/hooks.ts';
 import { DevicePicker } from '../moving/DevicePicker.tsx';
 

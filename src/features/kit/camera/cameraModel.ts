@@ -1,7 +1,7 @@
 import { leanOf, TINT_STEP } from '#core/colour/lean.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { floorAt, sensorFromFloor, sensorFromPatches } from '#core/sensor/noise.ts';
+import { floorAt, sensorFromFloor, sensorFromPatches } from '#core/noise/sensorNoise.ts';
 import { codeToSignal, type Coding } from '#core/signal/scale.ts';
 import type { Profile } from '#core/profile/index.ts';
 import type { Edit } from '#store/edits.ts';

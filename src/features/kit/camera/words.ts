@@ -1,4 +1,4 @@
-import { floorAt } from '#core/sensor/noise.ts';
+import { floorAt } from '#core/noise/sensorNoise.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 

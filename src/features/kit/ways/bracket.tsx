@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { BRACKET_STOPS_FILMED, BRACKET_TRUTH, bracketFile } from '#core/scene/demoBracket.ts';
+import { BRACKET_STOPS_FILMED, BRACKET_TRUTH, bracketFile } from '#store/demo/bracket.ts';
 import { ScaleSelect } from '../ScaleSelect.tsx';
 import { BracketFrames } from './BracketFrames.tsx';
 import {

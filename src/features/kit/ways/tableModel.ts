@@ -11,7 +11,7 @@ import {
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { parseClf } from '#core/formats/clf.ts';
 import { parseCube1d } from '#core/formats/cube1d.ts';
-import type { SampledCurve } from '#core/formats/curve.ts';
+import type { SampledCurve } from '#core/profile/sampledCurve.ts';
 import { failure, success, type Failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { parseStops } from '#core/units.ts';

@@ -5,7 +5,7 @@ import { useDropzone } from 'react-dropzone';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
-import { judgeLut } from '#core/lut/lutVerdicts.ts';
+import { judgeLut } from '#core/verdict/lutVerdicts.ts';
 import { summarise } from '#core/verdict/index.ts';
 import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';

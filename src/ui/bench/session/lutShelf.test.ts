@@ -5,7 +5,7 @@ import type { LutJobs } from '#workers/luts/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import { plainContext } from '#workers/rpc/fixtures/context.ts';
 import type { Database } from '#store/database.ts';
-import { demoLuts } from '#store/demoLuts.ts';
+import { demoLuts } from '#store/demo/luts.ts';
 import { createLutShelf, wishOf } from './lutShelf.ts';
 
 const CUBE = `LUT_3D_SIZE 2\n${Array.from({ length: 8 }, (_, i) => `${i & 1} ${(i >> 1) & 1} ${i >> 2}`).join('\n')}\n`;

@@ -1,4 +1,4 @@
-import { sceneFiles, sceneFits, sceneFor, stageScene, type StageSceneId } from '#core/scene/stage.ts';
+import { sceneFiles, sceneFits, sceneFor, stageScene, type StageSceneId } from '#store/demo/scenes.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { ClipInput, ExposeInput, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { CallOptions, Client } from '#workers/rpc/client.ts';

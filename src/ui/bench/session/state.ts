@@ -1,4 +1,4 @@
-import type { StageSceneId } from '#core/scene/stage.ts';
+import type { StageSceneId } from '#store/demo/scenes.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { Failure } from '#core/result.ts';
