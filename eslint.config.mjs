@@ -30,6 +30,20 @@ const config = [
     rules: { 'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }] },
   },
   {
+    files: ['src/**/*.tsx'],
+    rules: {
+      'react/forbid-elements': [
+        'error',
+        {
+          forbid: ['button', 'select', 'table', 'textarea', 'dialog'].map((element) => ({
+            element,
+            message: 'use React-Bootstrap’s part; a house part of it lies in ui/parts.',
+          })),
+        },
+      ],
+    },
+  },
+  {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

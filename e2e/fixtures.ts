@@ -51,6 +51,10 @@ export const setCell = async (page: Page, id: string, label: string) => {
   await expect(page.locator('.cell-popover')).toHaveCount(0);
 };
 
+/** Picks one of a few by its word. */
+export const pick = (page: Page, word: string) =>
+  page.getByRole('radiogroup').getByText(word, { exact: true }).click();
+
 export const WIDTH = 480;
 export const HEIGHT = 270;
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { cell, expect, test, visit } from './fixtures.ts';
+import { cell, expect, pick, test, visit } from './fixtures.ts';
 
 const kit = (setup = 'furnace-mouth', rest = '') => `/kit?shoot=salt-and-fire&setup=${setup}${rest}`;
 const rung = (page: Page) => page.locator('.rung-grey .rung-reading');
@@ -78,7 +78,7 @@ test.describe('a new user: a camera, three numbers, and ladder, zebra table and 
 
 test('a filmed bracket of nine demo frames solves to the known curve', async ({ page }) => {
   await visit(page, kit('dunes'));
-  await page.getByRole('radio', { name: 'Bracket' }).check();
+  await pick(page, 'Bracket');
   await page.getByRole('button', { name: 'Nine demo frames' }).click();
   await expect(page.getByLabel(/^Stops of card-/)).toHaveCount(9);
   // Drag over the card in the frame: it is read off all nine.
@@ -121,7 +121,7 @@ test('what is wrong is said, and what was there stays', async ({ page }) => {
     await expect(rung(page)).toHaveText('41');
     await expect(cell(page, 'profile')).toHaveText('wide log');
   };
-  const way = (name: string) => page.getByRole('radio', { name, exact: true }).check();
+  const way = (name: string) => pick(page, name);
 
   await test.step('a formula with a pole inside the range', async () => {
     await way('Formula');
@@ -204,7 +204,7 @@ test('a profile is duplicated, trimmed, shared and taken in; a conflict is asked
   await expect(chips).toHaveCount(count);
   await expect(cell(page, 'profile')).toHaveText('wide log');
 
-  await page.getByRole('radio', { name: 'Trim', exact: true }).check();
+  await pick(page, 'Trim');
   await page.getByLabel('Black level, %').fill('3');
   await expect(rung(page)).toHaveText('44');
   await page.getByLabel('Knee from, %').fill('80');

@@ -10,6 +10,7 @@ import {
   inked,
   markCard,
   openFile,
+  pick,
   printOf,
   setCell,
   test,
@@ -86,7 +87,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
 
   await test.step('plan: the card’s cells; zebras computed and rounded', async () => {
     await page.keyboard.press('2');
-    await page.getByRole('radio', { name: 'By thirds' }).check();
+    await pick(page, 'By thirds');
     await setCell(page, 'iso', '1600');
     await expect(cell(page, 'iso')).toHaveText('1600');
     await expect(page.getByText('1.0 over base 800')).toBeVisible();

@@ -1,4 +1,4 @@
-import { cell, expect, test, visit } from './fixtures.ts';
+import { cell, expect, pick, test, visit } from './fixtures.ts';
 
 const plan = (setup: string, rest = '') => `/plan?shoot=salt-and-fire&setup=${setup}${rest}`;
 
@@ -76,7 +76,7 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
   });
 
   await test.step('the checklist is ticked off and kept', async () => {
-    await page.getByRole('radio', { name: 'Checklist' }).check();
+    await pick(page, 'Checklist');
     await page.getByLabel(/^Zebra/).check();
     await page.reload();
     await expect(page.getByText('1 of 10')).toBeVisible();
@@ -142,7 +142,7 @@ test('the day: sun of a typed place, set-ups reordered, every camera’s cards o
   await expect(rows.first()).toContainText('Bench interview');
   await page.keyboard.press('Control+z');
 
-  await page.getByRole('radio', { name: 'Pocket cards' }).check();
+  await pick(page, 'Pocket cards');
   await expect(page.locator('.day-card')).toHaveCount(4);
   await expect(page.locator('.day-card h3').first()).toHaveText(/1 Bench interview/);
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');

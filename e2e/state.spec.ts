@@ -12,6 +12,7 @@ import {
   inked,
   markCard,
   openFile,
+  pick,
   printOf,
   setCell,
   test,
@@ -353,7 +354,7 @@ test.describe('a worker that the browser ends', () => {
     await expect(page.locator('.luts-picture')).toContainText('own.cube');
 
     await visit(page, at('kit'));
-    await page.getByRole('radio', { name: 'Bracket' }).check();
+    await pick(page, 'Bracket');
     await page.getByRole('button', { name: 'Nine demo frames' }).click();
     await expect(page.getByLabel(/^Stops of card-/)).toHaveCount(9);
     const marker = page.locator('.card-marker');

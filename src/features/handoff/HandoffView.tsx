@@ -2,6 +2,8 @@
 
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
 import { takesCsv } from '#store/exports/takesCsv.ts';
 import { takesJson } from '#store/exports/takesJson.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
@@ -30,7 +32,7 @@ const LogFiles = () => {
       {none ? (
         <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
       ) : (
-        <table className="figures">
+        <Table className="figures">
           <thead>
             <tr>
               <th scope="col">Take</th>
@@ -55,27 +57,25 @@ const LogFiles = () => {
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       )}
       <div className="exports">
-        <button
-          type="button"
-          className="btn btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
           disabled={none}
           onClick={() => download(`${name}.csv`, takesCsv(takes), 'text/csv;charset=utf-8')}
         >
           <Download size={16} aria-hidden="true" /> CSV
-        </button>
-        <button
-          type="button"
-          className="btn btn-outline-secondary"
+        </Button>
+        <Button
+          variant="outline-secondary"
           disabled={none}
           onClick={() =>
             download(`${name}.json`, takesJson(selection.shoot, takes, new Date()), 'application/json')
           }
         >
           <Download size={16} aria-hidden="true" /> JSON
-        </button>
+        </Button>
         <span className="quiet">CSV for a table, JSON to read back whole (version 1).</span>
       </div>
     </Panel>
@@ -125,9 +125,9 @@ export const HandoffView = () => (
       note="for the pocket, A6"
       className="pocket-panel"
       tools={
-        <button type="button" className="btn btn-outline-secondary btn-sm" onClick={() => window.print()}>
+        <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
           <Printer size={16} aria-hidden="true" /> Print
-        </button>
+        </Button>
       }
     >
       <PocketCard />

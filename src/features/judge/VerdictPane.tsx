@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { VERDICT_RULES, summarise, type Verdict } from '#core/verdict/index.ts';
 import { useEditPlan, useJudgement, useMuted, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { planChange } from '#ui/bench/corrections.ts';
@@ -23,21 +24,13 @@ const Opened = ({ verdict }: { verdict: Verdict }) => {
       <Arithmetic lines={verdict.arithmetic} />
       <div className="verdict-acts">
         {change && (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
-            onClick={() => editPlan(change.label, change.fields)}
-          >
+          <Button variant="outline-secondary" size="sm" onClick={() => editPlan(change.label, change.fields)}>
             Plan: {change.label}
-          </button>
+          </Button>
         )}
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          onClick={() => mute([...muted, verdict.id])}
-        >
+        <Button variant="outline-secondary" size="sm" onClick={() => mute([...muted, verdict.id])}>
           Mute
-        </button>
+        </Button>
       </div>
     </div>
   );
@@ -59,9 +52,9 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
       title="Verdict"
       note={isOpen ? summarise(verdicts) : undefined}
       tools={
-        <button type="button" className="btn btn-primary btn-sm" onClick={log}>
+        <Button variant="primary" size="sm" onClick={log}>
           Log take <kbd>L</kbd>
-        </button>
+        </Button>
       }
     >
       {!isOpen && (
@@ -83,9 +76,9 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
       {muted.length > 0 && (
         <p className="verdict-muted quiet">
           Muted: {muted.map((id) => ruleOf(id)?.name ?? id).join(', ')}.{' '}
-          <button type="button" className="btn btn-sm btn-link" onClick={() => mute([])}>
+          <Button variant="link" size="sm" onClick={() => mute([])}>
             Hear all
-          </button>
+          </Button>
         </p>
       )}
     </Panel>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { GAMUT_IDS, GAMUTS, gamutOf, type GamutId, type GamutSpec } from '#core/colour/gamut.ts';
 import { CORNERS, gamutTexts, readGamut } from './gamutModel.ts';
 
@@ -26,9 +27,9 @@ export const GamutField = ({
     <>
       <div className="anchor-half">
         <label htmlFor="anchor-gamut">Gamut</label>
-        <select
+        <Form.Select
           id="anchor-gamut"
-          className="form-select"
+
           value={own ? TYPED : value}
           onChange={(event) => pick(event.target.value)}
         >
@@ -38,15 +39,16 @@ export const GamutField = ({
             </option>
           ))}
           <option value={TYPED}>typed primaries</option>
-        </select>
+        </Form.Select>
       </div>
       {own &&
         CORNERS.map((corner) => (
           <div className="anchor-quarter" key={corner}>
             <label htmlFor={`gamut-${corner}`}>{corner} x y</label>
-            <input
+            <Form.Control
               id={`gamut-${corner}`}
-              className={`form-control num${read && !read.ok && read.where === corner ? ' is-invalid' : ''}`}
+              isInvalid={read && !read.ok && read.where === corner}
+              className="num"
               autoComplete="off"
               value={texts[corner]}
               onChange={(event) => {

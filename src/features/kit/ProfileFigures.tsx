@@ -2,6 +2,8 @@
 
 import { useMemo } from 'react';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
 import { gamutOf, rgbToXyz } from '#core/colour/gamut.ts';
 import { writeClfMatrix } from '#core/formats/clf.ts';
 import type { ProfileData } from '#core/profile/index.ts';
@@ -51,7 +53,7 @@ const Readings = ({ data }: Shown) => {
   const inferred = rows.some(({ doubt }) => doubt !== undefined);
   return (
     <TableScroll label="Figures of the profile">
-      <table className="figures">
+      <Table className="figures">
         <thead>
           <tr>
             <th scope="col">Stop</th>
@@ -79,7 +81,7 @@ const Readings = ({ data }: Shown) => {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </TableScroll>
   );
 };
@@ -100,7 +102,7 @@ const Matrix = ({ data }: Shown) => {
     );
   return (
     <>
-      <table className="figures matrix">
+      <Table className="figures matrix">
         <thead>
           <tr>
             <td />
@@ -119,15 +121,15 @@ const Matrix = ({ data }: Shown) => {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <div className="figures-foot">
         <p className="quiet">
           Linear {gamut.name} to CIE XYZ, white Y = 1 (SMPTE RP 177). White x {gamut.white[0]}, y{' '}
           {gamut.white[1]}.
         </p>
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={save}>
+        <Button variant="outline-secondary" size="sm" onClick={save}>
           Export as CLF
-        </button>
+        </Button>
       </div>
     </>
   );

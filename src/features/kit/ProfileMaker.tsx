@@ -1,6 +1,8 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
@@ -118,9 +120,9 @@ export const ProfileMaker = () => {
       >
         <div className="anchor-half">
           <label htmlFor="anchor-name">Name</label>
-          <input
+          <Form.Control
             id="anchor-name"
-            className="form-control"
+
             maxLength={80}
             value={name}
             onChange={(event) => setName(event.target.value)}
@@ -147,17 +149,12 @@ export const ProfileMaker = () => {
           {solved?.ok && <Answer solution={solved.value} />}
         </div>
         <div className="anchor-wide d-flex gap-2">
-          <button type="submit" className="btn btn-primary" disabled={!solved?.ok}>
+          <Button type="submit" variant="primary" disabled={!solved?.ok}>
             Save and use on {camera.name}
-          </button>
-          <button
-            type="button"
-            className="btn btn-outline-secondary"
-            disabled={!touched}
-            onClick={() => setTouched(undefined)}
-          >
+          </Button>
+          <Button variant="outline-secondary" disabled={!touched} onClick={() => setTouched(undefined)}>
             Discard
-          </button>
+          </Button>
         </div>
       </form>
     </Panel>

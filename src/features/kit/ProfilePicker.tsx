@@ -1,6 +1,8 @@
 'use client';
 
 import { useEffect } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { ARCHETYPE_IDS } from '#core/profile/index.ts';
 import type { BookRecords } from '#store/book.ts';
 import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
@@ -23,8 +25,9 @@ export const CompareWith = () => {
   // Comparing is work of Kit: on other screens the ladder is the plan's alone.
   useEffect(() => () => session.draft.compare(undefined), [session]);
   return (
-    <select
-      className="form-select form-select-sm compare-with"
+    <Form.Select
+      size="sm"
+      className="compare-with"
       aria-label="Compare with"
       value={comparedId ?? ''}
       onChange={(event) => {
@@ -40,7 +43,7 @@ export const CompareWith = () => {
             against {name}
           </option>
         ))}
-    </select>
+    </Form.Select>
   );
 };
 
@@ -54,16 +57,17 @@ export const ProfilePicker = () => {
   return (
     <div className="profile-chips" role="group" aria-label={`Profile in use on ${camera.name}`}>
       {all.map((one) => (
-        <button
+        <Button
           key={one.id}
-          type="button"
-          className="toggle"
+          variant="choice"
+          size="sm"
+          active={one.id === profile.id}
           aria-pressed={one.id === profile.id}
           onClick={() => void book.edit(pickProfile(one, camera, plan))}
           title={one.says}
         >
           {one.name}
-        </button>
+        </Button>
       ))}
     </div>
   );

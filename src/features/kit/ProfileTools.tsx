@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { parseProfileJson, profileJson } from '#store/exports/profileJson.ts';
 import { planChange } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
@@ -53,12 +54,12 @@ export const ProfileTools = () => {
   return (
     <>
       <div className="profile-tools">
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void add(profile)}>
+        <Button variant="outline-secondary" size="sm" onClick={() => void add(profile)}>
           Duplicate
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        </Button>
+        <Button
+          variant="outline-secondary"
+          size="sm"
           onClick={() =>
             download(
               `${slug(profile.name)}.profile.json`,
@@ -68,14 +69,10 @@ export const ProfileTools = () => {
           }
         >
           Share
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          onClick={() => file.current?.click()}
-        >
+        </Button>
+        <Button variant="outline-secondary" size="sm" onClick={() => file.current?.click()}>
           Take one in
-        </button>
+        </Button>
         <input
           ref={file}
           type="file"
@@ -89,13 +86,13 @@ export const ProfileTools = () => {
           }}
         />
         {profile.origin !== 'archetype' && (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             onClick={() => void book.edit(removeProfile(records, profile))}
           >
             Take off the kit
-          </button>
+          </Button>
         )}
         <CompareWith />
       </div>
@@ -106,30 +103,17 @@ export const ProfileTools = () => {
             <span className="num">{waiting.profile.data.clipStops.toFixed(1)}</span>, the kit’s at{' '}
             <span className="num">{waiting.conflict.held.data.clipStops.toFixed(1)}</span>.
           </p>
-          <button
-            type="button"
-            className="btn btn-sm btn-primary"
-            autoFocus
-            onClick={() => void settle('both')}
-          >
+          <Button variant="primary" size="sm" autoFocus onClick={() => void settle('both')}>
             Keep both
-          </button>
+          </Button>
           {waiting.conflict.kind === 'differs' && waiting.conflict.replaceable && (
-            <button
-              type="button"
-              className="btn btn-sm btn-outline-secondary"
-              onClick={() => void settle('replace')}
-            >
+            <Button variant="outline-secondary" size="sm" onClick={() => void settle('replace')}>
               Replace the kit’s
-            </button>
+            </Button>
           )}
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
-            onClick={() => void settle('leave')}
-          >
+          <Button variant="outline-secondary" size="sm" onClick={() => void settle('leave')}>
             Leave it
-          </button>
+          </Button>
         </div>
       )}
       {said && (

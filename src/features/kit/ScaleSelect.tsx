@@ -1,5 +1,6 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
 import { SCALE_IDS, SCALES, type ScaleId } from '#core/signal/scale.ts';
 
 /** Which scale readings are typed in. */
@@ -14,9 +15,9 @@ export const ScaleSelect = ({
 }) => (
   <div className="anchor-wide">
     <label htmlFor={id}>Readings in</label>
-    <select
+    <Form.Select
       id={id}
-      className="form-select"
+
       value={value}
       onChange={(event) => onPick(event.target.value as ScaleId)}
     >
@@ -25,6 +26,6 @@ export const ScaleSelect = ({
           {SCALES[scale].name}
         </option>
       ))}
-    </select>
+    </Form.Select>
   </div>
 );

@@ -1,3 +1,4 @@
+import Table from 'react-bootstrap/Table';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import type { ZebraRow } from '#core/exposure/zebraSheet.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
@@ -29,7 +30,7 @@ export const ZebraFigures = ({
   /** Placement of the plan. */
   taken: number;
 }) => (
-  <table className="figures zebra-figures">
+  <Table className="figures zebra-figures">
     <thead>
       {tables.length > 1 && (
         <tr>
@@ -80,5 +81,5 @@ export const ZebraFigures = ({
         </tr>
       ))}
     </tbody>
-  </table>
+  </Table>
 );

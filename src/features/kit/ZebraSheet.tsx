@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
 import { printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
@@ -26,9 +27,9 @@ export const ZebraSheet = () => {
           {printStopsDecimal(numbers.clipStops)}
         </span>
         <div className="panel-tools">
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => window.print()}>
+          <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
             Print on one page
-          </button>
+          </Button>
         </div>
       </header>
       <TableScroll label="Zebra levels">

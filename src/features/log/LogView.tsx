@@ -2,6 +2,7 @@
 
 import { Circle, CircleDot, Trash2 } from 'lucide-react';
 import Link from 'next/link';
+import Button from 'react-bootstrap/Button';
 import { printStopsDecimal } from '#core/units.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
@@ -67,8 +68,8 @@ const Take = ({ take }: { take: TakeRecord }) => {
         onSave={(notes) => void book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
       />
       <div className="take-tools">
-        <button
-          type="button"
+        <Button
+          variant="bare"
           aria-pressed={take.circled}
           aria-label={`Circle take ${take.number}`}
           title="Circle: the one to use"
@@ -81,15 +82,15 @@ const Take = ({ take }: { take: TakeRecord }) => {
           ) : (
             <Circle size={20} aria-hidden="true" />
           )}
-        </button>
-        <button
-          type="button"
+        </Button>
+        <Button
+          variant="bare"
           aria-label={`Delete take ${take.number}`}
           title="Delete; undo brings it back"
           onClick={() => void remove()}
         >
           <Trash2 size={18} aria-hidden="true" />
-        </button>
+        </Button>
       </div>
     </li>
   );
@@ -108,9 +109,9 @@ export const LogView = () => {
         title={`Takes of ${selection.shoot.name}`}
         note={takes && takes.length > 0 ? `${takes.length} logged, ${circled} circled` : undefined}
         tools={
-          <button type="button" className="btn btn-primary btn-sm" onClick={log}>
+          <Button variant="primary" size="sm" onClick={log}>
             Log take <kbd>L</kbd>
-          </button>
+          </Button>
         }
       >
         {takes === undefined && <p className="quiet">Reading the log…</p>}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import type { TakeRecord } from '#store/records/take.ts';
 
 const SAVE_AFTER_MS = 400;
@@ -18,8 +19,9 @@ export const NotesField = ({ take, onSave }: { take: TakeRecord; onSave: (notes:
     if (notes !== take.notes) latest.current(notes);
   };
   return (
-    <textarea
-      className="form-control notes"
+    <Form.Control
+      as="textarea"
+      className="notes"
       aria-label={`Notes of take ${take.number}`}
       rows={1}
       maxLength={4000}

@@ -1,6 +1,7 @@
 'use client';
 
 import { parseAsArrayOf, parseAsStringLiteral, useQueryState } from 'nuqs';
+import Button from 'react-bootstrap/Button';
 import { ADVICE_RULES, RULE_IDS } from '#core/advice/rules.ts';
 import type { Survey } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
@@ -47,13 +48,13 @@ export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
               ))}
             </ul>
             {profile.id !== selection.profile.id && (
-              <button
-                type="button"
-                className="btn btn-sm btn-outline-secondary"
+              <Button
+                variant="outline-secondary"
+                size="sm"
                 onClick={() => editPlan(`Profile ${profile.name}`, { profileId: profile.id })}
               >
                 Take {profile.name}
-              </button>
+              </Button>
             )}
           </details>
         ))}

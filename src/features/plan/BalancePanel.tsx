@@ -1,5 +1,8 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import Table from 'react-bootstrap/Table';
 import {
   BALANCE_SCHOOLS,
   balanceAnswers,
@@ -39,9 +42,9 @@ const Water = () => {
         {(['depth', 'distance'] as const).map((id) => (
           <div className="anchor-half" key={id}>
             <label htmlFor={`water-${id}`}>{id === 'depth' ? 'Depth, m' : 'Distance, m'}</label>
-            <input
+            <Form.Control
               id={`water-${id}`}
-              className="form-control num"
+              className="num"
               type="number"
               min={0}
               max={id === 'depth' ? 200 : 50}
@@ -55,7 +58,7 @@ const Water = () => {
           </div>
         ))}
       </div>
-      <table className="figures words mt-2">
+      <Table className="figures words mt-2">
         <thead>
           <tr>
             <th scope="col">Channel</th>
@@ -72,7 +75,7 @@ const Water = () => {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p className="mt-2">
         Red stands <strong className="num">{found.redUnderGreen.toFixed(1)}</strong> stops under green
         {found.redGone
@@ -155,7 +158,7 @@ export const BalancePanel = () => {
           {sources.length > 0 && <MiredScale sources={sources} dial={plan.kelvin} />}
           {sources.length > 0 && (
             <TableScroll label="What the camera makes of each light">
-              <table className="figures words tight">
+              <Table className="figures words tight">
                 <thead>
                   <tr>
                     <th scope="col">At {printKelvin(plan.kelvin)}</th>
@@ -171,7 +174,7 @@ export const BalancePanel = () => {
                     <SourceRow key={source.id} source={source} first={sources[0]} />
                   ))}
                 </tbody>
-              </table>
+              </Table>
             </TableScroll>
           )}
           {sources.length > 0 && (
@@ -203,8 +206,8 @@ export const BalancePanel = () => {
       >
         {answers.map(({ id, dial, cast }) => (
           <div key={id} className={`balance${dial === undefined ? ' dim' : ''}`}>
-            <button
-              type="button"
+            <Button
+              variant="bare"
               className="row-pick"
               disabled={dial === undefined}
               aria-pressed={dial === plan.kelvin}
@@ -218,7 +221,7 @@ export const BalancePanel = () => {
                     ? 'as the card reads'
                     : 'does not fit here'}
               </span>
-            </button>
+            </Button>
             <p className="quiet mb-0">
               {BALANCE_SCHOOLS[id].says}{' '}
               {cast.map(({ source, mired }) => `${source.name} ${printCast(mired)}`).join('; ')}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import type { Brief } from '#store/records/setup.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -48,9 +49,9 @@ const NumberField = ({
   return (
     <div className="anchor-third">
       <label htmlFor={`brief-${id}`}>{label}</label>
-      <input
+      <Form.Control
         id={`brief-${id}`}
-        className="form-control num"
+        className="num"
         type="number"
         min={min}
         max={max}

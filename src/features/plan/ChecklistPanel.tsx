@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { CHECKLIST, CHECKLIST_IDS } from './checklist.ts';
@@ -25,29 +27,21 @@ export const ChecklistPanel = () => {
       title={`${camera.name}, in the order it is set`}
       note={`${done.length} of ${CHECKLIST_IDS.length}`}
       tools={
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          disabled={done.length === 0}
-          onClick={clear}
-        >
+        <Button variant="outline-secondary" size="sm" disabled={done.length === 0} onClick={clear}>
           Start over
-        </button>
+        </Button>
       }
     >
       <ul className="checklist">
         {CHECKLIST_IDS.map((id) => (
           <li key={id}>
-            <label>
-              <input
-                type="checkbox"
-                className="form-check-input"
-                checked={done.includes(id)}
-                onChange={() => tick(id)}
-              />
-              <strong>{CHECKLIST[id].name}</strong>
-              <span className="num">{CHECKLIST[id].set({ selection, numbers })}</span>
-            </label>
+            <Form.Check id={`check-${id}`}>
+              <Form.Check.Input checked={done.includes(id)} onChange={() => tick(id)} />
+              <Form.Check.Label>
+                <strong>{CHECKLIST[id].name}</strong>
+                <span className="num">{CHECKLIST[id].set({ selection, numbers })}</span>
+              </Form.Check.Label>
+            </Form.Check>
           </li>
         ))}
       </ul>

@@ -2,6 +2,7 @@
 
 import { Download, Printer } from 'lucide-react';
 import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
 import { SCALES } from '#core/signal/scale.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
@@ -26,12 +27,12 @@ export const DayCardsView = () => {
         <h2>{title}</h2>
         <span className="quiet">{subtitle}</span>
         <div className="panel-tools">
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => window.print()}>
+          <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
             <Printer size={15} aria-hidden /> Print
-          </button>
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void savePdf()}>
+          </Button>
+          <Button variant="outline-secondary" size="sm" onClick={() => void savePdf()}>
             <Download size={15} aria-hidden /> PDF
-          </button>
+          </Button>
         </div>
       </header>
       <div className="day-grid">

@@ -1,6 +1,7 @@
 'use client';
 
 import { Fragment, useMemo } from 'react';
+import Table from 'react-bootstrap/Table';
 import { bitsPerPixel, cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from '#core/day/media.ts';
 import { kindOf } from '#core/profile/index.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
@@ -85,7 +86,7 @@ const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
   if (rows.length === 0) return null;
   return (
     <Panel title="Bits a pixel" note={`${camera.name}, slow motion by the frame, not by Mb/s`}>
-      <table className="figures words">
+      <Table className="figures words">
         <thead>
           <tr>
             <th scope="col">fps</th>
@@ -106,7 +107,7 @@ const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p className="quiet small-print">
         Of a {PIXELS.width} × {PIXELS.height} picture; as fast as the camera’s list reaches.
       </p>
@@ -136,7 +137,7 @@ export const DayPanel = () => {
           note={`${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} copies; ${hours(grading)} to grade`}
         >
           <TableScroll label="Media and grading">
-            <table className="figures words">
+            <Table className="figures words">
               <thead>
                 <tr>
                   <th scope="col">Set-up</th>
@@ -169,7 +170,7 @@ export const DayPanel = () => {
                   );
                 })}
               </tbody>
-            </table>
+            </Table>
           </TableScroll>
           {recording && (
             <p className="quiet mt-2 mb-0">
@@ -187,7 +188,7 @@ export const DayPanel = () => {
         <Briefing />
         <SlowMotion camera={camera} fps={setup.fps} />
         <Panel title="180 degrees" note={`on ${camera.name}’s own list`}>
-          <table className="figures">
+          <Table className="figures">
             <thead>
               <tr>
                 <th scope="col">fps</th>
@@ -208,7 +209,7 @@ export const DayPanel = () => {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </Table>
         </Panel>
       </div>
     </div>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import Button from 'react-bootstrap/Button';
 import { sceneFor } from '#store/demo/scenes.ts';
 import type { Spot } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
@@ -93,8 +94,8 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   return (
     <div className="look-through">
       <Panel title="Through the camera" note="click, or arrow keys and Enter, to read a spot with its meter">
-        <button
-          type="button"
+        <Button
+          variant="bare"
           className="look-picture"
           aria-label={`Read the spot ${Math.round(100 * x)} % across, ${Math.round(100 * y)} % down`}
           onClick={onClick}
@@ -102,7 +103,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
         >
           <canvas ref={canvas} role="img" aria-label="Picture of the simulated camera" />
           <span className="look-aim" style={{ left: `${100 * x}%`, top: `${100 * y}%` }} aria-hidden />
-        </button>
+        </Button>
         {problem && <p className="field-error">{problem}</p>}
         <p className="quiet mb-0" role="status">
           {last

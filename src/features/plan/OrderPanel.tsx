@@ -17,6 +17,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
 import type { SetupRecord } from '#store/records/setup.ts';
 import { setupsOf } from '#store/selection.ts';
 import { reordered } from './dayModel.ts';
@@ -44,19 +45,19 @@ const Row = ({
         transition: transition ?? undefined,
       }}
     >
-      <button
-        type="button"
+      <Button
+        variant="bare"
         className="icon-button"
         aria-label={`Move ${setup.name}`}
         {...attributes}
         {...listeners}
       >
         <GripVertical size={16} aria-hidden />
-      </button>
+      </Button>
       <span className="num">{place}</span>
-      <button type="button" className="row-pick" onClick={onPick}>
+      <Button variant="bare" className="row-pick" onClick={onPick}>
         {setup.name} <span className="quiet">{setup.light}</span>
-      </button>
+      </Button>
     </li>
   );
 };

@@ -2,6 +2,8 @@
 
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, type ComponentType } from 'react';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
@@ -40,7 +42,7 @@ const Placements = () => {
       note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]"
       className="placements"
     >
-      <table className="figures">
+      <Table className="figures">
         <thead>
           <tr>
             <th scope="col">Placement</th>
@@ -62,8 +64,8 @@ const Placements = () => {
             return (
               <tr key={row.placement} className={taken ? 'taken' : undefined}>
                 <th scope="row">
-                  <button
-                    type="button"
+                  <Button
+                    variant="bare"
                     className="row-pick"
                     aria-pressed={taken}
                     onClick={() =>
@@ -71,7 +73,7 @@ const Placements = () => {
                     }
                   >
                     {printStops(row.placement)}
-                  </button>
+                  </Button>
                 </th>
                 <td>{row.card}</td>
                 {row.skin.map((skin, i) => (
@@ -87,7 +89,7 @@ const Placements = () => {
             );
           })}
         </tbody>
-      </table>
+      </Table>
     </Panel>
   );
 };

@@ -1,5 +1,8 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import Table from 'react-bootstrap/Table';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { SCHOOLS } from '#core/exposure/schools.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
@@ -49,8 +52,8 @@ const SchoolLine = ({ row, recommended }: { row: SchoolRow; recommended: boolean
   return (
     <tr className={taken ? 'taken' : undefined}>
       <th scope="row" title={rule}>
-        <button
-          type="button"
+        <Button
+          variant="bare"
           className="row-pick"
           aria-pressed={taken}
           onClick={() =>
@@ -59,7 +62,7 @@ const SchoolLine = ({ row, recommended }: { row: SchoolRow; recommended: boolean
         >
           <StateMark state={stateOf(row)} /> {name}
           {recommended && <span className="advised">advised</span>}
-        </button>
+        </Button>
       </th>
       <td className="num">{printStops(placement)}</td>
       <td className="num">{levels.card}</td>
@@ -97,8 +100,8 @@ const BackOff = () => {
   return (
     <label className="back-off">
       <span className="quiet">backs off</span>
-      <select
-        className="form-select form-select-sm"
+      <Form.Select
+        size="sm"
         value={BACK_OFFS.indexOf(nearest)}
         onChange={(event) => editSetup('Back-off', { backOff: BACK_OFFS[Number(event.target.value)] })}
       >
@@ -107,7 +110,7 @@ const BackOff = () => {
             {stops === 1 / 2 ? '1/2' : printStops(stops).replace('+', '')} stop
           </option>
         ))}
-      </select>
+      </Form.Select>
     </label>
   );
 };
@@ -122,7 +125,7 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => (
       {schools.best.why}
     </p>
     <TableScroll label="Placement, school by school">
-      <table className="figures words">
+      <Table className="figures words">
         <thead>
           <tr>
             <th scope="col">School</th>
@@ -141,7 +144,7 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => (
             <SchoolLine key={row.id} row={row} recommended={row.id === schools.best.id} />
           ))}
         </tbody>
-      </table>
+      </Table>
     </TableScroll>
     <p className="quiet figures-foot mb-0">
       Room: from the brightest kept tone to clip. Clean by: from the darkest kept tone to the usable floor.

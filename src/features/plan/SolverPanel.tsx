@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { ndNeeded } from '#core/exposure/solver.ts';
 import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
@@ -62,8 +64,9 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
         ))}
       </div>
       <div className="choices">
-        <select
-          className="form-select form-select-sm iso-rule"
+        <Form.Select
+          size="sm"
+          className="iso-rule"
           aria-label="What ISO may do"
           title={ISO_RULES[locks.iso].says}
           value={locks.iso}
@@ -78,7 +81,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
               {id === 'ceiling' && ` of ${isoCeiling(camera)}`}
             </option>
           ))}
-        </select>
+        </Form.Select>
         {camera.sensitivity === 'ei' && <span className="quiet">EI: the sensor stays at its base</span>}
       </div>
       {!locks.shutter && (
@@ -115,14 +118,14 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
             {answer.nd.names.some((name) => name.includes('variable')) &&
               ' A turning filter shifts colour and crosses at its ends.'}
           </p>
-          <button
-            type="button"
-            className="btn btn-outline-secondary btn-sm"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             disabled={same}
             onClick={() => editPlan('Settings solved', planFields(selection, plan.placement, answer))}
           >
             {same ? 'The card stands so' : 'Dial these in'}
-          </button>
+          </Button>
         </>
       )}
       {!answer && <p className="quiet mb-0">Read one spot in EV, lux or cd/m², and settings are solved.</p>}

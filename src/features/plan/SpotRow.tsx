@@ -2,6 +2,8 @@
 
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import {
   SPOT_ROLES,
   SPOT_UNIT_IDS,
@@ -44,8 +46,8 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
       {AT_FIELDS.filter(([id]) => id !== 'iris' || spot.unit === 'meter').map(([id, label, shown, back]) => (
         <label key={id}>
           <span className="quiet">{label}</span>
-          <input
-            className="form-control num"
+          <Form.Control
+            className="num"
             inputMode="decimal"
             value={texts[id] ?? String(shown(at[id]))}
             onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
@@ -71,8 +73,9 @@ const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => voi
     <p className="spot-at">
       <label>
         <span className="quiet">on a matt surface of</span>
-        <input
-          className={`form-control num${wrong ? ' is-invalid' : ''}`}
+        <Form.Control
+          isInvalid={wrong}
+          className="num"
           inputMode="decimal"
           aria-label={`Reflectance of ${spot.name}, percent`}
           value={text ?? String(Number((100 * (spot.reflectance ?? MIDDLE_GREY)).toFixed(1)))}
@@ -121,13 +124,12 @@ export const SpotRow = ({
   const setUnit = (next: SpotUnit) =>
     onChange({ ...spot, unit: next, at: SPOT_UNITS[next].settings ? settingsOf(plan, setup) : undefined });
   const wrong = value !== undefined && !Number.isFinite(typed(value));
-  const enter = (event: { key: string; currentTarget: HTMLInputElement }) => {
+  const enter = (event: { key: string; currentTarget: HTMLElement }) => {
     if (event.key === 'Enter') event.currentTarget.blur();
   };
   return (
     <li className="spot">
-      <input
-        className="form-control"
+      <Form.Control
         aria-label="Name of the spot"
         maxLength={80}
         value={name ?? spot.name}
@@ -135,8 +137,7 @@ export const SpotRow = ({
         onBlur={keepName}
         onKeyDown={enter}
       />
-      <select
-        className="form-select"
+      <Form.Select
         aria-label={`What ${spot.name} is`}
         value={roleValue(spot)}
         onChange={(event) => setRole(event.target.value)}
@@ -154,9 +155,10 @@ export const SpotRow = ({
         {spot.role === 'skin' && !subjects.some(({ id }) => id === spot.subjectId) && (
           <option value={roleValue(spot)}>a face</option>
         )}
-      </select>
-      <input
-        className={`form-control num${wrong ? ' is-invalid' : ''}`}
+      </Form.Select>
+      <Form.Control
+        isInvalid={wrong}
+        className="num"
         aria-label={`Reading of ${spot.name}`}
         inputMode="decimal"
         value={value ?? String(spot.value)}
@@ -164,8 +166,7 @@ export const SpotRow = ({
         onBlur={keepValue}
         onKeyDown={enter}
       />
-      <select
-        className="form-select"
+      <Form.Select
         aria-label={`Unit of ${spot.name}`}
         title={unit.name}
         value={spot.unit}
@@ -176,13 +177,13 @@ export const SpotRow = ({
             {SPOT_UNITS[id].short}
           </option>
         ))}
-      </select>
+      </Form.Select>
       <span className="num spot-stops" title="stops over the card">
         {stops === undefined ? '–' : printStopsDecimal(stops)}
       </span>
-      <button type="button" className="icon-button" aria-label={`Take ${spot.name} out`} onClick={onRemove}>
+      <Button variant="bare" className="icon-button" aria-label={`Take ${spot.name} out`} onClick={onRemove}>
         <Trash2 size={15} aria-hidden />
-      </button>
+      </Button>
       {spot.at && unit.settings && <ReadAt spot={spot} onChange={onChange} />}
       {unit.falling && <Surface spot={spot} onChange={onChange} />}
     </li>

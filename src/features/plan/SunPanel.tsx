@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { typed } from '#ui/typed.ts';
@@ -61,10 +62,10 @@ export const SunPanel = () => {
       <div className="anchor-form">
         <div className="anchor-half">
           <label htmlFor="sun-date">Day</label>
-          <input
+          <Form.Control
             id="sun-date"
             type="date"
-            className="form-control"
+
             value={texts.date ?? sun.date}
             onChange={(event) => set('date', event.target.value)}
           />
@@ -72,9 +73,10 @@ export const SunPanel = () => {
         {FIELDS.map(([id, label]) => (
           <div className="anchor-half" key={id}>
             <label htmlFor={`sun-${id}`}>{label}</label>
-            <input
+            <Form.Control
               id={`sun-${id}`}
-              className={`form-control num${wrong?.[0] === id ? ' is-invalid' : ''}`}
+              isInvalid={wrong?.[0] === id}
+              className="num"
               inputMode="decimal"
               value={texts[id] ?? String(sun[id])}
               onChange={(event) => set(id, event.target.value)}

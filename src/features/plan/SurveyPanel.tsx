@@ -2,6 +2,8 @@
 
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { incidentAgainstSpot, luxOfGrey, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
@@ -52,9 +54,10 @@ const Constant = ({
 }) => {
   const editSetup = useEditSetup();
   return (
-    <select
+    <Form.Select
       id={id}
-      className="form-select form-select-sm meter-k"
+      size="sm"
+      className="meter-k"
       value={value}
       onChange={(event) =>
         editSetup(`${name} ${event.target.value}`, { [`meter${name}`]: Number(event.target.value) })
@@ -63,7 +66,7 @@ const Constant = ({
       {[...new Set([...options, value])].map((one) => (
         <option key={one}>{one}</option>
       ))}
-    </select>
+    </Form.Select>
   );
 };
 
@@ -88,26 +91,26 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
       title="Light on the set"
       tools={
         <>
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             aria-pressed={looking}
             onClick={() => setLooking(!looking)}
           >
             Through the camera
-          </button>
+          </Button>
           {measured && measured.patches.length > 0 && (
-            <button type="button" className="btn btn-sm btn-outline-secondary" onClick={fromFrame}>
+            <Button variant="outline-secondary" size="sm" onClick={fromFrame}>
               From the frame
-            </button>
+            </Button>
           )}
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             onClick={() => change('New spot', [...spots, newSpot(crypto.randomUUID(), selection)])}
           >
             <Plus size={15} aria-hidden /> Add a spot
-          </button>
+          </Button>
         </>
       }
     >

@@ -1,4 +1,6 @@
 import { useId } from 'react';
+import Table from 'react-bootstrap/Table';
+import Form from 'react-bootstrap/Form';
 import type { Losses } from '#workers/luts/protocol.ts';
 import { lossRows, lossWord } from './lossModel.ts';
 
@@ -19,7 +21,7 @@ export const LossTable = ({
   const name = useId();
   if (!losses) return <p className="quiet">Measuring what 17, 33 and 65 points lose…</p>;
   return (
-    <table className={`figures lut-losses${old ? ' lut-old' : ''}`} aria-busy={old}>
+    <Table className={`figures lut-losses${old ? ' lut-old' : ''}`} aria-busy={old}>
       <thead>
         <tr>
           <th scope="col">Points</th>
@@ -46,16 +48,14 @@ export const LossTable = ({
               data-shaped={row.shaped}
             >
               <th scope="row">
-                <label>
-                  <input
-                    type="radio"
-                    name={name}
-                    checked={on}
-                    onChange={() => onPick(row.size, row.shaped)}
-                  />{' '}
-                  {row.size}
-                  {row.shaped ? ' + shaper' : ''}
-                </label>
+                <Form.Check
+                  type="radio"
+                  id={`${name}-${row.size}-${row.shaped}`}
+                  name={name}
+                  label={`${row.size}${row.shaped ? ' + shaper' : ''}`}
+                  checked={on}
+                  onChange={() => onPick(row.size, row.shaped)}
+                />
               </th>
               <td className="num">{row.loss.mean.toFixed(2)}</td>
               <td className="num">{row.loss.worst.toFixed(1)}</td>
@@ -65,6 +65,6 @@ export const LossTable = ({
           );
         })}
       </tbody>
-    </table>
+    </Table>
   );
 };

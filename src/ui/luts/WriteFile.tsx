@@ -2,6 +2,8 @@
 
 import { Download } from 'lucide-react';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { LUT_FORMAT_IDS, LUT_WRITERS, type LutFormatId } from '#core/formats/writeLut.ts';
 import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { INTERPOLATIONS, type InterpolationId } from '#core/lut/lut.ts';
@@ -114,8 +116,8 @@ export const WriteFile = ({
         </p>
       </div>
       <div className="lut-write">
-        <select
-          className="form-select form-select-sm"
+        <Form.Select
+          size="sm"
           aria-label="Format"
           title={LUT_WRITERS[format].says}
           value={format}
@@ -131,7 +133,7 @@ export const WriteFile = ({
               {LUT_WRITERS[id].name}
             </option>
           ))}
-        </select>
+        </Form.Select>
         <Segmented
           label="Scale of 0 to 1"
           options={SCALE_IDS.map((id) => ({ id, name: CUBE_SCALES[id].name, says: CUBE_SCALES[id].says }))}
@@ -150,24 +152,20 @@ export const WriteFile = ({
             onPick={setInterpolation}
           />
         )}
-        <button
-          type="button"
-          className="btn btn-primary btn-sm lut-file"
+        <Button
+          variant="primary"
+          size="sm"
+          className="lut-file"
           disabled={!source}
           title={CUBE_SCALES[scale].says}
           onClick={() => void write()}
         >
           <Download size={16} aria-hidden="true" /> <span>{file}</span>
-        </button>
+        </Button>
         {onKeep && (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
-            disabled={!source}
-            onClick={() => void keep()}
-          >
+          <Button variant="outline-secondary" size="sm" disabled={!source} onClick={() => void keep()}>
             Keep in the kit
-          </button>
+          </Button>
         )}
         {said && (
           <p className={said.bad ? 'field-error' : 'quiet small mb-0'} role="status">

@@ -3,13 +3,15 @@
 import { useRef, useState, type ReactNode } from 'react';
 import Overlay from 'react-bootstrap/Overlay';
 import Popover from 'react-bootstrap/Popover';
+import Button from 'react-bootstrap/Button';
 
 /** A button that opens a small panel beside it; Escape and a click elsewhere close it. */
 export const Popup = ({
   name,
   label,
   says,
-  className = 'btn btn-sm btn-outline-secondary',
+  variant = 'outline-secondary',
+  className,
   panelClass = 'popup',
   placement = 'bottom-end',
   children,
@@ -18,6 +20,7 @@ export const Popup = ({
   /** What the panel is called. */
   label: string;
   says?: string;
+  variant?: 'outline-secondary' | 'bare';
   className?: string;
   panelClass?: string;
   placement?: 'bottom-end' | 'bottom-start' | 'top-start' | 'top-end';
@@ -28,9 +31,10 @@ export const Popup = ({
   const close = () => setOpen(false);
   return (
     <>
-      <button
+      <Button
         ref={target}
-        type="button"
+        variant={variant}
+        size="sm"
         className={className}
         title={says}
         aria-haspopup="dialog"
@@ -38,7 +42,7 @@ export const Popup = ({
         onClick={() => setOpen(!open)}
       >
         {name}
-      </button>
+      </Button>
       <Overlay
         target={target}
         show={open}

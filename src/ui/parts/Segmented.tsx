@@ -1,10 +1,12 @@
 'use client';
 
 import { useId } from 'react';
+import ToggleButton from 'react-bootstrap/ToggleButton';
+import ToggleButtonGroup from 'react-bootstrap/ToggleButtonGroup';
 
 type Option<T extends string> = { readonly id: T; readonly name: string; readonly says?: string };
 
-/** One of a few, all in sight: radio buttons drawn as a bar. */
+/** One of a few, all in sight: radio buttons as a bar. */
 export const Segmented = <T extends string>({
   label,
   options,
@@ -18,19 +20,21 @@ export const Segmented = <T extends string>({
 }) => {
   const name = useId();
   return (
-    <div className="segmented" role="radiogroup" aria-label={label}>
-      {options.map((option) => (
-        <label key={option.id} title={option.says} className={option.id === value ? 'on' : undefined}>
-          <input
-            type="radio"
-            name={name}
-            value={option.id}
-            checked={option.id === value}
-            onChange={() => onPick(option.id)}
-          />
-          {option.name}
-        </label>
+    <ToggleButtonGroup
+      type="radio"
+      size="sm"
+      className="segmented"
+      role="radiogroup"
+      aria-label={label}
+      name={name}
+      value={value}
+      onChange={onPick}
+    >
+      {options.map(({ id, name: word, says }) => (
+        <ToggleButton key={id} id={`${name}-${id}`} value={id} variant="choice" title={says}>
+          {word}
+        </ToggleButton>
       ))}
-    </div>
+    </ToggleButtonGroup>
   );
 };

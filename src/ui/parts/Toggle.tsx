@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+
 /** A switch that keeps its state in sight. */
 export const Toggle = ({
   on,
@@ -12,7 +14,7 @@ export const Toggle = ({
   says?: string;
   onFlip: () => void;
 }) => (
-  <button type="button" className="toggle" aria-pressed={on} title={says} onClick={onFlip}>
+  <Button variant="choice" size="sm" active={on} aria-pressed={on} title={says} onClick={onFlip}>
     {name}
-  </button>
+  </Button>
 );

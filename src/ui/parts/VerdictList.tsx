@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
 import type { Verdict } from '#core/verdict/index.ts';
 import { StateMark } from './StateMark.tsx';
 
@@ -23,8 +24,8 @@ export const VerdictList = ({
         data-verdict={verdict.id}
         data-state={verdict.state}
       >
-        <button
-          type="button"
+        <Button
+          variant="bare"
           className="verdict-row"
           aria-expanded={picked === verdict.id}
           onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}
@@ -33,7 +34,7 @@ export const VerdictList = ({
           <span className="verdict-title">{verdict.title}</span>
           <span className="verdict-figure num">{verdict.figure}</span>
           <span className="verdict-advice">{verdict.advice}</span>
-        </button>
+        </Button>
         {picked === verdict.id && opened(verdict)}
       </li>
     ))}

@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { newSetup, newShoot } from '#store/newShoot.ts';
 import { useBench, useSelect, useSelection } from '../bench/hooks.ts';
 
@@ -25,34 +27,22 @@ export const AddShoot = () => {
   };
   return (
     <div className="add-shoot">
-      <label className="form-label" htmlFor="new-name">
-        New
-      </label>
-      <input
+      <Form.Label htmlFor="new-name">New</Form.Label>
+      <Form.Control
         id="new-name"
-        className="form-control"
+
         placeholder="Name of a set-up or shoot"
         maxLength={80}
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
       <div className="d-flex gap-2 mt-2">
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          disabled={!ready}
-          onClick={() => void addSetup()}
-        >
+        <Button variant="outline-secondary" size="sm" disabled={!ready} onClick={() => void addSetup()}>
           Add set-up
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          disabled={!ready}
-          onClick={() => void addShoot()}
-        >
+        </Button>
+        <Button variant="outline-secondary" size="sm" disabled={!ready} onClick={() => void addShoot()}>
           Add shoot
-        </button>
+        </Button>
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
 import { camerasOf, setupsOf, shootsOf } from '#store/selection.ts';
 import { useRecords, useSelect, useSelection } from '../bench/hooks.ts';
 import { Popup } from '../parts/Popup.tsx';
@@ -27,16 +28,15 @@ export const Chooser = () => {
         </>
       }
       label="Shoot, set-up and camera"
+      variant="bare"
       className="chooser"
       panelClass="chooser-popover"
       placement="bottom-start"
     >
-      <label className="form-label" htmlFor="choose-shoot">
-        Shoot
-      </label>
-      <select
+      <Form.Label htmlFor="choose-shoot">Shoot</Form.Label>
+      <Form.Select
         id="choose-shoot"
-        className="form-select"
+
         value={shoot.id}
         onChange={(event) => select({ shoot: event.target.value })}
       >
@@ -45,14 +45,14 @@ export const Chooser = () => {
             {name}
           </option>
         ))}
-      </select>
-      <label className="form-label mt-2" htmlFor="choose-setup">
+      </Form.Select>
+      <Form.Label className="mt-2" htmlFor="choose-setup">
         Set-up
-      </label>
-      <select
+      </Form.Label>
+      <Form.Select
         id="choose-setup"
-        className="form-select cell-choices"
-        size={Math.min(8, Math.max(2, setupsOf(records, shoot.id).length))}
+        className="cell-choices"
+        htmlSize={Math.min(8, Math.max(2, setupsOf(records, shoot.id).length))}
         value={setup.id}
         autoFocus
         onChange={(event) => select({ setup: event.target.value })}
@@ -62,13 +62,13 @@ export const Chooser = () => {
             {i + 1} {name}
           </option>
         ))}
-      </select>
-      <label className="form-label mt-2" htmlFor="choose-camera">
+      </Form.Select>
+      <Form.Label className="mt-2" htmlFor="choose-camera">
         Camera
-      </label>
-      <select
+      </Form.Label>
+      <Form.Select
         id="choose-camera"
-        className="form-select"
+
         value={camera.id}
         onChange={(event) => select({ camera: event.target.value })}
       >
@@ -77,7 +77,7 @@ export const Chooser = () => {
             {c.name}, {depth(c)}, {c.job}
           </option>
         ))}
-      </select>
+      </Form.Select>
       <AddShoot />
     </Popup>
   );

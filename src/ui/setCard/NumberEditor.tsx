@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 
 const printStep = (value: number) => `${value}`.replace('-', '\u2212');
 
@@ -39,16 +41,11 @@ export const NumberEditor = ({
     <div className="number-editor">
       <div className="input-group">
         <span className="input-group-text number-label">{label}</span>
-        <button
-          type="button"
-          className="btn btn-outline-secondary"
-          aria-label={`${label} less`}
-          onClick={() => set(value - step)}
-        >
+        <Button variant="outline-secondary" aria-label={`${label} less`} onClick={() => set(value - step)}>
           −
-        </button>
-        <input
-          className={`form-control${wrong ? ' is-invalid' : ''}`}
+        </Button>
+        <Form.Control
+          isInvalid={wrong}
           aria-label={label}
           inputMode="decimal"
           value={text}
@@ -64,14 +61,9 @@ export const NumberEditor = ({
             if (event.key === 'ArrowDown') set(value - step);
           }}
         />
-        <button
-          type="button"
-          className="btn btn-outline-secondary"
-          aria-label={`${label} more`}
-          onClick={() => set(value + step)}
-        >
+        <Button variant="outline-secondary" aria-label={`${label} more`} onClick={() => set(value + step)}>
           +
-        </button>
+        </Button>
       </div>
       <p className={wrong ? 'field-error' : 'quiet small mb-0'}>
         {wrong

@@ -4,6 +4,8 @@ import { dequal } from 'dequal';
 import { useRef, useState } from 'react';
 import Overlay from 'react-bootstrap/Overlay';
 import Popover from 'react-bootstrap/Popover';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { useCard, useEditPlan, useRecords, useSelection } from '../bench/hooks.ts';
 import { Arithmetic } from '../parts/Arithmetic.tsx';
 import { CELLS, type Cell } from './cells.tsx';
@@ -33,10 +35,10 @@ const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   }
   const choices = editor.choices(input, records);
   return (
-    <select
-      className="form-select cell-choices"
+    <Form.Select
+      className="cell-choices"
       aria-label={label}
-      size={Math.min(8, Math.max(2, choices.length))}
+      htmlSize={Math.min(8, Math.max(2, choices.length))}
       value={editor.current(plan)}
       autoFocus
       onChange={(event) => {
@@ -49,7 +51,7 @@ const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
           {name}
         </option>
       ))}
-    </select>
+    </Form.Select>
   );
 };
 
@@ -66,9 +68,9 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   };
   return (
     <>
-      <button
+      <Button
         ref={target}
-        type="button"
+        variant="bare"
         className={`cell${cell.aim ? ' cell-aim' : ''}${open ? ' cell-open' : ''}`}
         data-cell={cell.id}
         aria-haspopup="dialog"
@@ -80,7 +82,7 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
           {changed && <span className="notch" title="Set by hand" />}
         </span>
         <span className="cell-value">{cell.print(input)}</span>
-      </button>
+      </Button>
       <Overlay target={target} show={open} placement="bottom" rootClose transition={false} onHide={close}>
         <Popover
           className="cell-popover"
@@ -94,9 +96,10 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
             <p className="cell-why">{why}</p>
             <Editor cell={cell} input={input} />
             {changed && (
-              <button
-                type="button"
-                className="btn btn-sm btn-outline-secondary mt-2"
+              <Button
+                variant="outline-secondary"
+                size="sm"
+                className="mt-2"
                 onClick={() =>
                   editPlan(
                     `${cell.label} back to start`,
@@ -105,7 +108,7 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
                 }
               >
                 Back to the camera’s start value
-              </button>
+              </Button>
             )}
             <details className="cell-arithmetic">
               <summary>The arithmetic</summary>

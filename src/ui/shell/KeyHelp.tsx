@@ -1,6 +1,7 @@
 'use client';
 
 import Modal from 'react-bootstrap/Modal';
+import Table from 'react-bootstrap/Table';
 import type { KernelsInUse } from '#workers/judge/protocol.ts';
 import { useSession } from '../bench/hooks.ts';
 import { KEYMAP } from './keymap.ts';
@@ -31,7 +32,7 @@ export const KeyHelp = ({ show, onHide }: { show: boolean; onHide: () => void })
       </Modal.Title>
     </Modal.Header>
     <Modal.Body>
-      <table className="keys">
+      <Table className="keys">
         <tbody>
           {Object.entries(KEYMAP).map(([id, row]) => (
             <tr key={id}>
@@ -43,7 +44,7 @@ export const KeyHelp = ({ show, onHide }: { show: boolean; onHide: () => void })
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <PixelLoops />
     </Modal.Body>
   </Modal>

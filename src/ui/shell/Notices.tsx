@@ -49,13 +49,9 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
         <div className="notice" role="status">
           <span>{said.text}</span>
           {records.undoable === said.undoes && (
-            <button
-              type="button"
-              className="btn btn-sm btn-outline-secondary"
-              onClick={() => void book.undo().then(hush)}
-            >
+            <Button variant="outline-secondary" size="sm" onClick={() => void book.undo().then(hush)}>
               Undo
-            </button>
+            </Button>
           )}
         </div>
       )}

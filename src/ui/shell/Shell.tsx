@@ -4,6 +4,7 @@ import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
 import { BenchProvider } from '../bench/BenchProvider.tsx';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
@@ -65,35 +66,35 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
   const { surround, next } = useSurround();
   return (
     <div className="order-foot">
-      <button
-        type="button"
+      <Button
+        variant="bare"
         aria-label={`Undo ${undoable ?? ''}`}
         title={`Undo ${undoable ?? ''}`}
         disabled={!undoable}
         onClick={() => void book.undo()}
       >
         <Undo2 size={18} aria-hidden="true" />
-      </button>
-      <button
-        type="button"
+      </Button>
+      <Button
+        variant="bare"
         aria-label={`Redo ${redoable ?? ''}`}
         title={`Redo ${redoable ?? ''}`}
         disabled={!redoable}
         onClick={() => void book.redo()}
       >
         <Redo2 size={18} aria-hidden="true" />
-      </button>
-      <button
-        type="button"
+      </Button>
+      <Button
+        variant="bare"
         aria-label={`Surround: ${surround}`}
         title={`Surround: ${surround} (B)`}
         onClick={next}
       >
         <SunMoon size={18} aria-hidden="true" />
-      </button>
-      <button type="button" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
+      </Button>
+      <Button variant="bare" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
         <CircleHelp size={18} aria-hidden="true" />
-      </button>
+      </Button>
     </div>
   );
 };

@@ -3,6 +3,8 @@
 import { Circle, Film, Play, Square } from 'lucide-react';
 import { dequal } from 'dequal';
 import { useState, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { exactFNumber, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
@@ -100,24 +102,24 @@ export const CameraPanel = ({
         </span>
         <div className="panel-tools">
           {offCard > 0 && (
-            <button
-              type="button"
-              className="btn btn-sm btn-outline-secondary"
+            <Button
+              variant="outline-secondary"
+              size="sm"
               title="Every knob as the card says"
               onClick={() => asCard()}
             >
               As the card
-            </button>
+            </Button>
           )}
-          <button
-            type="button"
-            className={`btn btn-sm ${running ? 'btn-primary' : 'btn-outline-secondary'}`}
+          <Button
+            size="sm"
+            variant={running ? 'primary' : 'outline-secondary'}
             aria-pressed={running}
             onClick={() => run(!running)}
           >
             {running ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}{' '}
             {running ? 'Stop' : 'Live'}
-          </button>
+          </Button>
         </div>
       </header>
       <div className="knobs">
@@ -210,8 +212,8 @@ export const CameraPanel = ({
       </div>
       <div className="camera-meter">
         <MeterScale shows={stage.shows} scale={camera.meter.scale} />
-        <select
-          className="form-select form-select-sm"
+        <Form.Select
+          size="sm"
           aria-label="What the meter looks at"
           value={auto.mode}
           onChange={(event) => meter({ mode: event.target.value as MeterMode })}
@@ -221,7 +223,7 @@ export const CameraPanel = ({
               {METER_MODES[id].name}
             </option>
           ))}
-        </select>
+        </Form.Select>
       </div>
       <div className="camera-foot">
         {camera.fixedIris === undefined && (
@@ -246,24 +248,24 @@ export const CameraPanel = ({
           says="Live: towards the colour of the picture, slowly"
           onFlip={() => automate('balance', { autoKelvin: knobs.kelvin })}
         />
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
+          size="sm"
           aria-label="Still"
           title="Still: the picture as a PNG of its codes"
           onClick={() => void saveStill()}
         >
           <Circle size={14} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        </Button>
+        <Button
+          variant="outline-secondary"
+          size="sm"
           aria-label={recording ? 'Stop the clip' : 'Clip'}
           title={`Clip: ${CLIP_SECONDS} seconds as Y4M`}
           onClick={() => (recording ? recording.abort() : void saveClip())}
         >
           {recording ? <Square size={14} aria-hidden /> : <Film size={14} aria-hidden />}
-        </button>
+        </Button>
         {said && (
           <span className="quiet camera-said" role="status">
             {said}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, type KeyboardEvent, type PointerEvent, type WheelEvent } from 'react';
+import Button from 'react-bootstrap/Button';
 
 /** Pixels of a drag that make one click of the knob. */
 const CLICK = 14;
@@ -45,8 +46,8 @@ export const Knob = ({
   };
   return (
     <div className={`knob${off ? ' knob-off' : ''}${disabled ? ' dim' : ''}`}>
-      <button
-        type="button"
+      <Button
+        variant="bare"
         className="knob-step"
         tabIndex={-1}
         aria-label={`${label} down`}
@@ -54,7 +55,7 @@ export const Knob = ({
         onClick={() => onTurn(-1)}
       >
         −
-      </button>
+      </Button>
       <div
         className="knob-face"
         role="spinbutton"
@@ -82,8 +83,8 @@ export const Knob = ({
         </span>
         <span className="knob-value num">{value}</span>
       </div>
-      <button
-        type="button"
+      <Button
+        variant="bare"
         className="knob-step"
         tabIndex={-1}
         aria-label={`${label} up`}
@@ -91,7 +92,7 @@ export const Knob = ({
         onClick={() => onTurn(1)}
       >
         +
-      </button>
+      </Button>
     </div>
   );
 };

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { listDevices, openDevice, takesDevices, type Device } from './deviceFeed.ts';
@@ -38,21 +39,16 @@ const Devices = ({ close }: { close: () => void }) => {
         finds.
       </p>
       <div className="device-list">
-        <button type="button" className="btn btn-sm btn-primary" onClick={() => void take('')}>
+        <Button variant="primary" size="sm" onClick={() => void take('')}>
           Any video input
-        </button>
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void look()}>
+        </Button>
+        <Button variant="outline-secondary" size="sm" onClick={() => void look()}>
           Choose…
-        </button>
+        </Button>
         {devices?.map(({ id, name }) => (
-          <button
-            key={id}
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
-            onClick={() => void take(id)}
-          >
+          <Button key={id} variant="outline-secondary" size="sm" onClick={() => void take(id)}>
             {name}
-          </button>
+          </Button>
         ))}
       </div>
       {problem && <p className="field-error mb-0 mt-2">{problem}</p>}

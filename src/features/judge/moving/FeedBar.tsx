@@ -2,6 +2,7 @@
 
 import { Square } from 'lucide-react';
 import { useStore } from 'zustand';
+import Button from 'react-bootstrap/Button';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { STRIP_SECONDS } from '#ui/bench/strip.ts';
 import { useSize } from '#ui/parts/useSize.ts';
@@ -20,15 +21,15 @@ export const FeedBar = ({ name }: { name: string }) => {
   const last = samples.at(-1)?.at ?? at;
   return (
     <section className="panel transport" aria-label="Live feed">
-      <button
-        type="button"
-        className="btn btn-sm btn-outline-secondary"
+      <Button
+        variant="outline-secondary"
+        size="sm"
         disabled={!running}
         title="Let the device go; the last picture stays"
         onClick={() => session.moving.pause()}
       >
         <Square size={14} aria-hidden /> {running ? 'Stop' : 'Stopped'}
-      </button>
+      </Button>
       <div className="transport-time" ref={box} data-strip={samples.length}>
         {samples.length > 1 ? (
           <DriftChart

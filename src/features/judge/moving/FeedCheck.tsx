@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { blackOfFeed, ceilingOfFeed, feedAnchors } from '#core/signal/feedCheck.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { useBench, useCard, useSession } from '#ui/bench/hooks.ts';
@@ -62,20 +63,20 @@ export const FeedCheck = () => {
       <ol className="check-steps">
         <li>
           Cap the lens, wait a moment.{' '}
-          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void takeBlack()}>
+          <Button variant="outline-secondary" size="sm" onClick={() => void takeBlack()}>
             Take black
-          </button>
+          </Button>
         </li>
         <li>
           Open up until everything is white. Not at the sun: it burns the sensor.{' '}
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             disabled={black === undefined}
             onClick={() => void takeWhite()}
           >
             Take white
-          </button>
+          </Button>
         </li>
       </ol>
       {said && (
@@ -84,9 +85,9 @@ export const FeedCheck = () => {
         </p>
       )}
       {feed && (
-        <button type="button" className="btn btn-sm btn-outline-secondary mt-2" onClick={() => void forget()}>
+        <Button variant="outline-secondary" size="sm" className="mt-2" onClick={() => void forget()}>
           Forget the check
-        </button>
+        </Button>
       )}
     </Popup>
   );

@@ -3,6 +3,7 @@
 import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
 import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { useStore } from 'zustand';
 import type { ClipInfo } from '#workers/judge/protocol.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
@@ -47,33 +48,36 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
   return (
     <section className="panel transport" aria-label="Clip">
       <div className="transport-keys">
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary icon-button"
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          className="icon-button"
           aria-label="One frame back"
           title="One frame back (,)"
           onClick={() => go(at - 1)}
         >
           <ChevronLeft size={16} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className={`btn btn-sm icon-button ${running ? 'btn-primary' : 'btn-outline-secondary'}`}
+        </Button>
+        <Button
+          size="sm"
+          variant={running ? 'primary' : 'outline-secondary'}
+          className="icon-button"
           aria-label={running ? 'Pause' : 'Play'}
           title={running ? 'Pause (P)' : 'Play (P)'}
           onClick={flip}
         >
           {running ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary icon-button"
+        </Button>
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          className="icon-button"
           aria-label="One frame on"
           title="One frame on (.)"
           onClick={() => go(at + 1)}
         >
           <ChevronRight size={16} aria-hidden />
-        </button>
+        </Button>
       </div>
       <div className="transport-time" ref={box}>
         {drift.length > 1 && (
@@ -87,8 +91,7 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
             worst={worst?.at}
           />
         )}
-        <input
-          type="range"
+        <Form.Range
           aria-label="Frame of the clip"
           aria-valuetext={`frame ${at + 1} of ${last + 1}`}
           min={0}
@@ -110,24 +113,24 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
           Stop {Math.round(100 * surveying)} %
         </Button>
       ) : (
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
+          size="sm"
           title="Measures frames over the whole clip: worst frame, drift of exposure and white balance"
           onClick={() => void look()}
         >
           Judge clip
-        </button>
+        </Button>
       )}
       {worst && surveying === undefined && (
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
+          size="sm"
           title="The frame that is furthest off the plan"
           onClick={() => go(worst.at)}
         >
           Worst
-        </button>
+        </Button>
       )}
     </section>
   );

@@ -1,6 +1,8 @@
 'use client';
 
 import { useRef } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
@@ -47,13 +49,11 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
   const [first] = monitors;
   return (
     <>
-      <label className="form-label" htmlFor="monitor-lut">
-        Monitor LUT
-      </label>
+      <Form.Label htmlFor="monitor-lut">Monitor LUT</Form.Label>
       <div className="guide-row">
-        <select
+        <Form.Select
           id="monitor-lut"
-          className="form-select form-select-sm"
+          size="sm"
           value={look.lut}
           onChange={(event) => void setLook({ lut: event.target.value, view: 'monitor' })}
         >
@@ -67,15 +67,15 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
             </option>
           ))}
           {opened && <option value="opened">{opened.name}</option>}
-        </select>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        </Form.Select>
+        <Button
+          variant="outline-secondary"
+          size="sm"
           title=".cube, CLF or CDL"
           onClick={() => input.current?.click()}
         >
           Open
-        </button>
+        </Button>
         <input
           ref={input}
           type="file"
@@ -152,22 +152,22 @@ export const LookMenu = ({
           says="Two pictures instead of a wipe"
           onFlip={() => void setLook({ beside: !look.beside })}
         />
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
+          size="sm"
           title="Keep this frame as the reference (H)"
           onClick={onHero}
         >
           {hasHero ? 'Hold this as hero' : 'Hold as hero'}
-        </button>
+        </Button>
       </div>
-      <label className="form-label mt-2 d-block" htmlFor="guide">
+      <Form.Label className="mt-2 d-block" htmlFor="guide">
         Frame guide
-      </label>
+      </Form.Label>
       <div className="guide-row">
-        <select
+        <Form.Select
           id="guide"
-          className="form-select form-select-sm"
+          size="sm"
           value={look.guide}
           onChange={(event) => void setLook({ guide: event.target.value as GuideId })}
         >
@@ -176,10 +176,11 @@ export const LookMenu = ({
               {GUIDES[id].name}
             </option>
           ))}
-        </select>
+        </Form.Select>
         {look.guide === 'own' && (
-          <input
-            className="form-control form-control-sm num"
+          <Form.Control
+            size="sm"
+            className="num"
             aria-label="Ratio, width over height"
             inputMode="decimal"
             defaultValue={look.ratio}

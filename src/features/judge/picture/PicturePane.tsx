@@ -3,6 +3,8 @@
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { useStore } from 'zustand';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import type { Rect } from '#core/frame/frame.ts';
 import { VIEWS } from '#core/kernels/picture.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
@@ -209,13 +211,9 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
         {busy && (
           <div className="busy" role="status">
             <progress value={busy.fraction} max={1} aria-label={busy.phase} /> {busy.phase}
-            <button
-              type="button"
-              className="btn btn-sm btn-outline-secondary"
-              onClick={session.frame.cancelOpening}
-            >
+            <Button variant="outline-secondary" size="sm" onClick={session.frame.cancelOpening}>
               Stop
-            </button>
+            </Button>
           </div>
         )}
         {isDragActive && <div className="drop-hint">Drop to open</div>}
@@ -226,8 +224,8 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
           <>
             <label className="mark-pick">
               <span className="quiet">Mark</span>
-              <select
-                className="form-select form-select-sm"
+              <Form.Select
+                size="sm"
                 title="Drag on the picture to mark it"
                 value={tool.id}
                 onChange={(event) => setToolId(event.target.value)}
@@ -237,7 +235,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
                     {name}
                   </option>
                 ))}
-              </select>
+              </Form.Select>
             </label>
             <Segmented
               label="Zoom"

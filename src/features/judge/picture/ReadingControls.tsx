@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
 import type { FrameReading, Referred } from '#core/formats/opened.ts';
 import type { Range } from '#core/signal/scale.ts';
@@ -68,12 +70,10 @@ export const ReadingControls = () => {
         </dl>
         {frame.kind === 'still' && reading && (
           <>
-            <label className="form-label" htmlFor="reading-samples">
-              How the samples are read
-            </label>
-            <select
+            <Form.Label htmlFor="reading-samples">How the samples are read</Form.Label>
+            <Form.Select
               id="reading-samples"
-              className="form-select form-select-sm"
+              size="sm"
               value={reading}
               onChange={(event) => again({ reading: event.target.value as SampleReading })}
             >
@@ -82,37 +82,37 @@ export const ReadingControls = () => {
                   {SAMPLE_READINGS[id].name}
                 </option>
               ))}
-            </select>
+            </Form.Select>
             <p className="quiet small mb-0" data-evidence>
               {info.evidence}
             </p>
           </>
         )}
-        <label className="form-label mt-2" htmlFor="reading-referred">
+        <Form.Label className="mt-2" htmlFor="reading-referred">
           What the codes stand for
-        </label>
-        <select
+        </Form.Label>
+        <Form.Select
           id="reading-referred"
-          className="form-select form-select-sm"
+          size="sm"
           value={referred}
           onChange={(event) => again({ referred: event.target.value as Referred })}
         >
           <option value="recorded">light through the profile of the card</option>
           <option value="display">a finished picture for a display</option>
-        </select>
-        <button type="button" className="btn btn-sm btn-outline-secondary mt-2" onClick={() => void save()}>
+        </Form.Select>
+        <Button variant="outline-secondary" size="sm" className="mt-2" onClick={() => void save()}>
           Save the codes as PNG
-        </button>
+        </Button>
       </Popup>
-      <select
-        className="form-select form-select-sm"
+      <Form.Select
+        size="sm"
         aria-label="Range of the codes"
         value={range}
         onChange={(event) => again({ range: event.target.value as Range })}
       >
         <option value="legal">legal</option>
         <option value="full">full</option>
-      </select>
+      </Form.Select>
     </span>
   );
 };

@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { STAGE_SCENE_IDS, STAGE_SCENES, stageScene, type StageSceneId } from '#store/demo/scenes.ts';
 import { useBench, useRecords, useSelect, useSession } from '#ui/bench/hooks.ts';
 import { DevicePicker } from '../moving/DevicePicker.tsx';
@@ -24,8 +26,9 @@ const SceneList = () => {
     });
   };
   return (
-    <select
-      className="form-select form-select-sm demo-pick"
+    <Form.Select
+      size="sm"
+      className="demo-pick"
       aria-label="Stand before a scene"
       value={sceneId ?? ''}
       onChange={(event) => open(event.target.value as StageSceneId | typeof WEDGE)}
@@ -39,21 +42,21 @@ const SceneList = () => {
         </option>
       ))}
       <option value={WEDGE}>Step wedge, −8 to +7</option>
-    </select>
+    </Form.Select>
   );
 };
 
 /** Where the picture comes from: a file, a device, a scene. */
 export const SourceControls = ({ onOpen }: { onOpen: () => void }) => (
   <>
-    <button
-      type="button"
-      className="btn btn-sm btn-outline-secondary"
+    <Button
+      variant="outline-secondary"
+      size="sm"
       title="Open a frame or a clip from disk (O)"
       onClick={onOpen}
     >
       Open
-    </button>
+    </Button>
     <DevicePicker />
     <SceneList />
   </>

@@ -2,6 +2,8 @@
 
 import { Maximize2, Minimize2 } from 'lucide-react';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { matrixOfTags } from '#core/frame/tags.ts';
 import { SCOPE_IDS, SCOPES, type ScopeId, type ScopeScale } from '#core/scopes/scopeList.ts';
 import { placeAngle } from '#core/scopes/vectorscopePicture.ts';
@@ -143,8 +145,9 @@ export const ScopePane = ({
     <section className={`panel scope scope-${place}${large ? ' scope-large' : ''}`} data-scope={scope}>
       <header className="panel-head">
         {lead}
-        <select
-          className="form-select form-select-sm scope-pick"
+        <Form.Select
+          size="sm"
+          className="scope-pick"
           aria-label={`${place === 'first' ? 'First' : 'Second'} scope`}
           title={SCOPES[scope].says}
           value={scope}
@@ -155,7 +158,7 @@ export const ScopePane = ({
               {SCOPES[id].name}
             </option>
           ))}
-        </select>
+        </Form.Select>
         {place === 'first' && (
           <span className="quiet scope-note">
             {round ? 'Cb, Cr' : `${axis.name}${of === 'frame' ? '' : ', part'}`}
@@ -184,12 +187,10 @@ export const ScopePane = ({
                 onPick={onScale}
               />
             )}
-            <label className="form-label" htmlFor={`of-${place}`}>
-              Made of
-            </label>
-            <select
+            <Form.Label htmlFor={`of-${place}`}>Made of</Form.Label>
+            <Form.Select
               id={`of-${place}`}
-              className="form-select form-select-sm"
+              size="sm"
               value={of}
               onChange={(event) => onOf(event.target.value)}
             >
@@ -198,14 +199,13 @@ export const ScopePane = ({
                   {name}
                 </option>
               ))}
-            </select>
-            <label className="form-label mt-2" htmlFor={`brightness-${place}`}>
+            </Form.Select>
+            <Form.Label className="mt-2" htmlFor={`brightness-${place}`}>
               Brightness {Math.round(100 * brightness)} %
-            </label>
-            <input
+            </Form.Label>
+            <Form.Range
               id={`brightness-${place}`}
-              type="range"
-              className="form-range"
+
               min="0.3"
               max="2"
               step="0.1"
@@ -245,16 +245,17 @@ export const ScopePane = ({
               </div>
             )}
           </Popup>
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary icon-button"
+          <Button
+            variant="outline-secondary"
+            size="sm"
+            className="icon-button"
             aria-label={large ? 'Back to its place' : 'Large'}
             title={large ? 'Back to its place' : 'Change places with the picture'}
             aria-pressed={large}
             onClick={onLarge}
           >
             {large ? <Minimize2 size={14} aria-hidden /> : <Maximize2 size={14} aria-hidden />}
-          </button>
+          </Button>
         </div>
       </header>
       <div className="panel-body">

@@ -2,6 +2,8 @@
 
 import { Pencil, Plus, Trash2 } from 'lucide-react';
 import { useId, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import type { RecordOf } from '#store/tables.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -42,9 +44,9 @@ const BagForm = ({
         <div key={id} className={id === 'name' ? 'bag-name' : undefined}>
           <label htmlFor={`${base}-${id}`}>{label}</label>
           {options ? (
-            <select
+            <Form.Select
               id={`${base}-${id}`}
-              className="form-select"
+
               value={texts[id]}
               onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
             >
@@ -53,11 +55,12 @@ const BagForm = ({
                   {name}
                 </option>
               ))}
-            </select>
+            </Form.Select>
           ) : (
-            <input
+            <Form.Control
               id={`${base}-${id}`}
-              className={`form-control${id === 'name' ? '' : ' num'}${tried && !made.ok && made.where === id ? ' is-invalid' : ''}`}
+              className={id === 'name' ? undefined : 'num'}
+              isInvalid={tried && !made.ok && made.where === id}
               autoComplete="off"
               autoFocus={i === 0}
               maxLength={80}
@@ -75,12 +78,12 @@ const BagForm = ({
         </p>
       )}
       <div className="bag-wide d-flex gap-2">
-        <button type="submit" className="btn btn-sm btn-primary">
+        <Button type="submit" variant="primary" size="sm">
           {record ? 'Save' : `Add ${kind.one}`}
-        </button>
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={onDone}>
+        </Button>
+        <Button variant="outline-secondary" size="sm" onClick={onDone}>
           Leave as it was
-        </button>
+        </Button>
       </div>
     </form>
   );
@@ -97,14 +100,14 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
     <Panel
       title={kind.title}
       tools={
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
+          size="sm"
           aria-expanded={open === 'new'}
           onClick={() => setOpen(open === 'new' ? undefined : 'new')}
         >
           <Plus size={15} aria-hidden /> Add {kind.one}
-        </button>
+        </Button>
       }
     >
       <p className="quiet bag-says">{kind.says}</p>
@@ -120,20 +123,20 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
                 <strong>{record.name}</strong>
                 <span className="bag-line">{kind.line(record as never, selection, records)}</span>
                 <span className="take-tools">
-                  <button
-                    type="button"
+                  <Button
+                    variant="bare"
                     aria-label={`Change ${record.name}`}
                     onClick={() => setOpen(record.id)}
                   >
                     <Pencil size={16} aria-hidden />
-                  </button>
-                  <button
-                    type="button"
+                  </Button>
+                  <Button
+                    variant="bare"
                     aria-label={`Take ${record.name} out`}
                     onClick={() => void book.edit(bagRemoval(kind, record, records))}
                   >
                     <Trash2 size={16} aria-hidden />
-                  </button>
+                  </Button>
                 </span>
               </>
             )}

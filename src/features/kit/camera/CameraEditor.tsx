@@ -1,6 +1,8 @@
 'use client';
 
 import { useId, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { fieldIdsOf, fieldOf, GROUP_IDS, GROUPS, type CameraFieldId, type GroupId } from './fields.ts';
 import { cameraOf, fieldsOfCamera, type CameraFields } from './cameraModel.ts';
@@ -23,9 +25,9 @@ const FieldInput = ({
     <div className={span}>
       <label htmlFor={inputId}>{label}</label>
       {options ? (
-        <select
+        <Form.Select
           id={inputId}
-          className="form-select"
+
           value={value}
           onChange={(event) => onChange(event.target.value)}
         >
@@ -34,20 +36,21 @@ const FieldInput = ({
               {name}
             </option>
           ))}
-        </select>
+        </Form.Select>
       ) : lines ? (
-        <textarea
+        <Form.Control
           id={inputId}
-          className="form-control num table-text"
+          as="textarea"
+          className="num table-text"
           rows={lines}
           placeholder="30 intra 500"
           value={value}
           onChange={(event) => onChange(event.target.value)}
         />
       ) : (
-        <input
+        <Form.Control
           id={inputId}
-          className={`form-control${text ? '' : ' num'}`}
+          className={text ? undefined : 'num'}
           autoComplete="off"
           maxLength={300}
           value={value}
@@ -94,15 +97,15 @@ export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
         return (
           <section key={group} className="fold">
             <h3>
-              <button
-                type="button"
+              <Button
+                variant="bare"
                 aria-expanded={shown}
                 aria-controls={`${base}-${group}`}
                 onClick={() => flip(group)}
               >
                 <span aria-hidden>{shown ? '▾' : '▸'}</span> {GROUPS[group].title}
                 {wrong === group && <span className="text-warn"> to mend</span>}
-              </button>
+              </Button>
             </h3>
             {shown && (
               <div className="anchor-form" id={`${base}-${group}`}>
@@ -132,12 +135,12 @@ export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
         {made.ok ? '' : made.reason}
       </p>
       <div className="d-flex gap-2 mt-2">
-        <button type="submit" className="btn btn-primary">
+        <Button type="submit" variant="primary">
           Save camera
-        </button>
-        <button type="button" className="btn btn-outline-secondary" onClick={onDone}>
+        </Button>
+        <Button variant="outline-secondary" onClick={onDone}>
           Leave as it was
-        </button>
+        </Button>
       </div>
     </form>
   );

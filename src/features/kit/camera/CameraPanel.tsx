@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStopsExact } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
@@ -88,16 +89,12 @@ export const CameraPanel = () => {
       tools={
         !editing && (
           <>
-            <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void add()}>
+            <Button variant="outline-secondary" size="sm" onClick={() => void add()}>
               Add a camera
-            </button>
-            <button
-              type="button"
-              className="btn btn-sm btn-outline-secondary"
-              onClick={() => setEditing(true)}
-            >
+            </Button>
+            <Button variant="outline-secondary" size="sm" onClick={() => setEditing(true)}>
               Edit
-            </button>
+            </Button>
           </>
         )
       }

@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { codeToSignal } from '#core/signal/scale.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
@@ -37,9 +39,9 @@ export const LeanMeasure = ({
       </p>
       <div className="anchor-half lean-card">
         <label htmlFor="lean-card">Card R G B, % of signal</label>
-        <input
+        <Form.Control
           id="lean-card"
-          className="form-control num"
+          className="num"
           placeholder="41.2 40.6 39.8"
           value={card}
           onChange={(event) => setCard(event.target.value)}
@@ -47,32 +49,28 @@ export const LeanMeasure = ({
       </div>
       <div className="anchor-half">
         <label htmlFor="lean-kelvin">Light, K</label>
-        <input
+        <Form.Control
           id="lean-kelvin"
-          className="form-control num"
+          className="num"
           value={kelvin}
           onChange={(event) => setKelvin(event.target.value)}
         />
       </div>
       <div className="anchor-wide lean-buttons">
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={measure}>
+        <Button variant="outline-secondary" size="sm" onClick={measure}>
           Measure lean
-        </button>
+        </Button>
         {lean && (
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
-            onClick={() => onLean(undefined)}
-          >
+          <Button variant="outline-secondary" size="sm" onClick={() => onLean(undefined)}>
             Forget it
-          </button>
+          </Button>
         )}
       </div>
       {marked && coding && (
         <div className="anchor-wide">
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             onClick={() =>
               setCard(
                 [marked.r, marked.g, marked.b]
@@ -82,7 +80,7 @@ export const LeanMeasure = ({
             }
           >
             Take the card marked in Judge
-          </button>
+          </Button>
         </div>
       )}
       {said && (

@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { noiseFrom } from './cameraModel.ts';
@@ -38,9 +40,9 @@ export const NoiseMeasure = ({
       {TEXTS.map(([id, label]) => (
         <div className="anchor-third" key={id}>
           <label htmlFor={`noise-${id}`}>{label}</label>
-          <input
+          <Form.Control
             id={`noise-${id}`}
-            className="form-control num"
+            className="num"
             inputMode="decimal"
             value={texts[id]}
             onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
@@ -48,9 +50,9 @@ export const NoiseMeasure = ({
         </div>
       ))}
       <div className="anchor-wide">
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={compute}>
+        <Button variant="outline-secondary" size="sm" onClick={compute}>
           Work out the floor
-        </button>
+        </Button>
       </div>
       {said && (
         <p className="anchor-wide field-error" role="alert">

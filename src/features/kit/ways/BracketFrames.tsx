@@ -1,6 +1,9 @@
 'use client';
 
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import Table from 'react-bootstrap/Table';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
 import { useBench } from '#ui/bench/hooks.ts';
@@ -153,9 +156,9 @@ export const BracketFrames = ({
       {MARK_KEYS.map((key) => (
         <div className="anchor-quarter" key={key}>
           <label htmlFor={`mark-${key}`}>{MARK_WORDS[key]}, %</label>
-          <input
+          <Form.Control
             id={`mark-${key}`}
-            className="form-control num"
+            className="num"
             type="number"
             min={0}
             max={100}
@@ -167,23 +170,18 @@ export const BracketFrames = ({
         </div>
       ))}
       <div className="anchor-wide d-flex gap-2">
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
-          disabled={busy}
-          onClick={() => void read(fields.mark)}
-        >
+        <Button variant="outline-secondary" size="sm" disabled={busy} onClick={() => void read(fields.mark)}>
           {busy ? 'Reading…' : `Read the card off ${frames.length} frames`}
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        </Button>
+        <Button
+          variant="outline-secondary"
+          size="sm"
           onClick={() => onChange({ ...fields, frames: undefined })}
         >
           Type readings instead
-        </button>
+        </Button>
       </div>
-      <table className="figures anchor-wide frame-table">
+      <Table className="figures anchor-wide frame-table">
         <thead>
           <tr>
             <th scope="col">Frame</th>
@@ -199,8 +197,8 @@ export const BracketFrames = ({
                 {frame.name.replace(/\.[a-z]\w*$/i, '')}
               </th>
               <td>
-                <input
-                  className="form-control num"
+                <Form.Control
+                  className="num"
                   aria-label={`Stops of ${frame.name}`}
                   disabled={busy}
                   value={frame.stops}
@@ -217,7 +215,7 @@ export const BracketFrames = ({
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </>
   );
 };

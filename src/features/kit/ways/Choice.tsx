@@ -1,3 +1,4 @@
+import Form from 'react-bootstrap/Form';
 /** One of a few by name, half a form wide. */
 export const Choice = <T extends string>({
   id,
@@ -14,9 +15,9 @@ export const Choice = <T extends string>({
 }) => (
   <div className="anchor-half">
     <label htmlFor={id}>{label}</label>
-    <select
+    <Form.Select
       id={id}
-      className="form-select"
+
       value={value}
       onChange={(event) => onPick(event.target.value as T)}
     >
@@ -25,6 +26,6 @@ export const Choice = <T extends string>({
           {name}
         </option>
       ))}
-    </select>
+    </Form.Select>
   </div>
 );

@@ -2,6 +2,8 @@
 
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { BRACKET_STOPS_FILMED, BRACKET_TRUTH, bracketFile } from '#store/demo/bracket.ts';
 import { ScaleSelect } from '../ScaleSelect.tsx';
 import { BracketFrames } from './BracketFrames.tsx';
@@ -41,14 +43,15 @@ const Typed = ({ fields, onChange, failure }: WayProps<BracketFields>) => {
       />
       {fields.rows.map(({ stops, text }, i) => (
         <div className="anchor-sixth bracket-pair" key={i}>
-          <input
-            className="form-control num"
+          <Form.Control
+            className="num"
             aria-label={`Stops of reading ${i + 1}`}
             value={stops}
             onChange={(event) => setRow(i, { stops: event.target.value })}
           />
-          <input
-            className={`form-control num${failure?.where === `at ${stops}` ? ' is-invalid' : ''}`}
+          <Form.Control
+            isInvalid={failure?.where === `at ${stops}`}
+            className="num"
             aria-label={`Reading at ${stops}`}
             inputMode="decimal"
             autoComplete="off"
@@ -84,12 +87,12 @@ const Fields = (props: WayProps<BracketFields>) => {
       )}
       <div className="anchor-wide d-flex gap-2 align-items-center" {...getRootProps()}>
         <input {...getInputProps({ accept: '.png' })} aria-label="Frames of a bracket" />
-        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={open}>
+        <Button variant="outline-secondary" size="sm" onClick={open}>
           Open or drop frames
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        </Button>
+        <Button
+          variant="outline-secondary"
+          size="sm"
           onClick={() =>
             void demoFiles().then(take, (error: Error) =>
               setTrouble(`The demo frames did not come (${error.message}): reload the page.`),
@@ -97,7 +100,7 @@ const Fields = (props: WayProps<BracketFields>) => {
           }
         >
           Nine demo frames
-        </button>
+        </Button>
       </div>
       {trouble && <p className="anchor-wide field-error">{trouble}</p>}
     </>

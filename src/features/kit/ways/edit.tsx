@@ -1,5 +1,6 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
 import { editFrom, solveEdit, type EditFields } from './editModel.ts';
 import type { Way, WayProps } from './way.ts';
 
@@ -19,9 +20,10 @@ const Fields = ({ fields, onChange, failure }: WayProps<EditFields>) => (
     {TEXTS.map(([name, label, where, empty]) => (
       <div className="anchor-half" key={name}>
         <label htmlFor={`edit-${name}`}>{label}</label>
-        <input
+        <Form.Control
           id={`edit-${name}`}
-          className={`form-control num${failure?.where === where ? ' is-invalid' : ''}`}
+          isInvalid={failure?.where === where}
+          className="num"
           inputMode="decimal"
           autoComplete="off"
           placeholder={empty}

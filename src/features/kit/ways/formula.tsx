@@ -1,5 +1,6 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
 import { LOG_BASES, type LogBase } from '#core/profile/index.ts';
 import {
   FORM_IDS,
@@ -66,9 +67,10 @@ const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
       {numbers.map((name) => (
         <div className="anchor-quarter" key={name}>
           <label htmlFor={`formula-${name}`}>{LABELS[name] ?? name}</label>
-          <input
+          <Form.Control
             id={`formula-${name}`}
-            className={`form-control num${failure?.where.split(' ').includes(name) ? ' is-invalid' : ''}`}
+            isInvalid={failure?.where.split(' ').includes(name)}
+            className="num"
             inputMode="decimal"
             autoComplete="off"
             placeholder={EMPTY[name]}

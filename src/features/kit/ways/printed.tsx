@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { ANCHOR_NAMES } from '#core/profile/index.ts';
 import { ScaleSelect } from '../ScaleSelect.tsx';
 import {
@@ -27,9 +29,10 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
       {ANCHOR_IDS.map((id) => (
         <div className="anchor" key={id}>
           <label htmlFor={`anchor-${id}`}>{ANCHOR_NAMES[id]}</label>
-          <input
+          <Form.Control
             id={`anchor-${id}`}
-            className={`form-control num${failure?.where === ANCHOR_NAMES[id] ? ' is-invalid' : ''}`}
+            isInvalid={failure?.where === ANCHOR_NAMES[id]}
+            className="num"
             inputMode="decimal"
             autoComplete="off"
             value={fields[id]}
@@ -40,9 +43,9 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
       ))}
       <div className="anchor">
         <label htmlFor="anchor-clip-stops">clip at stop</label>
-        <input
+        <Form.Control
           id="anchor-clip-stops"
-          className="form-control num"
+          className="num"
           inputMode="decimal"
           autoComplete="off"
           placeholder="none"
@@ -53,39 +56,39 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
       {fields.extra.map((extra, i) => (
         <div className="anchor-wide extra" key={i}>
           <label htmlFor={`extra-stop-${i}`}>Card at stop, or a chip’s %</label>
-          <input
+          <Form.Control
             id={`extra-stop-${i}`}
-            className="form-control num"
+            className="num"
             placeholder="−3"
             value={extra.stops}
             onChange={(event) => setExtra(i, { stops: event.target.value })}
           />
           <label htmlFor={`extra-reading-${i}`}>reads</label>
-          <input
+          <Form.Control
             id={`extra-reading-${i}`}
-            className="form-control num"
+            className="num"
             inputMode="decimal"
             value={extra.reading}
             onChange={(event) => setExtra(i, { reading: event.target.value })}
           />
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             onClick={() => change({ extra: fields.extra.filter((_, n) => n !== i) })}
           >
             Take off
-          </button>
+          </Button>
         </div>
       ))}
       {fields.extra.length < MAX_EXTRA && (
         <div className="anchor-wide">
-          <button
-            type="button"
-            className="btn btn-sm btn-outline-secondary"
+          <Button
+            variant="outline-secondary"
+            size="sm"
             onClick={() => change({ extra: [...fields.extra, { stops: '', reading: '' }] })}
           >
             Add a reading of your own
-          </button>
+          </Button>
         </div>
       )}
     </>

@@ -1,6 +1,8 @@
 'use client';
 
 import { useDropzone } from 'react-dropzone';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
 import { fieldsOfFile, solveTable, tableFrom, type CurveFields, type TableFields } from './tableModel.ts';
 import { Choice } from './Choice.tsx';
@@ -37,9 +39,9 @@ const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?:
     />
     <div className="anchor-half">
       <label htmlFor="curve-grey">18 % grey in its light</label>
-      <input
+      <Form.Control
         id="curve-grey"
-        className="form-control num"
+        className="num"
         inputMode="decimal"
         value={curve.grey}
         onChange={(event) => onChange({ ...curve, grey: event.target.value })}
@@ -47,18 +49,18 @@ const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?:
     </div>
     <div className="anchor-half">
       <label htmlFor="curve-clip">clip at stop</label>
-      <input
+      <Form.Control
         id="curve-clip"
-        className="form-control num"
+        className="num"
         placeholder="where it ends"
         value={curve.clip}
         onChange={(event) => onChange({ ...curve, clip: event.target.value })}
       />
     </div>
     <div className="anchor-wide">
-      <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => onChange(undefined)}>
+      <Button variant="outline-secondary" size="sm" onClick={() => onChange(undefined)}>
         Back to rows
-      </button>
+      </Button>
     </div>
   </>
 );
@@ -107,9 +109,10 @@ const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
         {!fields.curve && (
           <>
             <label htmlFor="table-text">Rows: paste, or drop a CSV, a 1D .cube or a CLF here</label>
-            <textarea
+            <Form.Control
               id="table-text"
-              className="form-control num table-text"
+              as="textarea"
+              className="num table-text"
               rows={8}
               spellCheck={false}
               value={fields.text}
@@ -121,9 +124,9 @@ const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
           {...getInputProps({ accept: '.csv,.txt,.tsv,.cube,.clf,.xml' })}
           aria-label="Table or curve file"
         />
-        <button type="button" className="btn btn-sm btn-outline-secondary mt-1" onClick={open}>
+        <Button variant="outline-secondary" size="sm" className="mt-1" onClick={open}>
           Open a CSV, .cube or CLF
-        </button>
+        </Button>
       </div>
     </>
   );

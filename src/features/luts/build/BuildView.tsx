@@ -2,6 +2,7 @@
 
 import { parseAsBoolean, useQueryState } from 'nuqs';
 import { useMemo } from 'react';
+import Form from 'react-bootstrap/Form';
 import { HDR_WHITE } from '#core/lut/loss.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
@@ -76,8 +77,8 @@ export const BuildView = () => {
                 onPick={(output) => set(OUTPUTS[output].name, { output, moved: {} })}
               />
               {build.output === 'pq' && (
-                <select
-                  className="form-select form-select-sm"
+                <Form.Select
+                  size="sm"
                   aria-label="Peak of the display"
                   value={build.peak}
                   onChange={(event) => set('peak', { peak: Number(event.target.value) })}
@@ -87,7 +88,7 @@ export const BuildView = () => {
                       {peak} cd/m²
                     </option>
                   ))}
-                </select>
+                </Form.Select>
               )}
             </>
           }
@@ -131,8 +132,8 @@ export const BuildView = () => {
         <Panel
           title="Tone"
           tools={
-            <select
-              className="form-select form-select-sm"
+            <Form.Select
+              size="sm"
               aria-label="Pull"
               value={build.pull === undefined ? 'plan' : String(Math.round(3 * build.pull))}
               onChange={(event) =>
@@ -147,7 +148,7 @@ export const BuildView = () => {
                   {thirds === 0 ? 'no pull' : `${thirds > 0 ? 'pull' : 'push'} ${printStops(-thirds / 3)}`}
                 </option>
               ))}
-            </select>
+            </Form.Select>
           }
         >
           <Segmented

@@ -1,6 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import type { LutRecord } from '#store/records/lut.ts';
 import { pictureOf } from '#store/monitorPicture.ts';
 import type { Edit } from '#store/edits.ts';
@@ -32,24 +34,25 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
   return (
     <div className="lut-kit">
       <div className="lut-keep">
-        <input
-          className="form-control form-control-sm lut-name"
+        <Form.Control
+          size="sm"
+          className="lut-name"
           aria-label="Name of the LUT"
           placeholder={record.name}
           value={name}
           maxLength={80}
           onChange={(event) => setName(event.target.value)}
         />
-        <button
-          type="button"
-          className="btn btn-sm btn-outline-secondary"
+        <Button
+          variant="outline-secondary"
+          size="sm"
           disabled={kept !== undefined}
           onClick={() => edit(keepEdit(fresh))}
         >
           {kept ? 'Kept' : 'Keep in the kit'}
-        </button>
-        <select
-          className="form-select form-select-sm"
+        </Button>
+        <Form.Select
+          size="sm"
           aria-label="Start from a LUT of the kit"
           value=""
           onChange={(event) => {
@@ -67,7 +70,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
                 ]
               : [],
           )}
-        </select>
+        </Form.Select>
       </div>
       <ul className="lut-monitors">
         {monitors.map((monitor) => {
@@ -80,8 +83,8 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
                   {monitor.lutPoints === 0 ? 'loads none' : `${monitor.lutPoints} points, ${monitor.range}`}
                 </span>
               </span>
-              <select
-                className="form-select form-select-sm"
+              <Form.Select
+                size="sm"
                 aria-label={`LUT on ${monitor.name}`}
                 disabled={monitor.lutPoints === 0}
                 value={on?.id ?? ''}
@@ -93,16 +96,16 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
                     {lut.name}, {pulls(lut)}
                   </option>
                 ))}
-              </select>
-              <button
-                type="button"
-                className="btn btn-sm btn-outline-secondary"
+              </Form.Select>
+              <Button
+                variant="outline-secondary"
+                size="sm"
                 disabled={monitor.lutPoints === 0 || (on?.id === kept?.id && kept !== undefined)}
                 title={`Keep what is built and put it on ${monitor.name}`}
                 onClick={() => put(monitor.id, fresh.id, keep)}
               >
                 Put on
-              </button>
+              </Button>
             </li>
           );
         })}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import Form from 'react-bootstrap/Form';
 import type { Compared } from '#workers/luts/protocol.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
@@ -35,8 +36,8 @@ const Side = ({ name, id, onPick }: { name: string; id: string; onPick: (id: str
   return (
     <div className="lut-side">
       <SourceSelect label={name} value={whole} onPick={(next) => onPick(`${next}${tail}`)} />
-      <select
-        className="form-select form-select-sm"
+      <Form.Select
+        size="sm"
         aria-label={`${name} as`}
         value={tail}
         onChange={(event) => onPick(`${whole}${event.target.value}`)}
@@ -46,7 +47,7 @@ const Side = ({ name, id, onPick }: { name: string; id: string; onPick: (id: str
             {says}
           </option>
         ))}
-      </select>
+      </Form.Select>
     </div>
   );
 };

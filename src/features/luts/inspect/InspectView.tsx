@@ -2,6 +2,8 @@
 
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
@@ -100,8 +102,8 @@ export const InspectView = () => {
                 />
               )}
               {isOpened && (
-                <select
-                  className="form-select form-select-sm"
+                <Form.Select
+                  size="sm"
                   aria-label="Ends in"
                   title="What the file ends in"
                   value={opened.output}
@@ -112,28 +114,28 @@ export const InspectView = () => {
                       to {OUTPUTS[id].name}
                     </option>
                   ))}
-                </select>
+                </Form.Select>
               )}
               {isOpened && (
-                <button type="button" className="btn btn-sm btn-outline-secondary" onClick={keepOpened}>
+                <Button variant="outline-secondary" size="sm" onClick={keepOpened}>
                   Keep
-                </button>
+                </Button>
               )}
               {record && (
-                <button
-                  type="button"
-                  className="btn btn-sm btn-outline-secondary"
+                <Button
+                  variant="outline-secondary"
+                  size="sm"
                   onClick={() => {
                     void book.edit(dropEdit(record, book.getState()));
                     session.luts.inspect('build');
                   }}
                 >
                   Take out
-                </button>
+                </Button>
               )}
-              <button type="button" className="btn btn-sm btn-primary" onClick={open}>
+              <Button variant="primary" size="sm" onClick={open}>
                 Open
-              </button>
+              </Button>
             </>
           }
         >

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import Table from 'react-bootstrap/Table';
 import type { Correction, Order, OrderLoss } from '#core/grade/order.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
@@ -130,7 +131,7 @@ export const OrderView = () => {
               <p className="lut-lost" data-order-verdict>
                 {verdictOf(loss)}
               </p>
-              <table className="figures words">
+              <Table className="figures words">
                 <thead>
                   <tr>
                     <th scope="col">On this frame</th>
@@ -147,7 +148,7 @@ export const OrderView = () => {
                     </tr>
                   ))}
                 </tbody>
-              </table>
+              </Table>
             </>
           )}
         </Panel>

@@ -1,3 +1,4 @@
+import Table from 'react-bootstrap/Table';
 import { printStopsDecimal } from '#core/units.ts';
 import type { LandingRow } from '../landings.ts';
 
@@ -13,7 +14,7 @@ export const Landings = ({
 }) => {
   const lit = rows.some(({ light }) => light !== undefined);
   return (
-    <table className="figures lut-landings">
+    <Table className="figures lut-landings">
       <thead>
         <tr>
           <th scope="col">Tone</th>
@@ -42,6 +43,6 @@ export const Landings = ({
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 };

@@ -1,6 +1,7 @@
 'use client';
 
 import { useId } from 'react';
+import Form from 'react-bootstrap/Form';
 
 /** A number on a line: dragged, stepped by arrow keys, or back to where it was by double-click. */
 export const Slider = ({
@@ -38,10 +39,9 @@ export const Slider = ({
         {label}
         {moved && <span className="notch" title="Moved; double-click to go back" />}
       </label>
-      <input
+      <Form.Range
         id={id}
-        type="range"
-        className="form-range"
+
         min={min}
         max={max}
         step={step}

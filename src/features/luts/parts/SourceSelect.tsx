@@ -1,6 +1,7 @@
 'use client';
 
 import { useId } from 'react';
+import Form from 'react-bootstrap/Form';
 import { useChoices } from '../useSources.ts';
 
 /** A LUT to look at: being built, computed, of the kit, or the file that was opened. */
@@ -21,19 +22,14 @@ export const SourceSelect = ({
   return (
     <span className="lut-source">
       <label htmlFor={id}>{label}</label>
-      <select
-        id={id}
-        className="form-select form-select-sm"
-        value={value}
-        onChange={(event) => onPick(event.target.value)}
-      >
+      <Form.Select id={id} size="sm" value={value} onChange={(event) => onPick(event.target.value)}>
         {none !== undefined && <option value="none">{none}</option>}
         {choices.map((choice) => (
           <option key={choice.id} value={choice.id}>
             {choice.name}
           </option>
         ))}
-      </select>
+      </Form.Select>
     </span>
   );
 };
