@@ -7,7 +7,8 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   timeout: 180_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  // Two files at a time; where the machine is shared, one: there a page may have to wait for long as it is.
+  workers: process.env.CI ? 1 : 2,
   retries: 0,
   reporter: [['list']],
   outputDir: 'test-results',

@@ -6,5 +6,7 @@ export default defineConfig({
     environment: 'node',
     setupFiles: ['vitest.setup.ts'],
     testTimeout: 30_000,
+    // Every core: one long test (the model of the book) would else hold up all the others.
+    maxWorkers: '100%',
   },
 });

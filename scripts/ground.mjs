@@ -19,6 +19,18 @@ export const run = (command, args, options = {}) => {
   if (done.status !== 0) fail(`${command} ${args.join(' ')} ended with ${done.status ?? done.signal}.`);
 };
 
+/** Runs scripts of package.json one after the other and prints what each said; ends this process when one fails. */
+export const inTurn = async (scripts) => {
+  for (const script of scripts) {
+    const child = spawn('npm', ['run', '--silent', script], { stdio: ['ignore', 'pipe', 'pipe'], env });
+    const said = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => said.push(part));
+    const status = await new Promise((resolve) => child.on('close', resolve));
+    say(`\n== ${script}\n${Buffer.concat(said).toString().trimEnd()}`);
+    if (status !== 0) fail(`npm run ${script} ended with ${status}.`);
+  }
+};
+
 const quiet = (command, args) => spawnSync(command, args, { stdio: 'ignore', env }).status === 0;
 
 export const has = (command) => quiet('sh', ['-c', `command -v ${command}`]);
