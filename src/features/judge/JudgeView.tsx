@@ -23,8 +23,6 @@ export const JudgeView = () => {
   const frame = useSession((state) => state.frame);
   const onStage = camera.stage !== undefined;
   const under = onStage && look.under !== 'scope' ? 'camera' : 'scope';
-  const enlarge = (pane: 'first' | 'second') =>
-    void setLook({ large: look.large === pane ? 'picture' : pane });
   const swap = onStage && (
     <Segmented
       label="Under the verdicts"
@@ -47,31 +45,8 @@ export const JudgeView = () => {
         <VerdictPane picked={picked} onPick={setPicked} />
       </div>
       {under === 'camera' && <CameraPanel {...camera} swap={swap} />}
-      <ScopePane
-        place="first"
-        scope={look.scope}
-        scale={look.scale}
-        of={look.of}
-        large={look.large === 'first'}
-        onScope={(scope) => void setLook({ scope })}
-        onScale={(scale) => void setLook({ scale })}
-        onOf={(of) => void setLook({ of })}
-        onLarge={() => enlarge('first')}
-      />
-      {under === 'scope' && (
-        <ScopePane
-          place="second"
-          scope={look.second}
-          scale={look.secondScale}
-          of={look.of}
-          large={look.large === 'second'}
-          onScope={(second) => void setLook({ second })}
-          onScale={(secondScale) => void setLook({ secondScale })}
-          onOf={(of) => void setLook({ of })}
-          onLarge={() => enlarge('second')}
-          lead={swap}
-        />
-      )}
+      <ScopePane slot="first" />
+      {under === 'scope' && <ScopePane slot="second" lead={swap} />}
     </div>
   );
 };

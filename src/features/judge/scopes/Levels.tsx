@@ -5,10 +5,7 @@ import { printStops } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { spreadLabels } from '#ui/ladder/ladderModel.ts';
 import type { ScopeAxis } from './scopeAxes.ts';
-
-/** Room for the figures at the left, and under a histogram. */
-export const LEFT = 38;
-export const BELOW = 18;
+import { BELOW, LEFT } from './scopeGeometry.ts';
 
 /** Lines of the set card on a scope's axis. */
 const useTargets = () => {
