@@ -1,4 +1,4 @@
-import { scaleLinear, type ScaleLinear } from 'd3';
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { codeSteps } from './curveModel.ts';

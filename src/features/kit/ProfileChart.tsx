@@ -1,6 +1,7 @@
 'use client';
 
-import { area, line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';

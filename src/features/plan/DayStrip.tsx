@@ -1,6 +1,6 @@
 'use client';
 
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { SunDay } from '#core/day/sun.ts';
 import type { SetupRecord } from '#store/records/setup.ts';

@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import type { Source } from '#core/colour/balance.ts';
 import { spreadLabels } from '#ui/ladder/ladderModel.ts';
 

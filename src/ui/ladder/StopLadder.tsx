@@ -1,6 +1,6 @@
 'use client';
 
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { surveyOf } from '#core/exposure/survey.ts';
 import { rampColour } from '#core/scopes/ramp.ts';

@@ -1,6 +1,8 @@
 'use client';
 
-import { extent, line, scaleLinear } from 'd3';
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { StripSample } from '#ui/bench/strip.ts';
 import { printSigned, printStopsDecimal } from '#core/units.ts';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { printStops } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { spreadLabels } from '#ui/ladder/ladderModel.ts';

@@ -1,4 +1,5 @@
-import { line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { ChartPoint } from './greyChartModel.ts';
 
 const x = scaleLinear([-8, 8], [0, 100]);

@@ -1,6 +1,7 @@
 'use client';
 
-import { line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import { useState, type KeyboardEvent } from 'react';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { ChartPoint } from './greyChartModel.ts';
