@@ -57,7 +57,7 @@ export const useNeutral = (source: LutSource | undefined): ((signal: number) => 
   const recipe = wish?.kind === 'recipe' ? wish.recipe : undefined;
   const own = useMemo(() => recipe && axisOf(recipe), [recipe]);
   const { answer, old } = useAnswer({
-    key: wish && !recipe ? JSON.stringify(wish) : undefined,
+    key: recipe ? undefined : wish,
     ask: async (signal) => (wish ? luts.axis({ wish }, { signal }) : { state: 'cancelled' }),
   });
   const axis = own ?? (old ? undefined : answer);

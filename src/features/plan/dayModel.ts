@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { sunDay, type SunDay } from '#core/day/sun.ts';
 import type { Result } from '#core/result.ts';
 import type { BookRecords } from '#store/book.ts';
@@ -51,7 +52,7 @@ export const daysOf = (records: BookRecords, shootId: string): ShootDay[] => {
 const changesFor = (setups: readonly SetupRecord[], after: readonly SetupRecord[]): Change[] =>
   after.flatMap((next) => {
     const before = setups.find(({ id }) => id === next.id);
-    return before && JSON.stringify(before) !== JSON.stringify(next)
+    return before && !dequal(before, next)
       ? [{ table: 'setups' as const, id: next.id, before, after: next }]
       : [];
   });

@@ -3,10 +3,11 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Pixels } from '#workers/judge/protocol.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
+import { useSame } from '../useSame.ts';
 import { useBench, useSession } from './hooks.ts';
 
 export type Question<T> = {
-  /** What is asked, told apart by identity or as text; undefined asks nothing. */
+  /** What is asked; a deeply equal question is the same one. undefined asks nothing. */
   readonly key: unknown;
   readonly ask: (signal: AbortSignal) => Promise<Outcome<T>>;
   /** Takes answers instead of having them kept here: pixels go onto a canvas. */
@@ -40,7 +41,8 @@ const NONE = { key: undefined, count: 0 };
  * What a worker answers. The one way to ask: late answers are dropped, a question that is no longer asked is cancelled, what went
  * wrong is told, and after a worker was replaced the question is asked again.
  */
-export const useAnswer = <T>({ key, ask, take, live }: Question<T>): Answer<T> => {
+export const useAnswer = <T>({ key: given, ask, take, live }: Question<T>): Answer<T> => {
+  const key = useSame(given);
   const { pulse } = useBench().session;
   const revived = useSession((state) => state.revived);
   const [found, setFound] = useState<Found<T>>(NONE);

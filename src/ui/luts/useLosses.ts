@@ -10,7 +10,7 @@ export const useLosses = (source: LutSource | undefined) => {
   const { wish, output, scale, coding } = source ?? {};
   const input = wish && output && scale && coding && { wish, output, scale, coding };
   const { answer, old, problem } = useAnswer({
-    key: input && JSON.stringify(input),
+    key: input,
     ask: async (signal) => (input ? luts.losses(input, { signal }) : { state: 'cancelled' }),
   });
   return { losses: answer, old, problem };

@@ -29,7 +29,7 @@ const useOpenedGrey = (): number | undefined => {
   const opened = useSession((state) => state.opened);
   const wish = opened && openedWish(opened, camera.coding);
   const { answer, old } = useAnswer({
-    key: wish && JSON.stringify(wish),
+    key: wish,
     ask: async (signal) => (wish ? luts.axis({ wish }, { signal }) : { state: 'cancelled' }),
   });
   return answer && !old ? compileGreyAxis(answer)(compileProfile(profile.data).signalAt(0)) : undefined;

@@ -1,5 +1,6 @@
 'use client';
 
+import { dequal } from 'dequal';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -24,7 +25,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
   const named = { ...record, name: (name.trim() || record.name).slice(0, 80) };
   const edit = (made: Edit) => void book.edit(made);
   const kept = [...records.luts.values()].find(
-    (lut) => lut.name === named.name && JSON.stringify(lut.recipe) === JSON.stringify(record.recipe),
+    (lut) => lut.name === named.name && dequal(lut.recipe, record.recipe),
   );
   const fresh = { ...named, id: kept?.id ?? crypto.randomUUID() };
   const keep = kept ? [] : keepEdit(fresh).changes;

@@ -56,7 +56,7 @@ const useCompared = (a: LutSource | undefined, b: LutSource | undefined): Answer
   const { luts } = useBench();
   const input = a && b && { a: a.wish, b: b.wish, output: a.output };
   return useAnswer({
-    key: input && JSON.stringify(input),
+    key: input,
     ask: async (signal) => (input ? luts.compare(input, { signal }) : { state: 'cancelled' }),
   });
 };

@@ -24,7 +24,7 @@ export const useReport = (source: LutSource | undefined): Answer<LutReport> => {
     ],
   };
   return useAnswer({
-    key: input && JSON.stringify(input),
+    key: input,
     ask: async (signal) => (input ? luts.inspect(input, { signal }) : { state: 'cancelled' }),
   });
 };

@@ -28,7 +28,7 @@ const useOrderLoss = (wish: { readonly recipe: LutRecipe; readonly correction: C
   const { session } = useBench();
   const serial = useSession(({ frame }) => frame?.serial);
   return useAnswer<OrderLoss>({
-    key: serial === undefined ? undefined : `${serial} ${JSON.stringify(wish)}`,
+    key: serial === undefined ? undefined : [serial, wish],
     ask: (signal) => session.look.order(wish, { signal }),
   });
 };
