@@ -55,8 +55,8 @@ export const setCell = async (page: Page, id: string, label: string) => {
 export const pick = (page: Page, word: string) =>
   page.getByRole('radiogroup').getByText(word, { exact: true }).click();
 
-export const WIDTH = 480;
-export const HEIGHT = 270;
+const WIDTH = 480;
+const HEIGHT = 270;
 
 /** A frame of known light as a PNG file: what a user would have on disk. */
 export const frameFile = (
@@ -79,7 +79,7 @@ export const frameFile = (
   return Buffer.from(encode({ width: WIDTH, height: HEIGHT, data, depth: 16, channels: 3 }));
 };
 
-export const cardRect = (picture: TestPictureId) => {
+const cardRect = (picture: TestPictureId) => {
   const card = TEST_PICTURES[picture]().patches.find(({ kind }) => kind === 'card');
   if (!card) throw new Error('no card in this picture');
   return card.rect;

@@ -1,4 +1,4 @@
-// npm test: what it needs, then format, lint, types, layers, unit, end to end.
+// npm test: what it needs, then format, lint, types, layers, what is unused, unit, end to end.
 import { spawnSync } from 'node:child_process';
 import {
   build,
@@ -35,7 +35,7 @@ buildKernels();
 await Promise.all(
   [
     ['format:check', 'lint'],
-    ['types', 'layers'],
+    ['types', 'layers', 'unused'],
   ].map(inTurn),
 );
 say('\n== unit');

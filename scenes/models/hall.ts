@@ -11,7 +11,7 @@ const VIEWS = {
 } as const satisfies Record<string, Camera>;
 
 /** The hall on open evening: a lectern, two who talk, a projection, heads of the listeners. Two fixed cameras. */
-export const hall = (view: keyof typeof VIEWS): Model => {
+const hall = (view: keyof typeof VIEWS): Model => {
   const model = new Model();
   model.camera = VIEWS[view];
   addBox(model, [6, 0.05, 8], { at: [0, -0.05, 2] }, { albedo: planks(0.12, 0.08, 0.055, 0.22) });

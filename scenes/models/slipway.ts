@@ -7,7 +7,7 @@ import { box, Solid, sphere } from '../render/shapes.ts';
 import { towards } from './sky.ts';
 
 /** Depth of the bottom at the board, m. */
-export const SLIPWAY_DEPTH = 10;
+const SLIPWAY_DEPTH = 10;
 /** Absorption of the channels, 1/m: the wavelengths that stand for them (Pope and Fry 1997). */
 const TAKES = [WATER_ABSORPTION[600], WATER_ABSORPTION[550], WATER_ABSORPTION[450]] as const;
 /** What the water scatters back when one looks through enough of it, cd/m2. */

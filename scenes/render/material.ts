@@ -18,7 +18,7 @@ export type Material = {
 };
 
 /** What a thing on the set is, for the truth file. */
-export type ThingKind = 'card' | 'white' | 'trap' | 'wedge' | 'patch' | 'skin' | 'light' | 'thing';
+type ThingKind = 'card' | 'white' | 'trap' | 'wedge' | 'patch' | 'skin' | 'light' | 'thing';
 
 /** Something with a name. */
 export type Thing = {

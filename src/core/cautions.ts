@@ -9,5 +9,4 @@ export const CAUTIONS = {
   waterEdge: 'Dark quay: a spotter at the water’s edge.',
 } as const;
 
-export type CautionId = keyof typeof CAUTIONS;
 export const CAUTION_CLOSE = 'Local codes and licensed practice decide.';

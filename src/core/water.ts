@@ -11,12 +11,8 @@ export const WATER_ABSORPTION = {
 export type Wavelength = keyof typeof WATER_ABSORPTION;
 
 /** Wavelengths that stand for a camera's channels: about where its filters peak. Our own choice. */
-export const CHANNEL_WAVELENGTHS = { red: 600, green: 550, blue: 450 } as const satisfies Record<
-  string,
-  Wavelength
->;
+const CHANNEL_WAVELENGTHS = { red: 600, green: 550, blue: 450 } as const satisfies Record<string, Wavelength>;
 export type ChannelId = keyof typeof CHANNEL_WAVELENGTHS;
-export const CHANNEL_IDS = Object.keys(CHANNEL_WAVELENGTHS) as ChannelId[];
 
 /** Share of light left after `metres` of pure water: exp(-a d) (Beer and Lambert). 0..1. */
 export const waterTransmission = (wavelength: Wavelength, metres: number): number =>

@@ -3,7 +3,7 @@ import { demoRecords } from './demo/index.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { TABLE_NAMES, type RecordOf, type TableName } from './tables.ts';
 
-export const DATABASE_NAME = 'candelum';
+const DATABASE_NAME = 'candelum';
 
 /** The records of this browser. A new database is filled with the demo shoot. */
 export class Database extends Dexie {

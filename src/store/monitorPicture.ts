@@ -6,7 +6,7 @@ import type { LutRecord } from './records/lut.ts';
 import type { Selection } from './selection.ts';
 
 /** Signal on which a LUT puts middle grey. */
-export const greyOf = ({ output, recipe }: Pick<LutRecord, 'output' | 'recipe'>): number => {
+const greyOf = ({ output, recipe }: Pick<LutRecord, 'output' | 'recipe'>): number => {
   const { grey, last } = outputOf(output);
   const wanted = recipe?.tone.grey ?? grey;
   return last ? last.encode(wanted) : wanted;

@@ -54,7 +54,7 @@ const isFields = (value: unknown): value is Fields =>
 const keysOf = (a: Fields, b: Fields) => [...new Set([...Object.keys(a), ...Object.keys(b)])];
 
 /** What makes `after` of `before`, field by field. */
-export const fieldsBetween = (table: TableName, before: AnyRecord, after: AnyRecord): FieldPatch[] => {
+const fieldsBetween = (table: TableName, before: AnyRecord, after: AnyRecord): FieldPatch[] => {
   const [from, to] = [before as unknown as Fields, after as unknown as Fields];
   return keysOf(from, to).flatMap((field): FieldPatch[] => {
     const [was, is] = [from[field], to[field]];

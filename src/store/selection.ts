@@ -15,7 +15,7 @@ export type UrlIds = {
   readonly camera: string | null;
 };
 
-export type MonitorLut = { readonly monitor: MonitorRecord; readonly lut: LutRecord };
+type MonitorLut = { readonly monitor: MonitorRecord; readonly lut: LutRecord };
 
 export type Selection = {
   readonly shoot: ShootRecord;

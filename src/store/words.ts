@@ -44,7 +44,7 @@ const spelled = (name: string) =>
   FIELD_WORDS[name] ?? name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).trim();
 
 /** A place in a record in words: `zebra, maximum`. */
-export const fieldWords = (path: readonly PropertyKey[]): string =>
+const fieldWords = (path: readonly PropertyKey[]): string =>
   path.map((part) => (typeof part === 'number' ? `no. ${part + 1}` : spelled(String(part)))).join(', ');
 
 /** `ISO and placement of the plan`. */

@@ -4,7 +4,7 @@ import { signalToCode, type Coding } from '../signal/scale.ts';
 import { stopsToReflectance } from '../units.ts';
 import { RULE_IDS, ruleOf, type AdviceInput, type RuleId } from './rules.ts';
 
-export type Spoke = { readonly rule: RuleId; readonly points: number; readonly sentence: string };
+type Spoke = { readonly rule: RuleId; readonly points: number; readonly sentence: string };
 
 export type Advice<P> = {
   readonly profile: P;

@@ -40,7 +40,7 @@ const rawness = ({ profile }: AdviceInput) => RAWNESS[kindOf(profile)];
 const clamp = (v: number) => Math.min(1, Math.max(-1, v));
 
 /** What a rule says of a profile: from -1 against to +1 for; silent where it has nothing to say. */
-export type Said = { readonly score: number; readonly sentence: string };
+type Said = { readonly score: number; readonly sentence: string };
 
 type Rule = {
   readonly name: string;

@@ -3,7 +3,7 @@ import { uvToXy, xyToUv, type Chromaticity, type Uv } from './chromaticity.ts';
 /** Correlated colour temperature, and distance from the Planckian locus: green +, magenta -. CIE 1960 uv. */
 export type Temperature = { readonly kelvin: number; readonly duv: number };
 
-export const MIRED_RANGE = [40, 1000] as const;
+const MIRED_RANGE = [40, 1000] as const;
 
 /**
  * The Planckian locus in CIE 1960 uv, by Krystek 1985 ("An algorithm to calculate correlated colour temperature",

@@ -13,7 +13,7 @@ export const bitsPerPixel = (mbps: number, fps: number, width: number, height: n
   (mbps * 1e6) / (fps * width * height);
 
 /** Minutes of correction one clip takes, by kind of profile, where log takes four. The proportions are our own. */
-export const GRADING_MINUTES = { log: 4, flat: 2.5, finished: 0.5 } as const;
+const GRADING_MINUTES = { log: 4, flat: 2.5, finished: 0.5 } as const;
 export type GradingKind = keyof typeof GRADING_MINUTES;
 
 /** Matching a further camera costs so much more for each clip. Our own. */

@@ -1,7 +1,7 @@
 import { getTimes } from 'suncalc';
 import { failure, success, type Result } from '../result.ts';
 
-export type SunEvent = {
+type SunEvent = {
   readonly id: 'dawn' | 'sunrise' | 'goldenEnd' | 'noon' | 'golden' | 'sunset' | 'dusk';
   readonly name: string;
   readonly at: Date;

@@ -5,7 +5,7 @@ import { METER_C, METER_K } from './meter.ts';
 
 /** Meter constants of ISO 2720; makers differ, so that they can be changed. */
 export type MeterConstants = { readonly k: number; readonly c: number };
-export const METER_CONSTANTS: MeterConstants = { k: METER_K, c: METER_C };
+const METER_CONSTANTS: MeterConstants = { k: METER_K, c: METER_C };
 
 /** What a spot is for. */
 export const SPOT_ROLES = {
@@ -137,7 +137,7 @@ export const SPOT_UNITS = {
 export const SPOT_UNIT_IDS = Object.keys(SPOT_UNITS) as SpotUnit[];
 
 /** A spot on the common scale. */
-export type SurveyedSpot = {
+type SurveyedSpot = {
   readonly spot: Spot;
   /** Over an 18 % card in the subject's light. */
   readonly stops: number;

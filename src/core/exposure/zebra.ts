@@ -1,9 +1,9 @@
 import { SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
 
 /** The levels one kind of zebra can be set to, on the camera's scale. */
-export type ZebraLevels = { readonly min: number; readonly max: number; readonly step: number };
+type ZebraLevels = { readonly min: number; readonly max: number; readonly step: number };
 
-export type ZebraKind = 'range' | 'lowerLimit';
+type ZebraKind = 'range' | 'lowerLimit';
 
 /** What a camera's zebra can do. */
 export type ZebraAbility = {

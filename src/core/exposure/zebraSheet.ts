@@ -63,7 +63,7 @@ export const zebraSheet = (
 };
 
 /** The display-level number people remember for skin, % of signal. Common practice, no source. */
-export const REMEMBERED_SKIN = 70;
+const REMEMBERED_SKIN = 70;
 
 /** What becomes of the remembered display-level number on this recording. */
 export type ZebraTrap = {

@@ -42,7 +42,7 @@ const openFilmScan = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame>
 };
 
 /** Formats that are opened, told by their first bytes. A further one is a row. */
-export const FRAME_FORMATS: readonly FrameFormat[] = [
+const FRAME_FORMATS: readonly FrameFormat[] = [
   { name: 'Y4M', clip: true, is: looksLikeY4m, open: openClip },
   { name: 'DPX', clip: false, is: looksLikeDpx, open: openFilmScan },
   { name: 'TIFF', clip: false, is: looksLikeTiff, open: openTiff },

@@ -43,7 +43,7 @@ const domainWords = (node: LutNode): string => {
   return `, domain ${span(min)} to ${span(max)}`;
 };
 
-export const nodesWords = (nodes: readonly LutNode[]): string =>
+const nodesWords = (nodes: readonly LutNode[]): string =>
   nodes.map((node) => `${nodeWords(node)}${domainWords(node)}`).join(', ');
 
 /** LUT formats that are read. A further one is a row. */

@@ -17,7 +17,7 @@ import { TRANSFERS, type TransferFunction } from '../transfer/index.ts';
 export type Correction = { readonly stops: number; readonly mired: number };
 
 /** Where it is done: on the recording's light, or on the picture that the conversion made. */
-export const ORDERS = ['before', 'after'] as const;
+const ORDERS = ['before', 'after'] as const;
 export type Order = (typeof ORDERS)[number];
 
 /** Linear R'G'B' with its white as a light that lies so many mired warmer, at the same distance from the locus (Bradford). */
@@ -70,7 +70,7 @@ export const corrected = (
 };
 
 /** What one order leaves of a frame. */
-export type OrderFigures = {
+type OrderFigures = {
   /** Shares of the pixels with a channel at the top, and of those with all three there. */
   readonly topped: number;
   readonly white: number;

@@ -24,7 +24,7 @@ export const VIEWS = {
 const toScreen = (signal: number): number => TRANSFERS.srgb.encode(TRANSFERS.bt1886.decode(signal));
 
 /** A coding as a word: what a transform made for it is kept by. */
-export const codingKey = ({ bitDepth, range, feed }: Coding) =>
+const codingKey = ({ bitDepth, range, feed }: Coding) =>
   `${bitDepth} ${range} ${feed ? `${feed.black} ${feed.white}` : ''}`;
 
 /** What a transform needs for each coding, made once and kept with it, since it costs several frames. */
@@ -56,7 +56,7 @@ const tableFor = keptFor(({ neutral }, coding) =>
   ),
 );
 
-export type PictureInput = {
+type PictureInput = {
   readonly frame: Frame;
   readonly luma: Uint16Array;
   readonly monitoring: CompiledMonitoring;

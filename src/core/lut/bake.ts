@@ -11,7 +11,7 @@ import type { OutputId } from './outputs.ts';
 export const BAKE_SIZES = [17, 33, 65] as const;
 
 /** Points of a shaper and of a 1D LUT. */
-export const CURVE_POINTS = 4096;
+const CURVE_POINTS = 4096;
 
 /** Shares of the points that are spread evenly whatever the curve does: no part of the range goes without. */
 const EVEN = 0.25;

@@ -114,7 +114,7 @@ const patterns = (output: OutputId): readonly Pattern[] => {
 };
 
 /** The first input at which a rising response reaches a level; undefined when it never does. */
-export const inputFor = (grey: (v: number) => number, level: number): number | undefined => {
+const inputFor = (grey: (v: number) => number, level: number): number | undefined => {
   const steps = 1024;
   for (let i = 0; i <= steps; i += 1) {
     const v = i / steps;

@@ -29,7 +29,7 @@ export type InspectWish = {
 };
 
 /** Where a tone of the active profile goes. Signals are fractions. */
-export type Landing = {
+type Landing = {
   readonly name: string;
   readonly stops: number;
   readonly in: number;

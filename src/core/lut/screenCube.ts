@@ -3,7 +3,7 @@ import type { Planes } from '../frame/frame.ts';
 import { sampleLattice } from './lattice.ts';
 
 /** Points along an edge. */
-export const CUBE_SIZE = 33;
+const CUBE_SIZE = 33;
 /** What a byte of the screen is worth in the cube's whole numbers. */
 const STEP = 128;
 /** A place is 16 bits: five of cell over eleven of fraction. */

@@ -4,12 +4,12 @@ import { printStops, stopsToReflectance } from '../units.ts';
 import type { Anchor, CurveReading } from './types.ts';
 
 /** Reflectance the three printed anchors stand for. */
-export const ANCHOR_REFLECTANCE = { black: 0, grey: 0.18, white: 0.9 } as const;
+const ANCHOR_REFLECTANCE = { black: 0, grey: 0.18, white: 0.9 } as const;
 
 export const ANCHOR_NAMES = { black: '0 %', grey: '18 %', white: '90 %', clip: 'clip' } as const;
 
 /** What an anchor is called in sentences. */
-export const anchorName = ({ id, stops }: Pick<Anchor, 'id' | 'stops'>): string =>
+const anchorName = ({ id, stops }: Pick<Anchor, 'id' | 'stops'>): string =>
   id === 'extra' ? `the reading at ${printStops(stops ?? 0)}` : ANCHOR_NAMES[id];
 
 /** An anchor as a point of the curve. */

@@ -10,7 +10,7 @@ import { solveLog } from './solveLog.ts';
 import type { Anchor, CurveSpec } from './types.ts';
 
 /** Worst misfit, in signal, of the log curves known to be of this form; beyond it the form is wrong. */
-export const WORST_FIT = 0.01;
+const WORST_FIT = 0.01;
 
 const worstOf = (residuals: ProfileSolution['residuals']) =>
   residuals.reduce((a, b) => (Math.abs(b.signal) > Math.abs(a.signal) ? b : a));

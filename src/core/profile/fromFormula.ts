@@ -42,7 +42,7 @@ export type LogFormula = Common & {
 };
 
 /** y = gain x^exponent + offset. */
-export type PowerFormula = Common & {
+type PowerFormula = Common & {
   readonly form: 'power';
   readonly gain: number;
   readonly exponent: number;

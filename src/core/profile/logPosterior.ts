@@ -4,7 +4,7 @@ import type { CurveReading } from './types.ts';
 // pair is searched. Anchors leave the toe loose: a prior says where toes of real log curves lie,
 // log10 s about -1.87 +- 0.29 and cut ~ N(0.005, 0.005), cut >= 0 (our own survey of some twenty curves). Its tails are
 // Student's with three degrees of freedom: some curves, ACEScct among them, have hardly any s at all.
-export const PRIOR = { logS: { mean: -1.87, sd: 0.29 }, cut: { mean: 0.005, sd: 0.005 } } as const;
+const PRIOR = { logS: { mean: -1.87, sd: 0.29 }, cut: { mean: 0.005, sd: 0.005 } } as const;
 
 const TAIL = 3;
 const LOG_S = [-5, -0.3] as const;
@@ -40,11 +40,7 @@ export const basis = (x: number, s: number, cut: number): number =>
   x >= cut ? Math.log10(x + s) : Math.log10(cut + s) + (x - cut) / (Math.LN10 * (cut + s));
 
 /** The best (c, d) for a toe; undefined where the curve would not rise. */
-export const candidateAt = (
-  points: readonly CurveReading[],
-  logS: number,
-  cut: number,
-): Candidate | undefined => {
+const candidateAt = (points: readonly CurveReading[], logS: number, cut: number): Candidate | undefined => {
   const s = 10 ** logS;
   let [sgg, sg, sw, sgy, sy] = [0, 0, 0, 0, 0];
   for (const point of points) {

@@ -12,7 +12,7 @@ export type SampledCurve = {
 };
 
 /** Largest difference between channels that is still one curve. */
-export const SAME_CHANNELS = 1e-4;
+const SAME_CHANNELS = 1e-4;
 
 /** One column of red, green and blue ones: green where they differ, with the sentence that says so. */
 export const oneChannel = (

@@ -7,7 +7,7 @@ import type { CurveReading, UncertaintyBand } from './types.ts';
 const BAND_STOPS = Array.from({ length: 49 }, (_, i) => -8 + i / 3);
 const BAND_BASIS_X = BAND_STOPS.map(stopsToReflectance);
 /** Share of possible curves that lie inside the band over its whole length. */
-export const BAND_NOMINAL = 0.95;
+const BAND_NOMINAL = 0.95;
 const DRAWS = 400;
 
 /** Mean and variance of the signal at x about the best curve (law of total variance). */

@@ -1,7 +1,7 @@
 import { failure, success, type Result } from '../result.ts';
 
-export const THING_KINDS = ['card', 'white', 'trap', 'wedge', 'patch', 'skin', 'light', 'thing'] as const;
-export type ThingKind = (typeof THING_KINDS)[number];
+const THING_KINDS = ['card', 'white', 'trap', 'wedge', 'patch', 'skin', 'light', 'thing'] as const;
+type ThingKind = (typeof THING_KINDS)[number];
 
 /** What is known of one thing in a scene. Colours are linear BT.2020. */
 export type TruthObject = {

@@ -4,7 +4,7 @@ export type Distribution = {
   readonly perStop: number;
 };
 
-export const DISTRIBUTION_RANGE = [-10, 10] as const;
+const DISTRIBUTION_RANGE = [-10, 10] as const;
 
 /**
  * A luma histogram turned to stops. A level covers the stops from half a level under to half a level over it and is

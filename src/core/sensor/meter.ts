@@ -26,7 +26,7 @@ export type Spotting = { readonly mode: MeterMode; readonly x: number; readonly 
 const CELL = 3;
 
 /** Mean luminance of what the meter looks at, cd/m2, no pixel brighter than the sensor can tell (`most`). */
-export const meteredLuminance = (
+const meteredLuminance = (
   { width, height, rgb }: SceneLight,
   { mode, x, y }: Spotting,
   most = Infinity,

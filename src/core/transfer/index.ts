@@ -16,10 +16,9 @@ export const TRANSFERS = { linear, bt709, bt1886, srgb, hlg, pq, acescct, acescc
 
 export type TransferId = keyof typeof TRANSFERS;
 
-export type { Reference, TransferDefinition, TransferFunction } from './types.ts';
+export type { TransferDefinition, TransferFunction } from './types.ts';
 export { bt1886For } from './bt1886.ts';
 export { HLG_DIFFUSE_WHITE_SIGNAL, hlgOotf, hlgOotfNeutral } from './hlg.ts';
-export { PQ_PEAK } from './pq.ts';
 export { logContinuity, logTransfer, tangentLog, type LogCoefficients } from './log.ts';
 export { powerContinuity, powerTransfer, type PowerCoefficients } from './power.ts';
 export { withLift } from './lift.ts';

@@ -1,5 +1,5 @@
 /** `scene`: linear side is scene light. `display`: linear side is light leaving the display. */
-export type Reference = 'scene' | 'display';
+type Reference = 'scene' | 'display';
 
 /**
  * A transfer function is a pair. Both directions are unclamped unless `domain` says otherwise:

@@ -10,7 +10,7 @@ import type { VerdictInput, VerdictRule } from './types.ts';
 const TONES = Array.from({ length: 19 }, (_, i) => -3 + i / 3);
 
 /** The coarsest step of a code on a display after the grade: as stops of luminance, and the tone it is at. */
-export const coarsestStep = (
+const coarsestStep = (
   { numbers, measurement }: Pick<VerdictInput, 'numbers' | 'measurement'>,
   pull: number,
 ) => {

@@ -10,7 +10,7 @@ const WATCH_SHARE = 0.05;
 const TOP_SHARE = 0.995;
 
 /** Stops by which the picture may be opened before its brightest 0.5 % clips. */
-export const roomAbove = ({ numbers, distribution }: VerdictInput): number =>
+const roomAbove = ({ numbers, distribution }: VerdictInput): number =>
   numbers.clipStops - distributionQuantile(distribution, TOP_SHARE);
 
 export const underExposure = {

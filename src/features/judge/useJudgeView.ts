@@ -6,9 +6,9 @@ import { NO_CHOICE } from '#ui/bench/useThrough.ts';
 import { GUIDE_IDS } from './picture/guideList.ts';
 
 export const VIEW_IDS = ['monitor', 'stops', 'recorded'] as const;
-export const SCOPE_SCALES = ['stops', 'percent', 'code'] as const satisfies readonly ScopeScale[];
+const SCOPE_SCALES = ['stops', 'percent', 'code'] as const satisfies readonly ScopeScale[];
 /** What the picture is held against, along a wipe or beside it. */
-export const AGAINST_IDS = ['none', 'recorded', 'stops', 'hero'] as const;
+const AGAINST_IDS = ['none', 'recorded', 'stops', 'hero'] as const;
 
 /** How the bench is looked at; it stands in the URL, so that a link shows the same. */
 export const useJudgeView = () =>

@@ -3,7 +3,7 @@ import { failure, type Result } from '#core/result.ts';
 import { typed } from './ways/way.ts';
 
 export const CORNERS = ['red', 'green', 'blue', 'white'] as const;
-export type Corner = (typeof CORNERS)[number];
+type Corner = (typeof CORNERS)[number];
 
 /** Primaries and white as typed: x and y, apart by a space. */
 export type GamutTexts = { readonly [K in Corner]: string };

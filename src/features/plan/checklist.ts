@@ -8,7 +8,7 @@ import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { recordingAt } from './adviceModel.ts';
 
-export type ChecklistInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
+type ChecklistInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
 
 type Item = { readonly name: string; readonly set: (input: ChecklistInput) => string };
 

@@ -35,7 +35,7 @@ export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
 export const sensorOf = ({ noise, floorStops }: CameraRecord): SensorModel =>
   noise ?? sensorFromFloor(Math.min(-0.5, floorStops));
 
-export const schoolInputOf = (
+const schoolInputOf = (
   { camera, subjects, setup }: Selection,
   numbers: SetCardNumbers,
   survey: Survey,

@@ -5,7 +5,7 @@ import { readVersioned } from './versioned.ts';
 import { takeSchema, type TakeRecord } from '../records/take.ts';
 
 /** The log as it travels: told apart by `format`, read by `version`. */
-export const takesFileSchema = z.object({
+const takesFileSchema = z.object({
   format: z.literal('candelum-takes'),
   version: z.literal(1),
   exportedAt: z.iso.datetime(),

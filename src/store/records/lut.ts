@@ -34,7 +34,7 @@ export const lutBuildSchema = z.object({
 export type LutBuild = z.infer<typeof lutBuildSchema>;
 
 /** A LUT of our own making, as what it is made from. */
-export const recipeSchema = z.object({
+const recipeSchema = z.object({
   profile: profileDataSchema,
   pullStops: stopsSchema,
   output,
@@ -77,4 +77,3 @@ export const lutOfRecipe = (
 
 /** The file of a LUT. */
 export const lutTextSchema = z.object({ id: idSchema, text: z.string().min(1).max(80_000_000) });
-export type LutTextRecord = z.infer<typeof lutTextSchema>;

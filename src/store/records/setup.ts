@@ -3,18 +3,10 @@ import { SPOT_ROLES, SPOT_UNIT_IDS, type SpotRole, type SpotUnit } from '#core/e
 import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
 
 /** Cautions that a set-up calls for; their words are in core/cautions.ts. */
-export const CAUTION_IDS = [
-  'hotWork',
-  'sun',
-  'air',
-  'diving',
-  'lamps',
-  'longRecording',
-  'waterEdge',
-] as const;
+const CAUTION_IDS = ['hotWork', 'sun', 'air', 'diving', 'lamps', 'longRecording', 'waterEdge'] as const;
 
 /** A reading of the light, as it was taken. */
-export const spotSchema = z.object({
+const spotSchema = z.object({
   id: idSchema,
   name: nameSchema,
   role: z.enum(Object.keys(SPOT_ROLES) as [SpotRole, ...SpotRole[]]),

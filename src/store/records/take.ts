@@ -5,7 +5,7 @@ import { profileDataSchema } from './profile.ts';
 import { shutterSchema } from './plan.ts';
 
 /** The set card as it was when the take was logged. */
-export const cardSnapshotSchema = z.object({
+const cardSnapshotSchema = z.object({
   setupName: z.string(),
   cameraName: z.string(),
   profileName: z.string(),
@@ -31,7 +31,7 @@ export const cardSnapshotSchema = z.object({
 export type CardSnapshot = z.infer<typeof cardSnapshotSchema>;
 
 /** What was measured on the frame; absent when the take was logged without one. */
-export const measuredSchema = z.object({
+const measuredSchema = z.object({
   file: z.string().max(300),
   size: z.tuple([finite, finite]),
   cardStops: finite.optional(),

@@ -27,7 +27,7 @@ const onServer = () => undefined;
 const useServices = (): Services | undefined =>
   useSyncExternalStore<Services | undefined>(never, openServices, onServer);
 
-export type Waiting = { readonly status: 'loading' | 'failed' | 'empty'; readonly problem?: string };
+type Waiting = { readonly status: 'loading' | 'failed' | 'empty'; readonly problem?: string };
 type Parts = { readonly children: ReactNode; readonly fallback: (waiting: Waiting) => ReactNode };
 
 const SelectionProvider = ({ children, fallback }: Parts) => {

@@ -1,6 +1,6 @@
 import type { VerdictState } from '#core/verdict/index.ts';
 
-export const STATE_WORDS = { holds: 'holds', watch: 'watch', lost: 'lost' } as const satisfies Record<
+const STATE_WORDS = { holds: 'holds', watch: 'watch', lost: 'lost' } as const satisfies Record<
   VerdictState,
   string
 >;

@@ -12,10 +12,10 @@ import { printKelvin, printNd, printPull, printTint } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
 import type { CellId, CellInput } from './reasons.ts';
 
-export type Choice = { readonly value: string; readonly name: string };
+type Choice = { readonly value: string; readonly name: string };
 
 /** How a cell is set: picked from what the camera has, typed as a number, or computed. */
-export type CellEditor =
+type CellEditor =
   | {
       readonly kind: 'pick';
       readonly choices: (input: CellInput, records: BookRecords) => readonly Choice[];

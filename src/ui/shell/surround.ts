@@ -2,7 +2,7 @@
 
 import { useCallback, useSyncExternalStore } from 'react';
 
-export const SURROUNDS = [
+const SURROUNDS = [
   { id: 'dark', name: 'Dark' },
   { id: 'grey', name: 'Grey' },
   { id: 'daylight', name: 'Daylight' },

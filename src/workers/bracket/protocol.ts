@@ -4,12 +4,12 @@ import type { Result } from '#core/result.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
 import type { Pixels } from '../judge/protocol.ts';
 
-export type PreviewInput = {
+type PreviewInput = {
   readonly bytes: ArrayBuffer;
   readonly range: Range;
   readonly maxWidth: number;
 };
-export type ReadingInput = {
+type ReadingInput = {
   readonly bytes: ArrayBuffer;
   readonly range: Range;
   readonly mark: CardMark;

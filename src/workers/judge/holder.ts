@@ -10,7 +10,7 @@ import { LUMA, type LumaId } from '#core/signal/luma.ts';
 import type { FrameCoding } from './protocol.ts';
 
 /** Planes a waveform can be made of. */
-export type PlaneId = 'luma' | 'r' | 'g' | 'b';
+type PlaneId = 'luma' | 'r' | 'g' | 'b';
 
 /** The widest waveform that is counted, in columns; wider panes are drawn from it. */
 const MOST_COLUMNS = 1920;
@@ -184,7 +184,7 @@ const ownSlots = (width: number, height: number, levels: number): Slots => {
 };
 
 /** A rectangle of a frame, cut out; its luma is made anew from R'G'B'. */
-export const cutOut = (frame: Frame, region: Rect): Frame => {
+const cutOut = (frame: Frame, region: Rect): Frame => {
   const { x, y, width, height } = clampRect(region, frame);
   const cut = (plane: Uint16Array) => {
     const out = new Uint16Array(width * height);

@@ -52,7 +52,7 @@ export type ClipInfo = {
   readonly note?: string;
 };
 
-export type OpenInput = ReadingWish & { readonly file: Blob; readonly name: string };
+type OpenInput = ReadingWish & { readonly file: Blob; readonly name: string };
 export type Opened = { readonly info: FrameInfo; readonly clip?: ClipInfo; readonly at?: number };
 /** The same file, its codes read another way. */
 export type RereadInput = {
@@ -137,7 +137,7 @@ export type Pixels = {
   readonly rgba: Uint8ClampedArray<ArrayBuffer>;
 };
 
-export type SceneInput = {
+type SceneInput = {
   readonly truth: string;
   readonly light: readonly ArrayBuffer[];
   readonly mask: ArrayBuffer;
@@ -158,7 +158,7 @@ export type ExposeInput = {
 };
 
 /** The picture is on the bench of the worker; what the camera says of it. */
-export type Exposed = {
+type Exposed = {
   readonly info: FrameInfo;
   /** What its meter shows, stops. */
   readonly shows: number;
@@ -174,19 +174,19 @@ export type ClipInput = ExposeInput & {
 /** Measured at one frame of a clip. */
 export type ClipSample = { readonly frame: number; readonly measurement: FrameMeasurement };
 
-export type SurveyInput = MeasureInput & {
+type SurveyInput = MeasureInput & {
   /** Frames to look at. */
   readonly frames: readonly number[];
 };
 
-export type FeedInput = {
+type FeedInput = {
   readonly frames: ReadableStream<VideoFrame>;
   readonly name: string;
   readonly range: Range;
 };
 
 /** The newest picture of a feed; undefined while none came within the wait. */
-export type FeedPicture = {
+type FeedPicture = {
   readonly info: FrameInfo;
   /** Seconds since the feed was started, of this picture. */
   readonly seconds: number;

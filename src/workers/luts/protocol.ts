@@ -22,9 +22,9 @@ export type LutInfo = {
 };
 
 /** On which scale a LUT is written. */
-export type Written = { readonly scale: CubeScale; readonly coding: Coding };
+type Written = { readonly scale: CubeScale; readonly coding: Coding };
 
-export type LossesInput = Written & { readonly wish: LutWish; readonly output: OutputId };
+type LossesInput = Written & { readonly wish: LutWish; readonly output: OutputId };
 export type Losses = {
   readonly baked: readonly Baked[];
   /** Channels do not mix: three curves say it all. */
@@ -40,14 +40,14 @@ export type WriteInput = Written & {
   readonly interpolation: InterpolationId;
   readonly words: LutWords;
 };
-export type WrittenFile = {
+type WrittenFile = {
   readonly text: string;
   readonly milliseconds: number;
   /** What the format could not say, as a sentence. */
   readonly leaves?: string;
 };
 
-export type CompareInput = { readonly a: LutWish; readonly b: LutWish; readonly output: OutputId };
+type CompareInput = { readonly a: LutWish; readonly b: LutWish; readonly output: OutputId };
 export type Compared = { readonly loss: LutLoss; readonly map: DifferenceMap };
 
 export type LutJobs = {

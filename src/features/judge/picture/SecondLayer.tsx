@@ -12,11 +12,7 @@ export type Against = 'recorded' | 'stops' | 'hero';
 const NAMES: { readonly [K in Against]: string } = { recorded: 'as recorded', stops: 'stops', hero: 'hero' };
 
 /** The picture that the first one is held against, as the worker draws it. */
-export const useAgainst = (
-  against: Against | undefined,
-  request: PictureRequest | undefined,
-  serial?: number,
-) => {
+const useAgainst = (against: Against | undefined, request: PictureRequest | undefined, serial?: number) => {
   const { session } = useBench();
   const hero = useSession((state) => state.hero?.hero);
   const ask = useMemo(() => {

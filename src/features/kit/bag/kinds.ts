@@ -13,7 +13,7 @@ import { typed } from '../ways/way.ts';
 export type BagTable = 'ndSets' | 'lights' | 'gels' | 'monitors' | 'subjects';
 
 export type BagTexts = Readonly<Record<string, string>>;
-export type BagField = {
+type BagField = {
   readonly id: string;
   readonly label: string;
   /** Text when nothing is typed yet. */

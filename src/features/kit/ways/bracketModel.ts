@@ -13,7 +13,7 @@ import type { FilmedCard } from '#workers/bracket/protocol.ts';
 import { typed } from './way.ts';
 
 /** A reading of the card: how far the shutter opened it, and what was read. */
-export type BracketRow = { readonly stops: string; readonly text: string };
+type BracketRow = { readonly stops: string; readonly text: string };
 
 /** A frame of the card: where it stands in the bracket and, once read, what it holds. */
 export type BracketFrame = {
@@ -37,7 +37,7 @@ export type BracketFields = {
   readonly mark: CardMark;
 };
 
-export const BRACKET_STOPS = Array.from({ length: 12 }, (_, i) => i - 4);
+const BRACKET_STOPS = Array.from({ length: 12 }, (_, i) => i - 4);
 export const MAX_FRAMES = 24;
 
 /** The middle ninth: where a card usually is. */

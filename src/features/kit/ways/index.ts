@@ -6,7 +6,7 @@ import { table } from './table.tsx';
 import type { Way } from './way.ts';
 
 /** Ways into a profile. A further one is a file and a row. */
-export const WAYS = { anchors: printed, formula, table, bracket, edit } as const;
+const WAYS = { anchors: printed, formula, table, bracket, edit } as const;
 export type WayId = keyof typeof WAYS;
 export const WAY_IDS = Object.keys(WAYS) as WayId[];
 

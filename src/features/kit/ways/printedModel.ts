@@ -13,7 +13,7 @@ import { parseStops, reflectanceToStops } from '#core/units.ts';
 import { typed } from './way.ts';
 
 /** A reading of the user's own at some stop. */
-export type ExtraField = { readonly stops: string; readonly reading: string };
+type ExtraField = { readonly stops: string; readonly reading: string };
 
 /** What stands in the fields, as typed. */
 export type PrintedFields = {

@@ -13,7 +13,7 @@ const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
 const recipeIn = (wish: LutWish): LutRecipe | undefined => (wish.kind === 'recipe' ? wish.recipe : undefined);
 
 /** Where a look that expects log gets it from: back through a computed conversion; a file’s cannot be turned round. */
-export const wayBack = (place: Place): LutRecipe | undefined => {
+const wayBack = (place: Place): LutRecipe | undefined => {
   const conversion = sourceOf(place, place.work.chain.conversion);
   return conversion && recipeIn(conversion.wish);
 };

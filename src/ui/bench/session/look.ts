@@ -16,5 +16,3 @@ export const createLook = (judge: Client<JudgeJobs>) => {
     order: ask('order'),
   };
 };
-
-export type Look = ReturnType<typeof createLook>;

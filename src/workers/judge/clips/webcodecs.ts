@@ -18,7 +18,7 @@ import { pace, type ClipSource } from './source.ts';
 const MOST_FRAMES = 2_200_000;
 
 /** Depth that a codec string states (RFC 6381 with the codec's own fields), 8 where it says nothing else. */
-export const depthOfCodec = (codec: string): number => {
+const depthOfCodec = (codec: string): number => {
   const parts = codec.split('.');
   if (parts[0] === 'vp09' || parts[0] === 'av01') return Number(parts[3]) || 8;
   if (/^avc[13]$/.test(parts[0])) {
