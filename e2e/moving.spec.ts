@@ -110,7 +110,7 @@ test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', a
   const raw = ffmpeg('-i', file('deep.mov'), '-f', 'rawvideo', '-pix_fmt', 'yuv422p10le', '-');
   await open(page, file('deep.mov'));
   await page.locator('.reading > button').click();
-  await expect(page.locator('.facts')).toContainText('decoded by ffmpeg on this machine');
+  await expect(page.locator('.reading-facts')).toContainText('decoded by ffmpeg on this machine');
   await page.keyboard.press('Escape');
   await page.getByLabel('Frame of the clip').fill('4');
   await expect(page.locator('[data-frame]')).toHaveAttribute('data-frame', '4');
@@ -280,7 +280,7 @@ test('frames that come unevenly and odd sizes are told and shown', async ({ page
   await open(page, file('uneven.webm'));
   await expect(page.locator('.picture-sheet')).toHaveAttribute('data-size', '321×181');
   await page.locator('.reading > button').click();
-  await expect(page.locator('.facts')).toContainText('varying');
+  await expect(page.locator('.reading-facts')).toContainText('varying');
 });
 
 test('the helper serves only this page: no other origin, no other host, no stranger', async ({

@@ -40,7 +40,7 @@ export const ReadingControls = () => {
         says={info.evidence}
         placement="top-start"
       >
-        <dl className="facts">
+        <dl className="reading-facts">
           <dt>Source</dt>
           <dd>{info.container}</dd>
           <dt>Size</dt>
