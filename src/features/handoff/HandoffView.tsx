@@ -4,8 +4,7 @@ import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
-import { takesCsv } from '#store/exports/takesCsv.ts';
-import { takesJson } from '#store/exports/takesJson.ts';
+import { LOG_EXPORTS } from '#store/exports/index.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { useTakes } from '#ui/bench/useTakes.ts';
 import { download, slug } from '#ui/download.ts';
@@ -60,23 +59,19 @@ const LogFiles = () => {
         </Table>
       )}
       <div className="exports">
-        <Button
-          variant="outline-secondary"
-          disabled={none}
-          onClick={() => download(`${name}.csv`, takesCsv(takes), 'text/csv;charset=utf-8')}
-        >
-          <Download size={16} aria-hidden="true" /> CSV
-        </Button>
-        <Button
-          variant="outline-secondary"
-          disabled={none}
-          onClick={() =>
-            download(`${name}.json`, takesJson(selection.shoot, takes, new Date()), 'application/json')
-          }
-        >
-          <Download size={16} aria-hidden="true" /> JSON
-        </Button>
-        <span className="quiet">CSV for a table, JSON to read back whole (version 1).</span>
+        {LOG_EXPORTS.map((log) => (
+          <Button
+            key={log.name}
+            variant="outline-secondary"
+            disabled={none}
+            onClick={() =>
+              download(`${name}.${log.extension}`, log.write(selection.shoot, takes, new Date()), log.type)
+            }
+          >
+            <Download size={16} aria-hidden="true" /> {log.name}
+          </Button>
+        ))}
+        <span className="quiet">{LOG_EXPORTS.map(({ says }) => says).join(', ')}.</span>
       </div>
     </Panel>
   );

@@ -1,6 +1,10 @@
+import { STEPS } from './steps.ts';
+
+const stepKeys = STEPS.filter(({ later }) => !later).map(({ key }) => key);
+
 /** Every key of the app: what it does and where. The help and the handlers read the same rows. */
 export const KEYMAP = {
-  step: { keys: '1, 2, 3, 4, 5, 7', does: 'Go to that step of the work', where: 'everywhere' },
+  step: { keys: stepKeys.join(', '), does: 'Go to that step of the work', where: 'everywhere' },
   log: { keys: 'l', does: 'Log the take', where: 'everywhere' },
   brighter: { keys: ']', does: 'Placement up a third', where: 'everywhere' },
   darker: { keys: '[', does: 'Placement down a third', where: 'everywhere' },
