@@ -1,75 +1,97 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
-import { useStore } from 'zustand';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { useDropzone } from 'react-dropzone';
 import type { Rect } from '#core/frame/frame.ts';
-import { VIEWS } from '#core/kernels/picture.ts';
-import { patchStops } from '#core/verdict/patchStops.ts';
-import { printStopsDecimal } from '#core/units.ts';
-import { patchesAt } from '#core/scopes/tracks.ts';
+import type { Progress } from '#workers/rpc/protocol.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { useSize } from '#ui/parts/useSize.ts';
-import { Toggle } from '#ui/parts/Toggle.tsx';
-import { useKey } from '#ui/shell/useKey.ts';
-import { useCanvas } from '#ui/bench/useAnswer.ts';
-import { useJudgeView, VIEW_IDS } from '../useJudgeView.ts';
-import { Guides } from './Guides.tsx';
+import { useJudgeView } from '../useJudgeView.ts';
 import { heroDifference, heroWords } from './heroModel.ts';
-import { LookMenu } from './LookMenu.tsx';
-import { Magnifier } from './Magnifier.tsx';
-import { PatchLayer } from './PatchLayer.tsx';
+import { PictureSheet } from './PictureSheet.tsx';
+import { PictureTools } from './PictureTools.tsx';
 import { ReadingControls } from './ReadingControls.tsx';
-import { Beside, Wipe, type Against } from './SecondLayer.tsx';
 import { SourceControls } from './SourceControls.tsx';
 import { toolsFor, type Tool } from './tools.ts';
-import { usePictureRequest } from './usePictureRequest.ts';
+import { usePictureDrawing } from './usePictureDrawing.ts';
+import { usePictureKeys } from './usePictureKeys.ts';
 
-const views = VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name, says: VIEWS[id].says }));
 /** A help for the file dialog only: what a file is, its first bytes say. */
 const ACCEPTED = 'image/*,video/*,.png,.tif,.tiff,.dpx,.jpg,.jpeg,.y4m,.mp4,.mov,.mkv,.webm,.mxf,.avi,.mts';
+const TAKES =
+  'PNG, TIFF, DPX or JPEG; Y4M, MP4, MOV, MKV or WebM; or a live picture from a device. ' +
+  'Everything is measured on the codes of the recording.';
 
-const usePatchLabels = (tools: readonly Tool[]): Readonly<Record<string, string>> => {
-  const { numbers } = useCard();
-  const measurement = useSession(({ measured }) => measured?.measurement);
-  return useMemo(() => {
-    const read = (measurement?.patches ?? []).map((reading) => {
-      const { patch } = reading;
-      const stops = measurement && patchStops(reading, measurement.coding, numbers.profile);
-      const name = tools.find(({ id }) => id === patch.id)?.name ?? patch.kind;
-      return [patch.id, `${name} ${stops === undefined ? '' : printStopsDecimal(stops)}`] as const;
-    });
-    return Object.fromEntries(read);
-  }, [measurement, numbers, tools]);
+const NoFrame = ({ busy }: { busy?: Progress & { readonly name: string } }) => (
+  <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame or a clip here'}>
+    <p className="quiet">{busy ? busy.phase : TAKES}</p>
+  </Empty>
+);
+
+const Busy = ({ busy }: { busy: Progress }) => {
+  const { session } = useBench();
+  return (
+    <div className="busy" role="status">
+      <progress value={busy.fraction} max={1} aria-label={busy.phase} /> {busy.phase}
+      <Button variant="outline-secondary" size="sm" onClick={session.frame.cancelOpening}>
+        Stop
+      </Button>
+    </div>
+  );
 };
+
+/** How the frame differs from the hero that it is held against. */
+const HeroWords = () => {
+  const { numbers } = useCard();
+  const { hero, measured } = useSession((state) => ({ hero: state.hero, measured: state.measured }));
+  if (!hero || !measured) return null;
+  return (
+    <p className="hero-words">{heroWords(heroDifference(hero.measurement, measured.measurement, numbers))}</p>
+  );
+};
+
+const MarkPicker = ({
+  tools,
+  tool,
+  onPick,
+}: {
+  tools: readonly Tool[];
+  tool: Tool;
+  onPick: (id: string) => void;
+}) => (
+  <label className="mark-pick">
+    <span className="quiet">Mark</span>
+    <Form.Select
+      size="sm"
+      title="Drag on the picture to mark it"
+      value={tool.id}
+      onChange={(event) => onPick(event.target.value)}
+    >
+      {tools.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </Form.Select>
+  </label>
+);
 
 /** The frame with zebras, false colour, contours, guides and patches; open by button, drop, or from the demo. */
 export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const { session } = useBench();
-  const selection = useSelection();
-  const { numbers, target } = useCard();
+  const { camera, subjects } = useSelection();
+  const { target } = useCard();
   const [look, setLook] = useJudgeView();
-  const { frame, busy, hero, measured, marks, keyed } = useSession((state) => ({
-    frame: state.frame,
-    busy: state.busy,
-    hero: state.hero,
-    measured: state.measured,
-    marks: state.patches,
-    keyed: state.keyed,
-  }));
-  const { camera, subjects } = selection;
+  const { frame, busy } = useSession((state) => ({ frame: state.frame, busy: state.busy }));
   const tools = useMemo(() => toolsFor(subjects), [subjects]);
   const [toolId, setToolId] = useState('card');
   const tool = tools.find(({ id }) => id === toolId) ?? tools[0];
-  const labels = usePatchLabels(tools);
-  const [box, fitBox] = useSize({ width: 640, height: 360 });
-  const at = useStore(session.moving, (moving) => (frame?.kind === 'clip' ? moving.at : 0));
-  const patches = patchesAt(marks, keyed, at);
-
+  const [box, room] = useSize({ width: 640, height: 360 });
+  const drawing = usePictureDrawing(look, room);
   const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
     noClick: true,
     noKeyboard: true,
@@ -79,168 +101,34 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
     },
   });
   const holdHero = () => void session.hero.hold(target);
-  useKey('open', open);
-  useKey('hero', holdHero);
-  useKey('glass', () => void setLook({ glass: !look.glass }));
-  useKey('clips', () => void setLook({ clips: !look.clips }));
-  useKey('view', () => {
-    void setLook({ view: VIEW_IDS[(VIEW_IDS.indexOf(look.view) + 1) % VIEW_IDS.length] });
-  });
-  useKey('contours', () => void setLook({ contours: !look.contours }));
-  useKey('zebra', () => {
-    const on = look.range || look.warning;
-    void setLook({ range: !on, warning: !on });
-  });
-
-  const against: Against | undefined =
-    look.against === 'none' || (look.against === 'hero' && !hero) ? undefined : look.against;
-  const beside = against !== undefined && look.beside;
-  const room = { width: beside ? fitBox.width / 2 : fitBox.width, height: fitBox.height };
-  const scale = frame ? Math.min(room.width / frame.info.width, room.height / frame.info.height) : 1;
-  const shownScale = look.zoom === 'fit' ? scale : 1;
-  const { request, problem: lutProblem } = usePictureRequest(look, shownScale);
-  const serial = frame?.serial;
-  const ask = useMemo(() => {
-    if (!request || serial === undefined) return undefined;
-    return (signal: AbortSignal) => session.look.picture(request, { signal });
-  }, [session, serial, request]);
-  const { canvas, problem, painted } = useCanvas(ask, 'picture');
-  const difference =
-    hero && measured && look.against === 'hero'
-      ? heroWords(heroDifference(hero.measurement, measured.measurement, numbers))
-      : undefined;
-
+  usePictureKeys(look, setLook, { open, holdHero });
+  const place = `${isDragActive ? ' dropping' : ''}${look.large === 'picture' ? '' : ' picture-small'}`;
   return (
-    <section
-      className={`panel picture${isDragActive ? ' dropping' : ''}${look.large === 'picture' ? '' : ' picture-small'}`}
-      {...getRootProps()}
-    >
+    <section className={`panel picture${place}`} {...getRootProps()}>
       <header className="panel-head">
         <h2>{frame?.name ?? 'No frame'}</h2>
-        <div className="panel-tools">
-          <Segmented
-            label="View"
-            options={views}
-            value={look.view}
-            onPick={(view) => void setLook({ view })}
-          />
-          <div className="toggles">
-            <Toggle
-              on={look.contours}
-              name="Contours"
-              says="A line at each stop, heavier at grey (C)"
-              onFlip={() => void setLook({ contours: !look.contours })}
-            />
-            <Toggle
-              on={look.range}
-              name="Card"
-              says="Range zebra of the card: fine white stripes (Z)"
-              onFlip={() => void setLook({ range: !look.range })}
-            />
-            <Toggle
-              on={look.warning}
-              name="Warn"
-              says="Warning zebra: broad flame stripes (Z)"
-              onFlip={() => void setLook({ warning: !look.warning })}
-            />
-            <Toggle
-              on={look.clips}
-              name="Clip"
-              says="What clips, by channel: red upright, green level, blue leaning, all white (X)"
-              onFlip={() => void setLook({ clips: !look.clips })}
-            />
-            <LookMenu look={look} setLook={setLook} onHero={holdHero} />
-          </div>
-        </div>
+        <PictureTools look={look} setLook={setLook} onHero={holdHero} />
       </header>
       <input {...getInputProps({ accept: ACCEPTED })} aria-label="Frame file" />
       <div className={`picture-box${look.zoom === '1:1' ? ' picture-scroll' : ''}`} ref={box}>
         {frame ? (
-          <>
-            <div
-              className="picture-sheet"
-              style={{ width: frame.info.width * shownScale, height: frame.info.height * shownScale }}
-              data-painted={painted}
-              data-size={`${frame.info.width}×${frame.info.height}`}
-            >
-              <canvas ref={canvas} role="img" aria-label={`Picture of ${frame.name}`} />
-              {against && request && !beside && (
-                <Wipe against={against} request={request} serial={frame.serial} />
-              )}
-              <Guides
-                width={frame.info.width}
-                height={frame.info.height}
-                scale={shownScale}
-                guide={look.guide}
-                own={look.ratio}
-                safe={look.safe}
-              />
-              <PatchLayer
-                width={frame.info.width}
-                height={frame.info.height}
-                scale={shownScale}
-                patches={patches}
-                labels={labels}
-                tool={tool}
-                highlight={highlight}
-                onSet={session.frame.setPatch}
-                onRemove={session.frame.removePatch}
-              />
-              {look.glass && <Magnifier info={frame.info} picture={canvas} painted={painted} />}
-            </div>
-            {against && request && beside && (
-              <Beside
-                against={against}
-                request={request}
-                serial={frame.serial}
-                width={frame.info.width * shownScale}
-                height={frame.info.height * shownScale}
-              />
-            )}
-          </>
+          <PictureSheet {...{ frame, look, drawing, tools, tool, highlight }} />
         ) : (
-          <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame or a clip here'}>
-            <p className="quiet">
-              {busy
-                ? busy.phase
-                : 'PNG, TIFF, DPX or JPEG; Y4M, MP4, MOV, MKV or WebM; or a live picture from a device. Everything is measured on the codes of the recording.'}
-            </p>
-          </Empty>
+          <NoFrame busy={busy} />
         )}
-        {difference && <p className="hero-words">{difference}</p>}
-        {busy && (
-          <div className="busy" role="status">
-            <progress value={busy.fraction} max={1} aria-label={busy.phase} /> {busy.phase}
-            <Button variant="outline-secondary" size="sm" onClick={session.frame.cancelOpening}>
-              Stop
-            </Button>
-          </div>
-        )}
+        {look.against === 'hero' && <HeroWords />}
+        {busy && <Busy busy={busy} />}
         {isDragActive && <div className="drop-hint">Drop to open</div>}
       </div>
       <footer className="panel-foot">
         <SourceControls onOpen={open} />
         {frame && (
           <>
-            <label className="mark-pick">
-              <span className="quiet">Mark</span>
-              <Form.Select
-                size="sm"
-                title="Drag on the picture to mark it"
-                value={tool.id}
-                onChange={(event) => setToolId(event.target.value)}
-              >
-                {tools.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </Form.Select>
-            </label>
+            <MarkPicker tools={tools} tool={tool} onPick={setToolId} />
             <Segmented
               label="Zoom"
               options={[
-                { id: 'fit', name: `fit ${Math.round(scale * 100)} %` },
+                { id: 'fit', name: `fit ${Math.round(drawing.fitting * 100)} %` },
                 { id: '1:1', name: '1:1' },
               ]}
               value={look.zoom}
@@ -249,7 +137,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
             <ReadingControls />
           </>
         )}
-        {(problem ?? lutProblem) && <span className="field-error">{problem ?? lutProblem}</span>}
+        {drawing.problem && <span className="field-error">{drawing.problem}</span>}
       </footer>
     </section>
   );
