@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useJudgement, useSession } from '#ui/bench/hooks.ts';
-import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
+import { SimulatedCamera } from '#ui/stage/SimulatedCamera.tsx';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -44,7 +44,7 @@ export const JudgeView = () => {
       <div className="judge-side">
         <VerdictPane picked={picked} onPick={setPicked} />
       </div>
-      {under === 'camera' && <CameraPanel {...camera} swap={swap} />}
+      {under === 'camera' && <SimulatedCamera {...camera} swap={swap} />}
       <ScopePane slot="first" />
       {under === 'scope' && <ScopePane slot="second" lead={swap} />}
     </div>

@@ -7,7 +7,7 @@ import type { Spot } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { CameraPanel } from '#ui/stage/CameraPanel.tsx';
+import { SimulatedCamera } from '#ui/stage/SimulatedCamera.tsx';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
@@ -111,7 +111,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
             : 'Simulated, and its light is known: a place to try before the job.'}
         </p>
       </Panel>
-      <CameraPanel {...camera} />
+      <SimulatedCamera {...camera} />
     </div>
   );
 };

@@ -35,7 +35,8 @@ const useKnobs = () => {
   );
 };
 
-type Shot = Omit<ExposeInput, 'seed' | 'seconds' | 'width'>;
+/** What the camera is set to, for any picture of it. */
+export type Shot = Omit<ExposeInput, 'seed' | 'seconds' | 'width'>;
 
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, Math.max(0, ms)));
 
