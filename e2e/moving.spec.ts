@@ -56,6 +56,7 @@ const codesOf = async (page: Page) => {
     page.getByRole('button', { name: 'Save the codes as PNG' }).click(),
   ]);
   await page.keyboard.press('Escape');
+  await expect(page.locator('.reading-facts')).toHaveCount(0);
   const opened = openPng(readFileSync(await file.path()), { range: 'legal' });
   if (!opened.ok) throw new Error(opened.reason);
   return opened.value.frame;
@@ -112,6 +113,7 @@ test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', a
   await page.locator('.reading > button').click();
   await expect(page.locator('.reading-facts')).toContainText('decoded by ffmpeg on this machine');
   await page.keyboard.press('Escape');
+  await expect(page.locator('.reading-facts')).toHaveCount(0);
   await page.getByLabel('Frame of the clip').fill('4');
   await expect(page.locator('[data-frame]')).toHaveAttribute('data-frame', '4');
   const size = raw.length / 6;

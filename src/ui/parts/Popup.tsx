@@ -48,9 +48,10 @@ export const Popup = ({
         show={open}
         placement={placement}
         rootClose
-        onHide={({ target: hit }) => {
+        onHide={({ type, target: hit }) => {
           // A press on the button itself is the button's own: while the panel still fades it would be closed at once.
-          if (!(hit instanceof Node && target.current?.contains(hit))) close();
+          const isOwn = type === 'click' && hit instanceof Node && target.current?.contains(hit);
+          if (!isOwn) close();
         }}
       >
         <Popover
