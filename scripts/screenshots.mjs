@@ -151,7 +151,7 @@ await shoot('kit-zebra');
 await visit(on('kit', 'bench-interview', 'a-cam', '&part=bag'));
 await shoot('kit-bag');
 await visit(on('kit', 'dunes', 'air-cam'));
-await page.getByRole('radio', { name: 'Bracket' }).check();
+await page.getByText('Bracket', { exact: true }).click();
 await page.getByRole('button', { name: 'Nine demo frames' }).click();
 await page.getByRole('button', { name: /Read the card off/ }).click();
 await page.getByText(/Fits within/).waitFor();
