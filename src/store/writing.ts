@@ -1,0 +1,130 @@
+import Dexie from 'dexie';
+import type { BookStore, BookState } from './bookState.ts';
+import type { Database } from './database.ts';
+import { writePatches, type Written } from './edits.ts';
+import { NO_RECORDS, readRecords, reusing, withPatches, withStored, type BookRecords } from './mirror.ts';
+import type { RecordPatch } from './patches.ts';
+import { BOOK_TABLES } from './tables.ts';
+import { failureWords } from './words.ts';
+
+/** Patches to be shown and written; guarded ones leave alone what was changed since. */
+export type Wish = { readonly patches: readonly RecordPatch[]; readonly guarded: boolean };
+
+export const notDone = (label: string, verb: string, error: unknown): string =>
+  `“${label}” was not ${verb}: ${failureWords(error)}. What was there stays.`;
+
+/** Whether a patch is of a record that the book shows. */
+export const touchesBook = ({ table }: RecordPatch): boolean =>
+  (BOOK_TABLES as readonly string[]).includes(table);
+
+/**
+ * One write after the other, in the order in which they were asked for. The store shows what the database held when it was last read,
+ * with the wishes that still wait on top; what other windows write is read again.
+ */
+export const createWriting = (database: Database, store: BookStore) => {
+  let base: BookRecords = NO_RECORDS;
+  /** Shown and not written yet, in order. */
+  const waiting: Wish[] = [];
+  let queue: Promise<unknown> = Promise.resolve();
+  let closed = false;
+  const bookParts = BOOK_TABLES.map((table) => `idb://${database.name}/${table}/`);
+
+  const show = (more: Partial<BookState> = {}) =>
+    store.setState({
+      ...waiting.reduce((records, wish) => withPatches(records, wish.patches, wish).records, base),
+      ...more,
+    });
+
+  const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
+    const mine = queue.then(job);
+    queue = mine.catch(() => undefined);
+    return mine;
+  };
+
+  /** Reads what the database holds. */
+  const readAgain = async (): Promise<void> => {
+    const { records, unreadable } = await readRecords(database);
+    base = reusing(base, records);
+    const sentence =
+      unreadable > 0 ? `${unreadable} stored records cannot be read and are left as they are.` : undefined;
+    show({ status: 'ready', unreadable: sentence });
+  };
+
+  let asked = false;
+  /** Reads again once what waits is written; however often it is asked for meanwhile, once. */
+  const refresh = () => {
+    if (asked || closed) return;
+    asked = true;
+    void inTurn(async () => {
+      asked = false;
+      if (!closed) await readAgain();
+    }).catch((error: unknown) => {
+      if (closed || store.getState().status === 'ready') return;
+      store.setState({
+        status: 'failed',
+        problem: `The records in this browser cannot be opened: ${failureWords(error)}.`,
+      });
+    });
+  };
+  /** Whether a write of this window is on its way: the news of it is no news. */
+  let isOwn = false;
+  // Tells of every write to the database, of this window and of others; once for each transaction, when it is complete.
+  const onMutated = (parts: Readonly<Record<string, unknown>>) => {
+    if (!Object.keys(parts).some((part) => bookParts.some((mine) => part.startsWith(mine)))) return;
+    // News of another window may come first: then it is the own one that has all read again.
+    if (isOwn) isOwn = false;
+    else refresh();
+  };
+  Dexie.on('storagemutated', onMutated);
+  refresh();
+
+  /**
+   * Shows a wish at once and writes it when its turn comes. `meant` may change its mind by then: undefined writes nothing.
+   * @returns what was written, or undefined when nothing was; a failure is told and memory read again.
+   */
+  const write = (
+    shown: Wish,
+    words: { readonly label: string; readonly verb: string },
+    meant: () => Wish | undefined = () => shown,
+  ): Promise<Written | undefined> => {
+    waiting.push(shown);
+    show();
+    const leave = () => waiting.splice(waiting.indexOf(shown), 1);
+    const run = async (): Promise<Written | undefined> => {
+      const wish = meant();
+      if (!wish) {
+        leave();
+        show();
+        return undefined;
+      }
+      isOwn = wish.patches.some(touchesBook);
+      try {
+        const written = await writePatches(database, wish.patches, wish);
+        base = withStored(base, written.stored);
+        leave();
+        show({ problem: undefined });
+        return written;
+      } catch (error) {
+        leave();
+        show({ problem: notDone(words.label, words.verb, error) });
+        await readAgain().catch(() => undefined);
+        return undefined;
+      } finally {
+        isOwn = false;
+      }
+    };
+    return inTurn(run);
+  };
+
+  return {
+    write,
+    /** Listens no more. Resolves when all that was asked for is written. */
+    close: (): Promise<void> => {
+      closed = true;
+      Dexie.on.storagemutated.unsubscribe(onMutated);
+      return queue.then(() => undefined);
+    },
+  };
+};
+
+export type Writing = ReturnType<typeof createWriting>;
