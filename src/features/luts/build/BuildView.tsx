@@ -6,8 +6,6 @@ import Form from 'react-bootstrap/Form';
 import { HDR_WHITE } from '#core/lut/loss.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
-import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
-import { printStops } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -23,20 +21,17 @@ import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
-import { Slider } from '../parts/Slider.tsx';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { throughOf, useSource } from '../useSources.ts';
 import { Monitors } from './Monitors.tsx';
 import { useBuild } from './useBuild.ts';
-import { toneFields, whiteOut, withTone } from './toneFields.ts';
-
-const MOST_PULL = 9;
+import { TonePanel } from './TonePanel.tsx';
 
 /** Build: from the card’s profile to a display, with the pull of the placement and a tone scale. */
 export const BuildView = () => {
   const selection = useSelection();
   const { numbers } = useCard();
-  const { build, move, commit, set } = useBuild();
+  const { build, set } = useBuild();
   const [over, setOver] = useQueryState('over', parseAsBoolean.withDefault(false));
   const { plan, profile, camera } = selection;
   const recipe = useMemo(() => recipeOf(build, selection), [build, selection]);
@@ -129,53 +124,7 @@ export const BuildView = () => {
         <Panel title="Where tones land" note={`${profile.name}, in and out`}>
           <Landings rows={rows} />
         </Panel>
-        <Panel
-          title="Tone"
-          tools={
-            <Form.Select
-              size="sm"
-              aria-label="Pull"
-              value={build.pull === undefined ? 'plan' : String(Math.round(3 * build.pull))}
-              onChange={(event) =>
-                set('pull', {
-                  pull: event.target.value === 'plan' ? undefined : Number(event.target.value) / 3,
-                })
-              }
-            >
-              <option value="plan">pull of the placement, {printStops(-plan.placement)}</option>
-              {Array.from({ length: 2 * MOST_PULL + 1 }, (_, i) => MOST_PULL - i).map((thirds) => (
-                <option key={thirds} value={thirds}>
-                  {thirds === 0 ? 'no pull' : `${thirds > 0 ? 'pull' : 'push'} ${printStops(-thirds / 3)}`}
-                </option>
-              ))}
-            </Form.Select>
-          }
-        >
-          <Segmented
-            label="Tone scale"
-            options={TONE_PRESET_IDS.map((id) => ({
-              id,
-              name: TONE_PRESETS[id].name,
-              says: TONE_PRESETS[id].says,
-            }))}
-            value={build.preset}
-            onPick={(preset) => set(preset, { preset, moved: {} })}
-          />
-          {toneFields(build, { white: whiteOut(recipe, compiled, numbers.profile) }).map(
-            ({ id, ...field }) => (
-              <Slider
-                key={id}
-                {...field}
-                onSet={(value) => move(withTone(build, id, value))}
-                onCommit={() => commit(field.label)}
-                onReset={() => {
-                  move(withTone(build, id, undefined));
-                  commit(field.label);
-                }}
-              />
-            ),
-          )}
-        </Panel>
+        <TonePanel recipe={recipe} compiled={compiled} />
         <Panel
           title="Behind this LUT"
           note={camera.zebra.reads === 'lut' ? 'this camera’s zebra reads it' : 'for a zebra that reads it'}

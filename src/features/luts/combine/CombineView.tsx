@@ -8,8 +8,6 @@ import { printStops } from '#core/units.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { Segmented } from '#ui/parts/Segmented.tsx';
-import { Toggle } from '#ui/parts/Toggle.tsx';
 import { landingsOf, tonesOf } from '../landings.ts';
 import { Below } from '../parts/Below.tsx';
 import { GreyChart } from '../parts/GreyChart.tsx';
@@ -18,26 +16,46 @@ import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
-import { Slider } from '../parts/Slider.tsx';
-import { SourceSelect } from '../parts/SourceSelect.tsx';
-import { WriteFile, type BakedFile } from '#ui/luts/WriteFile.tsx';
+import type { LutSource } from '#ui/luts/lutSource.ts';
+import type { BakedFile } from '#ui/luts/useLutFile.ts';
+import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { keepEdit } from '../kitModel.ts';
 import { useOpenLut } from '../inspect/useOpenLut.ts';
 import { throughOf, useNeutral, usePlace, useSource } from '../useSources.ts';
+import { ChainSteps } from './ChainSteps.tsx';
 import { chainWords, lookProblem } from './combineModel.ts';
 
-const MOST_THIRDS = 9;
+/** Keeps the baked chain in the kit. */
+const useKeepChain = (
+  source: LutSource | undefined,
+  neutral: ((signal: number) => number) | undefined,
+  words: readonly string[],
+) => {
+  const { book } = useBench();
+  const { profile, camera } = useSelection();
+  const thirds = useSession(({ lutWork }) => lutWork.chain.thirds);
+  return ({ text, scale, interpolation }: BakedFile) => {
+    if (!source || !neutral) return;
+    const pull = thirds === 0 ? '' : ` ${printStops(thirds / 3)}`;
+    const record: LutRecord = {
+      id: crypto.randomUUID(),
+      name: `${profile.name}, chain${pull}`.slice(0, 80),
+      says: words.join(', ').slice(0, 300),
+      output: source.output,
+      scale,
+      coding: { bitDepth: camera.coding.bitDepth, range: camera.coding.range },
+      interpolation,
+      axis: sampleGreyAxis(neutral),
+    };
+    void book.edit(keepEdit(record, text));
+  };
+};
 
 /** Combine and bake: pull, conversion, look, in this order, into one file. */
 export const CombineView = () => {
-  const { book, session } = useBench();
   const selection = useSelection();
   const { numbers } = useCard();
-  const { chain, canTurn } = useSession(({ lutWork, opened }) => ({
-    chain: lutWork.chain,
-    canTurn: opened?.invertible === true,
-  }));
-  const set = session.luts.setChain;
+  const chain = useSession(({ lutWork }) => lutWork.chain);
   const place = usePlace();
   const openLut = useOpenLut();
   const source = useSource('chain');
@@ -49,27 +67,13 @@ export const CombineView = () => {
     [numbers, neutral],
   );
   useLaid('out, 0 to 100 %', points);
-  const keep = ({ text, scale, interpolation }: BakedFile) => {
-    if (!source || !neutral) return;
-    const record: LutRecord = {
-      id: crypto.randomUUID(),
-      name: `${profile.name}, chain${chain.thirds === 0 ? '' : ` ${printStops(chain.thirds / 3)}`}`.slice(
-        0,
-        80,
-      ),
-      says: words.join(', ').slice(0, 300),
-      output: source.output,
-      scale,
-      coding: { bitDepth: camera.coding.bitDepth, range: camera.coding.range },
-      interpolation,
-      axis: sampleGreyAxis(neutral),
-    };
-    void book.edit(keepEdit(record, text));
-  };
   const problem = lookProblem(place);
   const words = chainWords(place);
   const stops = chain.thirds / 3;
-  const canInvert = chain.conversion === 'opened' && canTurn;
+  const keep = useKeepChain(source, neutral, words);
+  const gamuts = [profile.data.gamut, ...(source ? [outputOf(source.output).primaries] : [])].map(
+    (gamut) => gamutOf(gamut).name,
+  );
   return (
     <div className="luts">
       <div className="luts-main">
@@ -92,10 +96,7 @@ export const CombineView = () => {
                   source={problem ? undefined : source}
                   onKeep={keep}
                   name={`${setup.name} ${camera.name} chain${stops === 0 ? '' : ` ${printStops(stops)}`}`}
-                  notes={[
-                    `Profile ${profile.name}, gamut ${gamutOf(profile.data.gamut).name}${source ? ` to ${gamutOf(outputOf(source.output).primaries).name}` : ''}`,
-                    ...words,
-                  ]}
+                  notes={[`Profile ${profile.name}, gamut ${gamuts.join(' to ')}`, ...words]}
                 />
               ),
             },
@@ -118,74 +119,7 @@ export const CombineView = () => {
             </label>
           }
         >
-          <ol className="lut-steps">
-            <li>
-              <Slider
-                label="Pull or push"
-                says={`In ${profile.name}, before the conversion, by thirds`}
-                min={-MOST_THIRDS}
-                max={MOST_THIRDS}
-                step={1}
-                value={chain.thirds}
-                shown={printStops(stops)}
-                moved={chain.thirds !== 0}
-                onSet={(thirds) => set({ thirds })}
-                onReset={() => set({ thirds: 0 })}
-              />
-            </li>
-            <li>
-              <SourceSelect
-                label="Conversion"
-                value={chain.conversion}
-                none="none: stays as recorded"
-                onPick={(conversion) => set({ conversion, inverse: false })}
-              />
-              {canInvert && (
-                <Toggle
-                  on={chain.inverse}
-                  name="Turned round"
-                  says="A 1D LUT the other way: output becomes input"
-                  onFlip={() => set({ inverse: !chain.inverse })}
-                />
-              )}
-            </li>
-            <li>
-              <SourceSelect label="Look" value={chain.look} none="none" onPick={(look) => set({ look })} />
-              {chain.look !== 'none' && (
-                <>
-                  <Segmented
-                    label="The look expects"
-                    options={[
-                      {
-                        id: 'display',
-                        name: 'expects a picture',
-                        says: 'Put on top of the conversion’s output',
-                      },
-                      {
-                        id: 'log',
-                        name: 'expects log',
-                        says: 'The conversion is undone before it: film-print looks often want this',
-                      },
-                    ]}
-                    value={chain.feed}
-                    onPick={(feed) => set({ feed })}
-                  />
-                  <Slider
-                    label="Intensity"
-                    says="40 to 60 % is usual for looks on a corrected picture. Common practice"
-                    min={0}
-                    max={1}
-                    step={0.01}
-                    value={chain.intensity}
-                    shown={`${Math.round(100 * chain.intensity)} %`}
-                    moved={chain.intensity !== 0.5}
-                    onSet={(intensity) => set({ intensity })}
-                    onReset={() => set({ intensity: 0.5 })}
-                  />
-                </>
-              )}
-            </li>
-          </ol>
+          <ChainSteps />
           {problem && <p className="field-error">{problem}</p>}
         </Panel>
         <Panel title="Where tones land" note={`${profile.name}, in and out`}>

@@ -1,0 +1,68 @@
+'use client';
+
+import Form from 'react-bootstrap/Form';
+import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
+import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
+import { printStops } from '#core/units.ts';
+import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { Segmented } from '#ui/parts/Segmented.tsx';
+import { Slider } from '../parts/Slider.tsx';
+import { toneFields, whiteOut, withTone } from './toneFields.ts';
+import { useBuild } from './useBuild.ts';
+
+const MOST_PULL = 9;
+
+/** Pull and tone scale of the LUT being built: presets, and each of their numbers by a slider. */
+export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: CompiledRecipe }) => {
+  const { plan } = useSelection();
+  const { numbers } = useCard();
+  const { build, move, commit, set } = useBuild();
+  return (
+    <Panel
+      title="Tone"
+      tools={
+        <Form.Select
+          size="sm"
+          aria-label="Pull"
+          value={build.pull === undefined ? 'plan' : String(Math.round(3 * build.pull))}
+          onChange={(event) =>
+            set('pull', {
+              pull: event.target.value === 'plan' ? undefined : Number(event.target.value) / 3,
+            })
+          }
+        >
+          <option value="plan">pull of the placement, {printStops(-plan.placement)}</option>
+          {Array.from({ length: 2 * MOST_PULL + 1 }, (_, i) => MOST_PULL - i).map((thirds) => (
+            <option key={thirds} value={thirds}>
+              {thirds === 0 ? 'no pull' : `${thirds > 0 ? 'pull' : 'push'} ${printStops(-thirds / 3)}`}
+            </option>
+          ))}
+        </Form.Select>
+      }
+    >
+      <Segmented
+        label="Tone scale"
+        options={TONE_PRESET_IDS.map((id) => ({
+          id,
+          name: TONE_PRESETS[id].name,
+          says: TONE_PRESETS[id].says,
+        }))}
+        value={build.preset}
+        onPick={(preset) => set(preset, { preset, moved: {} })}
+      />
+      {toneFields(build, { white: whiteOut(recipe, compiled, numbers.profile) }).map(({ id, ...field }) => (
+        <Slider
+          key={id}
+          {...field}
+          onSet={(value) => move(withTone(build, id, value))}
+          onCommit={() => commit(field.label)}
+          onReset={() => {
+            move(withTone(build, id, undefined));
+            commit(field.label);
+          }}
+        />
+      ))}
+    </Panel>
+  );
+};
