@@ -30,6 +30,24 @@ const config = [
     rules: { 'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }] },
   },
   {
+    files: ['src/**/*.{ts,tsx}', 'scenes/**/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}', '**/fixtures/**'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 26],
+    },
+  },
+  {
+    // Factories whose inner functions share what they close over; still to be cut.
+    files: [
+      'src/ui/bench/session/frame.ts',
+      'src/ui/bench/session/moving.ts',
+      'src/ui/bench/session/stage.ts',
+      'src/workers/judge/handlers.ts',
+    ],
+    rules: { 'max-lines-per-function': ['error', { max: 200, skipBlankLines: true, skipComments: true }] },
+  },
+  {
     files: ['src/**/*.tsx'],
     rules: {
       'react/forbid-elements': [

@@ -12,13 +12,12 @@ import { download, slug } from '#ui/download.ts';
 
 type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Conflict, { kind: 'none' }> };
 
-/** What is done with a whole profile: duplicate, share, take one in, take it off the kit. */
-export const ProfileTools = () => {
+type How = 'both' | 'replace' | 'leave';
+
+/** Takes a profile into the kit and onto the camera; where one of its name is there, it is asked about first. */
+const useTakeIn = () => {
   const { book } = useBench();
-  const selection = useSelection();
-  const records = useRecords();
-  const { profile, camera, plan } = selection;
-  const file = useRef<HTMLInputElement>(null);
+  const { camera, plan } = useSelection();
   const [waiting, setWaiting] = useState<Waiting>();
   const [said, setSaid] = useState<{ readonly text: string; readonly bad?: boolean }>();
 
@@ -41,7 +40,7 @@ export const ProfileTools = () => {
       return setSaid({ text: `${conflict.held.name} is there already, curve and all.` });
     setWaiting({ profile: read.value, conflict });
   };
-  const settle = async (how: 'both' | 'replace' | 'leave') => {
+  const settle = async (how: How) => {
     const held = waiting;
     setWaiting(undefined);
     if (!held || how === 'leave') return;
@@ -51,6 +50,37 @@ export const ProfileTools = () => {
         text: `${held.conflict.held.name} now holds the curve of the file. Undo brings the old one back.`,
       });
   };
+  return { waiting, said, add, takeIn, settle };
+};
+
+const ConflictQuestion = ({ profile, conflict, onSettle }: Waiting & { onSettle: (how: How) => void }) => (
+  <div className="ask" role="alertdialog" aria-label="A profile of that name is there">
+    <p>
+      {conflict.held.name} is in the kit with another curve. The file’s clips at{' '}
+      <span className="num">{profile.data.clipStops.toFixed(1)}</span>, the kit’s at{' '}
+      <span className="num">{conflict.held.data.clipStops.toFixed(1)}</span>.
+    </p>
+    <Button variant="primary" size="sm" autoFocus onClick={() => onSettle('both')}>
+      Keep both
+    </Button>
+    {conflict.kind === 'differs' && conflict.replaceable && (
+      <Button variant="outline-secondary" size="sm" onClick={() => onSettle('replace')}>
+        Replace the kit’s
+      </Button>
+    )}
+    <Button variant="outline-secondary" size="sm" onClick={() => onSettle('leave')}>
+      Leave it
+    </Button>
+  </div>
+);
+
+/** What is done with a whole profile: duplicate, share, take one in, take it off the kit. */
+export const ProfileTools = () => {
+  const { book } = useBench();
+  const records = useRecords();
+  const { profile } = useSelection();
+  const file = useRef<HTMLInputElement>(null);
+  const { waiting, said, add, takeIn, settle } = useTakeIn();
   return (
     <>
       <div className="profile-tools">
@@ -96,26 +126,7 @@ export const ProfileTools = () => {
         )}
         <CompareWith />
       </div>
-      {waiting && (
-        <div className="ask" role="alertdialog" aria-label="A profile of that name is there">
-          <p>
-            {waiting.conflict.held.name} is in the kit with another curve. The file’s clips at{' '}
-            <span className="num">{waiting.profile.data.clipStops.toFixed(1)}</span>, the kit’s at{' '}
-            <span className="num">{waiting.conflict.held.data.clipStops.toFixed(1)}</span>.
-          </p>
-          <Button variant="primary" size="sm" autoFocus onClick={() => void settle('both')}>
-            Keep both
-          </Button>
-          {waiting.conflict.kind === 'differs' && waiting.conflict.replaceable && (
-            <Button variant="outline-secondary" size="sm" onClick={() => void settle('replace')}>
-              Replace the kit’s
-            </Button>
-          )}
-          <Button variant="outline-secondary" size="sm" onClick={() => void settle('leave')}>
-            Leave it
-          </Button>
-        </div>
-      )}
+      {waiting && <ConflictQuestion {...waiting} onSettle={(how) => void settle(how)} />}
       {said && (
         <p className={said.bad ? 'field-error' : 'quiet mb-0'} role="status">
           {said.text}
