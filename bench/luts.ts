@@ -1,4 +1,5 @@
-// Building, baking, inspecting and comparing LUTs, ms; the builds by output, with a tone scale that is moved on every slider.
+// Building, baking, inspecting and comparing LUTs, ms; the builds by output, with a tone scale that is moved
+// on every slider.
 import { parseClfFile } from '#core/formats/clf.ts';
 import { writeClf } from '#core/formats/clfWrite.ts';
 import { parseCubeFile, writeCube } from '#core/formats/cube.ts';

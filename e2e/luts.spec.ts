@@ -154,7 +154,9 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
 
   await test.step('a look from a file, fed log', async () => {
     const look = sampleLattice(17, ([r, g, b]) => [r ** 1.2, g ** 1.2, b ** 1.1]);
-    await page.getByLabel('LUT file').setInputFiles(cubeFile('warm.cube', writeCube(look, { title: 'Warm', comments: ['by hand'] }))); // prettier-ignore
+    await page
+      .getByLabel('LUT file')
+      .setInputFiles(cubeFile('warm.cube', writeCube(look, { title: 'Warm', comments: ['by hand'] })));
     await expect(verdict(page, 'feed')).toContainText('Fed the wrong kind', { timeout: 30_000 });
     await expect(verdict(page, 'feed')).toContainText('a display picture');
     await expect(verdict(page, 'neutral')).toHaveAttribute('data-state', 'watch');
@@ -211,7 +213,17 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
 
   await test.step('a 1D file is turned round', async () => {
     const curve = Float32Array.from({ length: 65 }, (_, i) => (i / 64) ** 2);
-    await page.getByLabel('LUT file for the chain').setInputFiles(cubeFile('square.cube', writeCubeFile({ kind: 'curves', domain: UNIT_DOMAIN, curves: [curve, curve, curve] }, { title: 'square', comments: [] }))); // prettier-ignore
+    await page
+      .getByLabel('LUT file for the chain')
+      .setInputFiles(
+        cubeFile(
+          'square.cube',
+          writeCubeFile(
+            { kind: 'curves', domain: UNIT_DOMAIN, curves: [curve, curve, curve] },
+            { title: 'square', comments: [] },
+          ),
+        ),
+      );
     await page.getByRole('combobox', { name: 'Conversion' }).selectOption({ label: 'square.cube' });
     const before = await out(page, 'card');
     await page.getByRole('button', { name: 'Turned round' }).click();

@@ -70,12 +70,37 @@ type Made = {
   readonly args: readonly string[];
 };
 
-// What ffmpeg encodes; the browser's codes are compared with ffmpeg's own decoding of the same file, every sample of it.
+// What ffmpeg encodes; the browser's codes are compared with ffmpeg's own decoding of the same file, every
+// sample of it.
 const CLIPS: readonly Made[] = [
-  { name: 'vp9.webm', bitDepth: 10, chroma: '4:2:0', pixels: 'yuv420p10le', args: ['-c:v', 'libvpx-vp9', '-profile:v', '2', '-lossless', '1'] }, // prettier-ignore
-  { name: 'av1.mkv', bitDepth: 10, chroma: '4:2:0', pixels: 'yuv420p10le', args: ['-c:v', 'libaom-av1', '-cpu-used', '8', '-crf', '12'] }, // prettier-ignore
-  { name: 'h264.mp4', bitDepth: 8, chroma: '4:2:0', pixels: 'yuv420p', args: ['-c:v', 'libx264', '-crf', '4', '-g', '3', '-bf', '2'] }, // prettier-ignore
-  { name: 'h264ten.mov', bitDepth: 10, chroma: '4:2:2', pixels: 'yuv422p10le', args: ['-c:v', 'libx264', '-crf', '4', '-g', '3'] }, // prettier-ignore
+  {
+    name: 'vp9.webm',
+    bitDepth: 10,
+    chroma: '4:2:0',
+    pixels: 'yuv420p10le',
+    args: ['-c:v', 'libvpx-vp9', '-profile:v', '2', '-lossless', '1'],
+  },
+  {
+    name: 'av1.mkv',
+    bitDepth: 10,
+    chroma: '4:2:0',
+    pixels: 'yuv420p10le',
+    args: ['-c:v', 'libaom-av1', '-cpu-used', '8', '-crf', '12'],
+  },
+  {
+    name: 'h264.mp4',
+    bitDepth: 8,
+    chroma: '4:2:0',
+    pixels: 'yuv420p',
+    args: ['-c:v', 'libx264', '-crf', '4', '-g', '3', '-bf', '2'],
+  },
+  {
+    name: 'h264ten.mov',
+    bitDepth: 10,
+    chroma: '4:2:2',
+    pixels: 'yuv422p10le',
+    args: ['-c:v', 'libx264', '-crf', '4', '-g', '3'],
+  },
 ];
 
 test('clips made by ffmpeg are decoded to their very codes, frame by frame', async ({ page }) => {
@@ -83,7 +108,18 @@ test('clips made by ffmpeg are decoded to their very codes, frame by frame', asy
   for (const { name, bitDepth, chroma, pixels, args } of CLIPS) {
     await test.step(name, async () => {
       writeFileSync(file('ramp.y4m'), ramp(bitDepth, chroma));
-      ffmpeg('-i', file('ramp.y4m'), ...args, '-pix_fmt', pixels, '-color_range', 'tv', '-colorspace', 'bt709', file(name)); // prettier-ignore
+      ffmpeg(
+        '-i',
+        file('ramp.y4m'),
+        ...args,
+        '-pix_fmt',
+        pixels,
+        '-color_range',
+        'tv',
+        '-colorspace',
+        'bt709',
+        file(name),
+      );
       const raw = ffmpeg('-i', file(name), '-f', 'rawvideo', '-pix_fmt', pixels, '-');
       await open(page, file(name));
       await expect(page.locator('[data-frame]')).toContainText('1 / 6');
@@ -107,7 +143,17 @@ test('clips made by ffmpeg are decoded to their very codes, frame by frame', asy
 test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', async ({ page }) => {
   await visit(page, judge);
   writeFileSync(file('ramp.y4m'), ramp(10, '4:2:2'));
-  ffmpeg('-i', file('ramp.y4m'), '-c:v', 'libx265', '-x265-params', 'log-level=none:keyint=3', '-pix_fmt', 'yuv422p10le', file('deep.mov')); // prettier-ignore
+  ffmpeg(
+    '-i',
+    file('ramp.y4m'),
+    '-c:v',
+    'libx265',
+    '-x265-params',
+    'log-level=none:keyint=3',
+    '-pix_fmt',
+    'yuv422p10le',
+    file('deep.mov'),
+  );
   const raw = ffmpeg('-i', file('deep.mov'), '-f', 'rawvideo', '-pix_fmt', 'yuv422p10le', '-');
   await open(page, file('deep.mov'));
   await page.locator('.reading > button').click();
@@ -141,7 +187,10 @@ test('a clip: play, step, judged whole, patches that move, to a logged take', as
     }),
   );
   const head = y4mHeader(frames[0], { chroma: '4:2:2', rate: [25, 1] });
-  writeFileSync(file('falls.y4m'), Buffer.concat([Buffer.from(head), ...frames.map((frame) => y4mFrame(frame, '4:2:2'))])); // prettier-ignore
+  writeFileSync(
+    file('falls.y4m'),
+    Buffer.concat([Buffer.from(head), ...frames.map((frame) => y4mFrame(frame, '4:2:2'))]),
+  );
   await visit(page, judge);
   await open(page, file('falls.y4m'));
   await markCard(page, 'bench');
@@ -278,7 +327,21 @@ test('clips that are spoilt are named by what is wrong; the last picture stays',
 
 test('frames that come unevenly and odd sizes are told and shown', async ({ page }) => {
   await visit(page, judge);
-  ffmpeg('-f', 'lavfi', '-i', 'testsrc=s=322x182:r=25:d=2', '-vf', "select='not(eq(mod(n,5),3))+gt(n,30)',crop=321:181:0:0:exact=1", '-fps_mode', 'vfr', '-c:v', 'libvpx-vp9', '-pix_fmt', 'yuv444p', file('uneven.webm')); // prettier-ignore
+  ffmpeg(
+    '-f',
+    'lavfi',
+    '-i',
+    'testsrc=s=322x182:r=25:d=2',
+    '-vf',
+    "select='not(eq(mod(n,5),3))+gt(n,30)',crop=321:181:0:0:exact=1",
+    '-fps_mode',
+    'vfr',
+    '-c:v',
+    'libvpx-vp9',
+    '-pix_fmt',
+    'yuv444p',
+    file('uneven.webm'),
+  );
   await open(page, file('uneven.webm'));
   await expect(page.locator('.picture-sheet')).toHaveAttribute('data-size', '321×181');
   await page.locator('.reading > button').click();

@@ -138,11 +138,19 @@ test('on the picture: clip map, guides, magnifier with codes, wipe, hero, a LUT 
     await page.getByRole('button', { name: 'More' }).click();
     await expect(page.locator('.popup')).toBeVisible();
     const before = await printOf(page, picture);
-    await page.getByLabel('LUT file').setInputFiles({ name: 'dark.cube', mimeType: 'text/plain', buffer: Buffer.from(writeCube(dark, { title: 'dark', comments: [] })) }); // prettier-ignore
+    await page
+      .getByLabel('LUT file')
+      .setInputFiles({
+        name: 'dark.cube',
+        mimeType: 'text/plain',
+        buffer: Buffer.from(writeCube(dark, { title: 'dark', comments: [] })),
+      });
     await expect(page.locator('.popup')).toContainText('dark.cube, .cube: cube of 17 points a side');
     await expect(page.locator('.popup')).toContainText('a LUT for another curve');
     await expect.poll(() => printOf(page, picture)).not.toBe(before);
-    await page.getByLabel('LUT file').setInputFiles({ name: 'bad.cube', mimeType: 'text/plain', buffer: Buffer.from('LUT_3D_SIZE 900\n') }); // prettier-ignore
+    await page
+      .getByLabel('LUT file')
+      .setInputFiles({ name: 'bad.cube', mimeType: 'text/plain', buffer: Buffer.from('LUT_3D_SIZE 900\n') });
     await expect(page.locator('.notice-bad')).toContainText('bad.cube');
     await expect(page.locator('.popup')).toContainText('dark.cube');
   });

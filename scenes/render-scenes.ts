@@ -57,7 +57,11 @@ const windowOf = (traced: Traced, light: Float32Array, mask: number, key: boolea
     let best: { x: number; y: number; worth: number } | undefined;
     for (let y = 0; y + side <= height; y += 1)
       for (let x = 0; x + side <= width; x += 1) {
-        if (traced.mask[y * width + x] !== mask || traced.mask[(y + side - 1) * width + x + side - 1] !== mask) continue; // prettier-ignore
+        if (
+          traced.mask[y * width + x] !== mask ||
+          traced.mask[(y + side - 1) * width + x + side - 1] !== mask
+        )
+          continue;
         let [inside, sum] = [true, 0];
         for (let v = 0; v < side && inside; v += 1)
           for (let u = 0; u < side; u += 1) {
@@ -201,9 +205,17 @@ const walk = (id: WalkId) => {
   const data = new Uint16Array(strips.reduce((sum, strip) => sum + strip.length, 0));
   strips.forEach((strip, n) => data.set(strip, n * width * height * 3));
   write(dir, 'light-1.png', lightPng(stillLight, WALK_SIZE.width, WALK_SIZE.height, card));
-  write(dir, 'walk.png', encode({ width, height: height * frames, data, depth: 16, channels: 3 }, { zlib: { level: 9 } })); // prettier-ignore
+  write(
+    dir,
+    'walk.png',
+    encode({ width, height: height * frames, data, depth: 16, channels: 3 }, { zlib: { level: 9 } }),
+  );
   write(dir, 'mask.png', encode({ ...WALK_SIZE, data: empty.traced.mask, depth: 8, channels: 1 }));
-  write(dir, 'truth.json', writeTruth({ id, ...WALK_SIZE, card, layers: ['all'], walk: { fps, windows }, objects })); // prettier-ignore
+  write(
+    dir,
+    'truth.json',
+    writeTruth({ id, ...WALK_SIZE, card, layers: ['all'], walk: { fps, windows }, objects }),
+  );
 };
 
 const asked = process.argv.slice(2);

@@ -7,8 +7,8 @@ const REACH = 3;
 type Place = { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 
 /**
- * A window of a walk with everything that is as in the still left out: only the walker and the shadow stay, and what the
- * renderer's noise would make flicker does not. Interleaved codes; `still` is `stillWidth` wide.
+ * A window of a walk with everything that is as in the still left out: only the walker and the shadow stay,
+ * and what the renderer's noise would make flicker does not. Interleaved codes; `still` is `stillWidth` wide.
  */
 export const onlyChanged = (
   window: Uint16Array,

@@ -1,5 +1,5 @@
-// The whole app on a live 1080p feed: what is shown, how late, what is left out, how long the page stood still, what memory does;
-// then on a clip of ten minutes.
+// The whole app on a live 1080p feed: what is shown, how late, what is left out, how long the page stood
+// still, what memory does; then on a clip of ten minutes.
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
@@ -9,7 +9,14 @@ import { build, freePort, say, startServer } from './ground.mjs';
 const TWO_FRAMES = 80;
 /** Parts of the run; memory is looked at between them, when nothing else is counted: the look itself takes time. */
 const PARTS = 4;
-const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', '--use-file-for-fake-video-capture=.bench/camera.y4m']; // prettier-ignore
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--use-fake-device-for-media-stream',
+  '--use-fake-ui-for-media-stream',
+  '--use-file-for-fake-video-capture=.bench/camera.y4m',
+];
 
 const sum = (values) => values.reduce((a, b) => a + b, 0);
 
@@ -23,7 +30,9 @@ const watch = (page, seconds) =>
     const counter = document.querySelector('[data-shown]');
     const read = () => [Number(counter.dataset.shown), Number(counter.dataset.dropped)];
     const [tasks, late] = [[], []];
-    const long = new PerformanceObserver((list) => list.getEntries().forEach(({ duration }) => tasks.push(Math.round(duration)))); // prettier-ignore
+    const long = new PerformanceObserver((list) =>
+      list.getEntries().forEach(({ duration }) => tasks.push(Math.round(duration))),
+    );
     long.observe({ entryTypes: ['longtask'] });
     const drawn = new MutationObserver(() => late.push(Number(counter.dataset.late)));
     drawn.observe(counter, { attributeFilter: ['data-shown'] });
@@ -52,16 +61,37 @@ const feed = async (page, address, seconds) => {
   const of = (key) => parts.flatMap((part) => part[key]);
   const late = of('late').toSorted((a, b) => a - b);
   const at = (share) => late[Math.floor(share * (late.length - 1))].toFixed(0);
-  say(`\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, monitoring LUT, ${seconds} s`); // prettier-ignore
-  say(`  shown ${(sum(of('shown')) / seconds).toFixed(1)} a second, left out ${(sum(of('dropped')) / seconds).toFixed(1)} a second`); // prettier-ignore
-  say(`  picture drawn ${at(0.5)} ms after it came (one in a hundred over ${at(0.99)}, at most ${at(1)}); over two frames: ${late.filter((ms) => ms > TWO_FRAMES).length} of ${late.length}`); // prettier-ignore
+  say(
+    `\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, monitoring LUT, ${seconds} s`,
+  );
+  say(
+    `  shown ${(sum(of('shown')) / seconds).toFixed(1)} a second, left out ${(sum(of('dropped')) / seconds).toFixed(1)} a second`,
+  );
+  say(
+    `  picture drawn ${at(0.5)} ms after it came (one in a hundred over ${at(0.99)}, at most ${at(1)}); over two frames: ${late.filter((ms) => ms > TWO_FRAMES).length} of ${late.length}`,
+  );
   say(`  page’s tasks over 50 ms: ${of('tasks').join(', ') || 'none'}`);
   say(`  memory of page and workers ${looks.map((mb) => mb.toFixed(0)).join(', ')} MB`);
 };
 
 /** A clip of ten minutes: judged as a whole, then sought in from end to end. */
 const clip = async (page) => {
-  spawnSync('ffmpeg', ['-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc2=s=640x360:r=25:d=600', '-c:v', 'libx264', '-preset', 'ultrafast', '-g', '50', '.bench/long.mp4']); // prettier-ignore
+  spawnSync('ffmpeg', [
+    '-v',
+    'error',
+    '-y',
+    '-f',
+    'lavfi',
+    '-i',
+    'testsrc2=s=640x360:r=25:d=600',
+    '-c:v',
+    'libx264',
+    '-preset',
+    'ultrafast',
+    '-g',
+    '50',
+    '.bench/long.mp4',
+  ]);
   await page.getByLabel('Frame file').setInputFiles('.bench/long.mp4');
   await page.locator('[data-frame]').waitFor();
   const looks = [await memory(page)];

@@ -1,5 +1,5 @@
-// The scopes of a 1920x1080 10-bit frame, plain and SIMD in a Chromium worker, against ffmpeg's filters in one thread on the
-// same frame in paired rounds; then ms of everything else, with ratios of one run.
+// The scopes of a 1920x1080 10-bit frame, plain and SIMD in a Chromium worker, against ffmpeg's filters in
+// one thread on the same frame in paired rounds; then ms of everything else, with ratios of one run.
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { openBenchTab } from './bench-tab.mjs';
@@ -11,8 +11,21 @@ const FRAMES = 40;
 /** Time of ffmpeg over FRAMES frames on the clock, as ours is taken, ms a frame. */
 const ffmpegOnce = (format, filter) => {
   const args = ['-hide_banner', '-nostdin', '-benchmark', '-threads', '1', '-filter_threads', '1'];
-  const input = ['-f', 'rawvideo', '-pix_fmt', format, '-s', '1920x1080', '-stream_loop', String(FRAMES - 1), '-i', `.bench/${format}.raw`]; // prettier-ignore
-  const done = spawnSync('ffmpeg', [...args, ...input, '-vf', filter, '-threads', '1', '-f', 'null', '-'], { encoding: 'utf8' }); // prettier-ignore
+  const input = [
+    '-f',
+    'rawvideo',
+    '-pix_fmt',
+    format,
+    '-s',
+    '1920x1080',
+    '-stream_loop',
+    String(FRAMES - 1),
+    '-i',
+    `.bench/${format}.raw`,
+  ];
+  const done = spawnSync('ffmpeg', [...args, ...input, '-vf', filter, '-threads', '1', '-f', 'null', '-'], {
+    encoding: 'utf8',
+  });
   const time = /bench: .*rtime=([\d.]+)s/.exec(done.stderr)?.[1];
   if (done.status !== 0 || !time) fail(`ffmpeg ${filter}: ${done.stderr.slice(-400)}`);
   return (1000 * Number(time)) / FRAMES;
@@ -66,7 +79,9 @@ export const benchScopes = async () => {
   const ratio = (key, to) => median(rounds.map((round) => round[key] / round[to]));
   const version = /version (\S+)/.exec(spawnSync('ffmpeg', ['-version'], { encoding: 'utf8' }).stdout)?.[1];
   say(`1920x1080, 10 bit, counts not pictures; medians of ${ROUNDS} paired rounds, ms a frame.`);
-  say(`ffmpeg ${version}, one thread, time on the clock less reading and passing on; parade and histogram on gbrp10, luma and vectorscope on yuv444p10.\n`); // prettier-ignore
+  say(
+    `ffmpeg ${version}, one thread, time on the clock less reading and passing on; parade and histogram on gbrp10, luma and vectorscope on yuv444p10.\n`,
+  );
   say('                         plain    SIMD  ffmpeg');
   const ROWS = [
     ['luma', undefined],
@@ -81,8 +96,12 @@ export const benchScopes = async () => {
   ];
   const figure = (v) => v.toFixed(1).padStart(8);
   for (const [name, ff] of ROWS)
-    say(`${name.padEnd(22)}${figure(ms(`plain ${name}`))}${figure(ms(`wasm ${name}`))}${ff ? figure(ms(`ff ${ff}`)) : '       –'}`); // prettier-ignore
-  say(`${'histogram of ffmpeg, RGB and luma'.padEnd(38)}${figure(ms('ff histogram, RGB') + ms('ff histogram, luma'))}`); // prettier-ignore
+    say(
+      `${name.padEnd(22)}${figure(ms(`plain ${name}`))}${figure(ms(`wasm ${name}`))}${ff ? figure(ms(`ff ${ff}`)) : '       –'}`,
+    );
+  say(
+    `${'histogram of ffmpeg, RGB and luma'.padEnd(38)}${figure(ms('ff histogram, RGB') + ms('ff histogram, luma'))}`,
+  );
   say(`${'cube of ffmpeg on gbrp16'.padEnd(38)}${figure(ms('ff cube, gbrp16'))}\n`);
   const LIMITS = [
     ['everything, one WASM thread, to ffmpeg’s sum', 'wasm all', 'ff all', 0.3],

@@ -1,5 +1,6 @@
-// npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip. Parts are `scopes`,
-// `luts` and `live`; `live 3600` lets the feed run for an hour. Ends with 1 when a limit does not hold.
+// npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip.
+// Parts are `scopes`, `luts` and `live`; `live 3600` lets the feed run for an hour. Ends with 1 when a limit
+// does not hold.
 import { mkdirSync } from 'node:fs';
 import { buildKernels, fail, installDebian, installPackages, nodeIsNew } from './ground.mjs';
 

@@ -25,14 +25,76 @@ type Shot = {
 
 // What Salt and Fire shot so far. Invented, like its people.
 const SHOTS: readonly Shot[] = [
-  { scene: 'furnace-mouth', setup: 'furnace-mouth', camera: 'a-cam', number: 1, at: '2026-04-14T07:20:00Z', turned: { iris: 2 }, notes: 'Gather a stop too hot, door open.' }, // prettier-ignore
-  { scene: 'furnace-mouth', setup: 'furnace-mouth', camera: 'a-cam', number: 2, at: '2026-04-14T07:41:00Z', notes: 'Gather turned twice. Good.', circled: true }, // prettier-ignore
-  { scene: 'furnace-mouth', setup: 'furnace-mouth', camera: 'b-cam', number: 1, at: '2026-04-14T07:42:00Z', notes: 'Second angle of the same.' }, // prettier-ignore
-  { scene: 'packing-yard', setup: 'packing-yard', camera: 'b-cam', number: 1, at: '2026-04-15T11:05:00Z', notes: 'Crates hold, sun may go.', circled: true }, // prettier-ignore
-  { scene: 'packing-yard', setup: 'packing-yard', camera: 'a-cam', number: 1, at: '2026-04-15T11:06:00Z', seconds: 5, notes: 'A cloud came: once more.' }, // prettier-ignore
-  { scene: 'packing-yard', setup: 'packing-yard', camera: 'a-cam', number: 2, at: '2026-04-15T11:15:00Z', notes: '', circled: true }, // prettier-ignore
-  { scene: 'dunes', setup: 'dunes', camera: 'air-cam', number: 1, at: '2026-04-16T04:31:00Z', notes: 'First pass along the crest.', circled: true }, // prettier-ignore
-  { scene: 'slipway', setup: 'slipway', camera: 'small-cam', number: 1, at: '2026-04-16T08:20:00Z', notes: 'Twelve minutes down, floats by the rail.' }, // prettier-ignore
+  {
+    scene: 'furnace-mouth',
+    setup: 'furnace-mouth',
+    camera: 'a-cam',
+    number: 1,
+    at: '2026-04-14T07:20:00Z',
+    turned: { iris: 2 },
+    notes: 'Gather a stop too hot, door open.',
+  },
+  {
+    scene: 'furnace-mouth',
+    setup: 'furnace-mouth',
+    camera: 'a-cam',
+    number: 2,
+    at: '2026-04-14T07:41:00Z',
+    notes: 'Gather turned twice. Good.',
+    circled: true,
+  },
+  {
+    scene: 'furnace-mouth',
+    setup: 'furnace-mouth',
+    camera: 'b-cam',
+    number: 1,
+    at: '2026-04-14T07:42:00Z',
+    notes: 'Second angle of the same.',
+  },
+  {
+    scene: 'packing-yard',
+    setup: 'packing-yard',
+    camera: 'b-cam',
+    number: 1,
+    at: '2026-04-15T11:05:00Z',
+    notes: 'Crates hold, sun may go.',
+    circled: true,
+  },
+  {
+    scene: 'packing-yard',
+    setup: 'packing-yard',
+    camera: 'a-cam',
+    number: 1,
+    at: '2026-04-15T11:06:00Z',
+    seconds: 5,
+    notes: 'A cloud came: once more.',
+  },
+  {
+    scene: 'packing-yard',
+    setup: 'packing-yard',
+    camera: 'a-cam',
+    number: 2,
+    at: '2026-04-15T11:15:00Z',
+    notes: '',
+    circled: true,
+  },
+  {
+    scene: 'dunes',
+    setup: 'dunes',
+    camera: 'air-cam',
+    number: 1,
+    at: '2026-04-16T04:31:00Z',
+    notes: 'First pass along the crest.',
+    circled: true,
+  },
+  {
+    scene: 'slipway',
+    setup: 'slipway',
+    camera: 'small-cam',
+    number: 1,
+    at: '2026-04-16T08:20:00Z',
+    notes: 'Twelve minutes down, floats by the rail.',
+  },
 ];
 
 const book = demoBook();

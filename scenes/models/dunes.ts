@@ -85,7 +85,12 @@ export const dunes = (): Model => {
     { name: 'sand', kind: 'thing' },
   );
   // The sea behind.
-  addBox(model, [4000, 0.05, 2400], { at: [0, 0.4, -2480] }, { albedo: [0.02, 0.035, 0.045], shine: { f0: 0.04, rough: 0.35 } }); // prettier-ignore
+  addBox(
+    model,
+    [4000, 0.05, 2400],
+    { at: [0, 0.4, -2480] },
+    { albedo: [0.02, 0.035, 0.045], shine: { f0: 0.04, rough: 0.35 } },
+  );
   // A cloth laid out as a board, and a path of posts.
   const at = [12.5, 0, 15] as const;
   addBoard(model, 6.2, { at: [at[0], sand(at[0], at[2] + 70) + 4.6, at[2]], pitch: -0.5 }, false);

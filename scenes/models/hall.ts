@@ -15,13 +15,19 @@ const hall = (view: keyof typeof VIEWS): Model => {
   const model = new Model();
   model.camera = VIEWS[view];
   addBox(model, [6, 0.05, 8], { at: [0, -0.05, 2] }, { albedo: planks(0.12, 0.08, 0.055, 0.22) });
-  addBox(model, [3.6, 0.16, 1.6], { at: [0, 0.16, -0.6] }, { albedo: planks(0.24, 0.15, 0.09, 0.14), shine: { f0: 0.03, rough: 0.5 } }); // prettier-ignore
+  addBox(
+    model,
+    [3.6, 0.16, 1.6],
+    { at: [0, 0.16, -0.6] },
+    { albedo: planks(0.24, 0.15, 0.09, 0.14), shine: { f0: 0.03, rough: 0.5 } },
+  );
   addBox(model, [6, 2.6, 0.1], { at: [0, 2.6, -2.3] }, matt(0.11, 0.055, 0.05));
   addBox(model, [0.1, 2.6, 8], { at: [-4.6, 2.6, 2] }, matt(0.12, 0.11, 0.1));
   addBox(model, [0.1, 2.6, 8], { at: [4.6, 2.6, 2] }, matt(0.12, 0.11, 0.1));
   addBox(model, [6, 0.1, 8], { at: [0, 4.9, 2] }, matt(0.06, 0.06, 0.06));
   // Folds of a curtain.
-  for (let i = -14; i <= 14; i += 1) addPole(model, 0.13, 2.3, { at: [i * 0.31, 2.5, -2.12] }, { albedo: from709(0.14, 0.05, 0.05) }); // prettier-ignore
+  for (let i = -14; i <= 14; i += 1)
+    addPole(model, 0.13, 2.3, { at: [i * 0.31, 2.5, -2.12] }, { albedo: from709(0.14, 0.05, 0.05) });
   // The projection: a slide with bars and a picture of glass.
   const slide = scaled(whiteOf(6800), 120);
   for (let i = 0; i < 4; i += 1) {
@@ -36,10 +42,35 @@ const hall = (view: keyof typeof VIEWS): Model => {
   addQuad(model, [0.16, 0.16], { at: [-2.3, 4.1, 4.0], yaw: 2.65, pitch: 0.62 }, glowing(3150, 18_000));
   addQuad(model, [0.16, 0.16], { at: [2.2, 4.1, 3.6], yaw: -2.6, pitch: 0.62 }, glowing(3150, 8200));
   addQuad(model, [0.1, 0.1], { at: [0.4, 4.6, -1.9], pitch: 1.25 }, glowing(3100, 9000));
-  addPerson(model, { id: 'ana', name: 'Ana', at: [-0.72, 1.94, 0.1], yaw: -0.05, skin: SKINS.ana, hair: [0.1, 0.055, 0.03], coat: [0.07, 0.16, 0.17], style: 'long', standing: true }); // prettier-ignore
-  addPerson(model, { id: 'ola', name: 'Ola', at: [0.34, 1.92, -0.1], yaw: -0.2, skin: SKINS.ola, hair: [0.02, 0.018, 0.016], coat: [0.09, 0.1, 0.17], style: 'short', standing: true }); // prettier-ignore
+  addPerson(model, {
+    id: 'ana',
+    name: 'Ana',
+    at: [-0.72, 1.94, 0.1],
+    yaw: -0.05,
+    skin: SKINS.ana,
+    hair: [0.1, 0.055, 0.03],
+    coat: [0.07, 0.16, 0.17],
+    style: 'long',
+    standing: true,
+  });
+  addPerson(model, {
+    id: 'ola',
+    name: 'Ola',
+    at: [0.34, 1.92, -0.1],
+    yaw: -0.2,
+    skin: SKINS.ola,
+    hair: [0.02, 0.018, 0.016],
+    coat: [0.09, 0.1, 0.17],
+    style: 'short',
+    standing: true,
+  });
   // The lectern and what stands on a table.
-  addBox(model, [0.26, 0.5, 0.2], { at: [-0.72, 0.82, 0.52] }, { albedo: planks(0.3, 0.19, 0.11, 0.09), shine: { f0: 0.03, rough: 0.4 } }); // prettier-ignore
+  addBox(
+    model,
+    [0.26, 0.5, 0.2],
+    { at: [-0.72, 0.82, 0.52] },
+    { albedo: planks(0.3, 0.19, 0.11, 0.09), shine: { f0: 0.03, rough: 0.4 } },
+  );
   addBox(
     model,
     [0.3, 0.02, 0.24],
@@ -54,9 +85,19 @@ const hall = (view: keyof typeof VIEWS): Model => {
     [1.88, 0.1, [0.3, 0.32, 0.34]],
   ].forEach(([x, h, rgb]) => {
     const [r, g, b] = rgb as number[];
-    addPole(model, 0.07, h as number, { at: [x as number, 1.02 + (h as number), -0.5] }, { albedo: [r, g, b], shine: { f0: 0.06, rough: 0.1 } }); // prettier-ignore
+    addPole(
+      model,
+      0.07,
+      h as number,
+      { at: [x as number, 1.02 + (h as number), -0.5] },
+      { albedo: [r, g, b], shine: { f0: 0.06, rough: 0.1 } },
+    );
   });
-  addBoard(model, view === 'wide' ? 0.27 : 0.16, view === 'wide' ? { at: [-1.5, 1.62, 0.3], yaw: -0.1 } : { at: [-0.17, 1.76, 0.3], yaw: 0.6 }); // prettier-ignore
+  addBoard(
+    model,
+    view === 'wide' ? 0.27 : 0.16,
+    view === 'wide' ? { at: [-1.5, 1.62, 0.3], yaw: -0.1 } : { at: [-0.17, 1.76, 0.3], yaw: 0.6 },
+  );
   // Listeners: rows of heads, dark.
   for (let row = 0; row < 3; row += 1)
     for (let i = 0; i < 7; i += 1) {
@@ -64,8 +105,19 @@ const hall = (view: keyof typeof VIEWS): Model => {
       const z = 2.5 + row * 0.95;
       if (view === 'speaker' && z > 2.6 && x > 0.6) continue;
       const y = 0.98 + 0.05 * Math.sin(i * 5.3 + row * 2);
-      model.add(new Solid(sphere(0.12), { at: [x, y, z] }), { albedo: from709(0.07, 0.045, 0.03) }, { name: 'hall', kind: 'thing' }); // prettier-ignore
-      addPole(model, 0.2, 0.26, { at: [x, y - 0.38, z] }, { albedo: from709(0.06, 0.065, 0.08) }, { name: 'hall', kind: 'thing' }); // prettier-ignore
+      model.add(
+        new Solid(sphere(0.12), { at: [x, y, z] }),
+        { albedo: from709(0.07, 0.045, 0.03) },
+        { name: 'hall', kind: 'thing' },
+      );
+      addPole(
+        model,
+        0.2,
+        0.26,
+        { at: [x, y - 0.38, z] },
+        { albedo: from709(0.06, 0.065, 0.08) },
+        { name: 'hall', kind: 'thing' },
+      );
     }
   return model;
 };

@@ -32,9 +32,20 @@ export const quay = (): Model => {
     { name: 'quay stones', kind: 'thing' },
   );
   // Water to the right and behind, a far shore with lights.
-  addBox(model, [80, 0.05, 60], { at: [0, -0.75, -42] }, { albedo: [0.01, 0.013, 0.016], shine: { f0: 0.05, rough: 0.24 } }); // prettier-ignore
+  addBox(
+    model,
+    [80, 0.05, 60],
+    { at: [0, -0.75, -42] },
+    { albedo: [0.01, 0.013, 0.016], shine: { f0: 0.05, rough: 0.24 } },
+  );
   addBox(model, [60, 4, 2], { at: [0, 1.4, -60] }, matt(0.03, 0.035, 0.04));
-  for (let i = 0; i < 14; i += 1) addBall(model, 0.16, { at: [-24 + i * 3.7 + Math.sin(i * 7) * 1.4, 1.2 + 1.6 * noise(i * 3, 2), -57] }, { albedo: NOT_AIMED, emit: scaled(whiteOf(i % 4 === 0 ? 4200 : 2500), 160) }); // prettier-ignore
+  for (let i = 0; i < 14; i += 1)
+    addBall(
+      model,
+      0.16,
+      { at: [-24 + i * 3.7 + Math.sin(i * 7) * 1.4, 1.2 + 1.6 * noise(i * 3, 2), -57] },
+      { albedo: NOT_AIMED, emit: scaled(whiteOf(i % 4 === 0 ? 4200 : 2500), 160) },
+    );
   // Lanterns on posts along the edge.
   const posts: readonly (readonly [number, number])[] = [
     [1.35, 0.35],
@@ -56,14 +67,29 @@ export const quay = (): Model => {
     kind: 'light',
   });
   addPole(model, 0.006, 0.5, { at: [-0.62, 2.63, 1.95] }, matt(0.03, 0.03, 0.03));
-  addPerson(model, { id: 'ana', name: 'Ana', at: [-0.02, 1.56, 1.1], yaw: -0.35, skin: SKINS.ana, hair: [0.1, 0.055, 0.03], coat: [0.3, 0.05, 0.04], style: 'long', standing: true }); // prettier-ignore
+  addPerson(model, {
+    id: 'ana',
+    name: 'Ana',
+    at: [-0.02, 1.56, 1.1],
+    yaw: -0.35,
+    skin: SKINS.ana,
+    hair: [0.1, 0.055, 0.03],
+    coat: [0.3, 0.05, 0.04],
+    style: 'long',
+    standing: true,
+  });
   addBoard(model, 0.2, { at: [-0.78, 1.3, 1.2], yaw: 0.3 });
   // Two boats and bollards.
   for (const [x, z, yaw] of [
     [2.9, -2.4, 0.35],
     [-0.7, -5.2, -0.5],
   ] as const) {
-    addBox(model, [0.75, 0.3, 1.9], { at: [x, -0.45, z], yaw }, { albedo: planks(0.16, 0.2, 0.22, 0.2), shine: { f0: 0.03, rough: 0.4 } }); // prettier-ignore
+    addBox(
+      model,
+      [0.75, 0.3, 1.9],
+      { at: [x, -0.45, z], yaw },
+      { albedo: planks(0.16, 0.2, 0.22, 0.2), shine: { f0: 0.03, rough: 0.4 } },
+    );
     addBox(model, [0.5, 0.34, 0.55], { at: [x, 0.15, z - 0.5], yaw }, matt(0.4, 0.38, 0.33));
     addPole(model, 0.03, 1.2, { at: [x, 1.2, z + 0.5] }, matt(0.15, 0.12, 0.08));
   }

@@ -21,7 +21,10 @@ const ripples = (x: number, z: number): number => {
   return 0.62 + 1.5 * Math.max(0, 1 - 4.2 * a) ** 1.5;
 };
 
-/** The slipway under water: a ramp with rails, glass floats on the bottom. Light from above, taken by ten metres of water. */
+/**
+ * The slipway under water: a ramp with rails, glass floats on the bottom. Light from above, taken by ten
+ * metres of water.
+ */
 export const slipway = (): Model => {
   const model = new Model();
   model.camera = { at: [0.1, 0.85, 3.3], to: [0, 0.52, 0], fov: 40 };
@@ -62,9 +65,26 @@ export const slipway = (): Model => {
     },
   });
   // The ramp rises to the back, with two rails and sleepers.
-  addBox(model, [1.5, 0.1, 7], { at: [0.2, 0.62, -6], pitch: 0.16 }, { albedo: blotchy(0.32, 0.31, 0.27, 0.6, 0.5) }); // prettier-ignore
-  for (const x of [-0.55, 0.95]) addBox(model, [0.05, 0.07, 7], { at: [x, 0.78, -6], pitch: 0.16 }, { albedo: blotchy(0.2, 0.1, 0.06, 0.12, 0.7) }); // prettier-ignore
-  for (let i = 0; i < 9; i += 1) addBox(model, [1.1, 0.04, 0.09], { at: [0.2, 0.12 + 0.16 * i, -2 - i], pitch: 0.16 }, { albedo: planks(0.16, 0.11, 0.07) }); // prettier-ignore
+  addBox(
+    model,
+    [1.5, 0.1, 7],
+    { at: [0.2, 0.62, -6], pitch: 0.16 },
+    { albedo: blotchy(0.32, 0.31, 0.27, 0.6, 0.5) },
+  );
+  for (const x of [-0.55, 0.95])
+    addBox(
+      model,
+      [0.05, 0.07, 7],
+      { at: [x, 0.78, -6], pitch: 0.16 },
+      { albedo: blotchy(0.2, 0.1, 0.06, 0.12, 0.7) },
+    );
+  for (let i = 0; i < 9; i += 1)
+    addBox(
+      model,
+      [1.1, 0.04, 0.09],
+      { at: [0.2, 0.12 + 0.16 * i, -2 - i], pitch: 0.16 },
+      { albedo: planks(0.16, 0.11, 0.07) },
+    );
   // Glass floats: green, blue, amber, clear.
   const floats: readonly (readonly [number, number, number, readonly [number, number, number]])[] = [
     [0.85, 0.9, 0.17, [0.3, 0.78, 0.6]],
@@ -89,7 +109,13 @@ export const slipway = (): Model => {
     model.add(new Solid(sphere(r), { at: [x, r * 0.4, z] }), { albedo: blotchy(0.2, 0.19, 0.17, 0.1) });
   }
   // A rope from a float, a dark hull of weed.
-  addBox(model, [0.5, 0.36, 0.4], { at: [-2.4, 0.3, -1.6], yaw: 0.5 }, { albedo: [0.04, 0.045, 0.035] }, { name: 'dark bottom', kind: 'thing' }); // prettier-ignore
+  addBox(
+    model,
+    [0.5, 0.36, 0.4],
+    { at: [-2.4, 0.3, -1.6], yaw: 0.5 },
+    { albedo: [0.04, 0.045, 0.035] },
+    { name: 'dark bottom', kind: 'thing' },
+  );
   addBoard(model, 0.34, { at: [-0.5, 0.56, 0.95], yaw: 0.12, pitch: -0.12 });
   return model;
 };

@@ -11,7 +11,10 @@ const walkAt = (t: number): readonly [number, number, number] => [-2.35 + 2.75 *
 /** Steps of the walk, radians. */
 const STEPS = 4 * Math.PI;
 
-/** The packing yard at noon. Layers: the sun, the sky. `walk` puts Ola on the way or leaves the yard empty; without it he stands by the crates. */
+/**
+ * The packing yard at noon. Layers: the sun, the sky. `walk` puts Ola on the way or leaves the yard empty;
+ * without it he stands by the crates.
+ */
 export const yard = (walk?: number | 'empty'): Model => {
   const model = new Model();
   model.camera = { at: [0.5, 1.5, 4.6], to: [0.1, 1.22, 0], fov: 34 };
@@ -38,7 +41,10 @@ export const yard = (walk?: number | 'empty'): Model => {
     [-1.5, -3.4],
   ] as const)
     addBox(model, [0.06, 1.25, 0.06], { at: [x, 1.25, z] }, matt(0.16, 0.11, 0.07));
-  addBox(model, [0.3, 0.3, 0.3], { at: [-3.1, 0.3, -2.6], yaw: 0.3 }, boards, { name: 'crate in the shade', kind: 'thing' }); // prettier-ignore
+  addBox(model, [0.3, 0.3, 0.3], { at: [-3.1, 0.3, -2.6], yaw: 0.3 }, boards, {
+    name: 'crate in the shade',
+    kind: 'thing',
+  });
   addBox(model, [0.26, 0.26, 0.26], { at: [-3.75, 0.26, -2.2], yaw: -0.2 }, boards);
   addPole(model, 0.24, 0.42, { at: [-2.35, 0.42, -3.0] }, { albedo: [0.1, 0.16, 0.2] });
   // White crates in the sun.
@@ -53,13 +59,32 @@ export const yard = (walk?: number | 'empty'): Model => {
   for (const [x, y, z, h, yaw] of crates) {
     addBox(model, [h, h, h], { at: [x, y, z], yaw }, white, { name: 'white crates', kind: 'thing' });
     for (const s of [-1, 1])
-      addBox(model, [h + 0.012, 0.045, h + 0.012], { at: [x, y + s * (h - 0.06), z], yaw }, { albedo: planks(0.8, 0.78, 0.74, 0.4) }, { name: 'white crates', kind: 'thing' }); // prettier-ignore
+      addBox(
+        model,
+        [h + 0.012, 0.045, h + 0.012],
+        { at: [x, y + s * (h - 0.06), z], yaw },
+        { albedo: planks(0.8, 0.78, 0.74, 0.4) },
+        { name: 'white crates', kind: 'thing' },
+      );
   }
   // A steel drum that catches the sun, a fence, hills and water beyond.
-  addPole(model, 0.29, 0.44, { at: [0.35, 0.44, -2.3] }, { albedo: [0.5, 0.52, 0.54], metal: 0.42 }, { name: 'sun on the metal', kind: 'thing' }); // prettier-ignore
-  for (let i = -6; i <= 8; i += 1) addBox(model, [0.035, 0.5, 0.02], { at: [i * 0.75, 0.5, -6] }, matt(0.3, 0.28, 0.25)); // prettier-ignore
+  addPole(
+    model,
+    0.29,
+    0.44,
+    { at: [0.35, 0.44, -2.3] },
+    { albedo: [0.5, 0.52, 0.54], metal: 0.42 },
+    { name: 'sun on the metal', kind: 'thing' },
+  );
+  for (let i = -6; i <= 8; i += 1)
+    addBox(model, [0.035, 0.5, 0.02], { at: [i * 0.75, 0.5, -6] }, matt(0.3, 0.28, 0.25));
   for (const y of [0.35, 0.8]) addBox(model, [6, 0.03, 0.015], { at: [0.8, y, -6] }, matt(0.3, 0.28, 0.25));
-  addBox(model, [60, 0.02, 20], { at: [0, 0.0, -38] }, { albedo: [0.03, 0.05, 0.06], shine: { f0: 0.04, rough: 0.35 } }); // prettier-ignore
+  addBox(
+    model,
+    [60, 0.02, 20],
+    { at: [0, 0.0, -38] },
+    { albedo: [0.03, 0.05, 0.06], shine: { f0: 0.04, rough: 0.35 } },
+  );
   for (const [x, r, h] of [
     [-24, 21, 7.5],
     [7, 26, 5],

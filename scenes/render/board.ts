@@ -44,9 +44,24 @@ export type BoardPatch = Thing & {
 };
 
 const patches = (): BoardPatch[] => {
-  const card: BoardPatch = { name: 'grey card', kind: 'card', rect: [0.03, 0.045, 0.36, 0.6], reflectance: neutral(0.18) }; // prettier-ignore
-  const white: BoardPatch = { name: 'white', kind: 'white', rect: [0.03, 0.68, 0.17, 0.275], reflectance: neutral(0.9) }; // prettier-ignore
-  const trap: BoardPatch = { name: 'black trap', kind: 'trap', rect: [0.22, 0.68, 0.17, 0.275], reflectance: neutral(0.004) }; // prettier-ignore
+  const card: BoardPatch = {
+    name: 'grey card',
+    kind: 'card',
+    rect: [0.03, 0.045, 0.36, 0.6],
+    reflectance: neutral(0.18),
+  };
+  const white: BoardPatch = {
+    name: 'white',
+    kind: 'white',
+    rect: [0.03, 0.68, 0.17, 0.275],
+    reflectance: neutral(0.9),
+  };
+  const trap: BoardPatch = {
+    name: 'black trap',
+    kind: 'trap',
+    rect: [0.22, 0.68, 0.17, 0.275],
+    reflectance: neutral(0.004),
+  };
   const chart = CHART.map(([name, r, g, b], i): BoardPatch => {
     const [column, row] = [i % 6, Math.floor(i / 6)];
     return {

@@ -17,7 +17,10 @@ export type FilterOptions = {
 const luma = (plane: Float32Array, pixels: number, i: number) =>
   0.2627 * plane[i] + 0.678 * plane[i + pixels] + 0.0593 * plane[i + 2 * pixels];
 
-/** A pixel outside what its eight neighbours on the same thing span is brought to their edge: single paths that were lucky. */
+/**
+ * A pixel outside what its eight neighbours on the same thing span is brought to their edge: single paths
+ * that were lucky.
+ */
 export const despeckle = (
   plane: Float32Array,
   { width, height, mask, normal }: Pick<Traced, 'width' | 'height' | 'mask' | 'normal'>,
@@ -34,7 +37,10 @@ export const despeckle = (
         for (let u = -1; u <= 1; u += 1) {
           const j = i + v * width + u;
           if (j === i || mask[j] !== mask[i]) continue;
-          const facing = normal[i] * normal[j] + normal[i + pixels] * normal[j + pixels] + normal[i + 2 * pixels] * normal[j + 2 * pixels]; // prettier-ignore
+          const facing =
+            normal[i] * normal[j] +
+            normal[i + pixels] * normal[j + pixels] +
+            normal[i + 2 * pixels] * normal[j + 2 * pixels];
           if (facing < 0.6) continue;
           const l = luma(plane, pixels, j);
           count += 1;
@@ -51,7 +57,8 @@ export const despeckle = (
 
 /**
  * Edge-stopping à-trous wavelet filter (Dammertz and others 2010): averages light with that of neighbours on the same
- * thing that face the same way, lie at the same depth and are about as bright. Planar, three a pixel; the input is kept.
+ * thing that face the same way, lie at the same depth and are about as bright. Planar, three a pixel; the
+ * input is kept.
  */
 export const smoothLight = (
   source: Float32Array,

@@ -104,7 +104,8 @@ const skinTexture = (skin: Triple): Material['albedo'] => {
   return (x, y, z, out) => {
     const s = Math.abs(x);
     const lips = z > 0.07 && (x / 0.024) ** 2 + ((y + 0.067) / 0.0115) ** 2 < 1;
-    const brows = z > 0.05 && s > 0.011 && s < 0.047 && Math.abs(y - 0.031 + 0.35 * (s - 0.028) ** 2 * 20) < 0.0042; // prettier-ignore
+    const brows =
+      z > 0.05 && s > 0.011 && s < 0.047 && Math.abs(y - 0.031 + 0.35 * (s - 0.028) ** 2 * 20) < 0.0042;
     const flush =
       s > 0.02 && z > 0.03 ? 1 - 0.1 * Math.exp(-((s - 0.043) ** 2 + (y + 0.025) ** 2) / 4e-4) : 1;
     const from = lips ? lip : brows ? brow : base;

@@ -7,7 +7,18 @@ import { addBoard, glowing } from '../models/kit.ts';
 import { SCENE_MODELS } from '../models/index.ts';
 import { Model } from './model.ts';
 import { capsule, cloud, egg, noise, scut, smin } from './sdf.ts';
-import { box, cylinder, distanceField, ellipsoid, makeRay, quad, Solid, sphere, type Local, type Vec } from './shapes.ts'; // prettier-ignore
+import {
+  box,
+  cylinder,
+  distanceField,
+  ellipsoid,
+  makeRay,
+  quad,
+  Solid,
+  sphere,
+  type Local,
+  type Vec,
+} from './shapes.ts';
 import { Tracer } from './trace.ts';
 
 const SIZE = { width: 24, height: 16 };
@@ -125,7 +136,10 @@ describe('light', () => {
     const channel = (model: Model, c: number) => {
       const picture = traced(model, 16);
       const pixels = SIZE.width * SIZE.height;
-      return Array.from({ length: pixels }, (_, i) => picture.light[0][i + c * pixels] * picture.albedo[i + c * pixels]); // prettier-ignore
+      return Array.from(
+        { length: pixels },
+        (_, i) => picture.light[0][i + c * pixels] * picture.albedo[i + c * pixels],
+      );
     };
     const exact = (5000 * 0.04 * 0.6) / (Math.PI * 9);
     expect(lit(3) / exact).toBeCloseTo(1, 1);
@@ -145,7 +159,12 @@ describe('light', () => {
     model.sun = { direction: [0, 1, 0], light: neutral(1000), spread: 0, group: 0 };
     model.camera = { at: [0, 2, 0.001], to: [0, 0, 0], fov: 10 };
     const slab = new Solid(box(3, 0.1, 3), { at: [0, 5, 0] });
-    const shaded = Object.assign(new Model(), model, { solids: [...model.solids], materials: [...model.materials], namings: [...model.namings], groupOf: [...model.groupOf] }); // prettier-ignore
+    const shaded = Object.assign(new Model(), model, {
+      solids: [...model.solids],
+      materials: [...model.materials],
+      namings: [...model.namings],
+      groupOf: [...model.groupOf],
+    });
     shaded.add(slab, { albedo: neutral(0.5) });
     // What is left comes back from the floor outside the shadow.
     expect(total(shaded, 4)).toBeLessThan(60);
@@ -182,7 +201,12 @@ describe('the test board', () => {
   it('has a card of 18 %, white, trap, eleven steps half a stop apart and 24 patches', () => {
     const kinds = (kind: string) => BOARD_PATCHES.filter((patch) => patch.kind === kind);
     expect(kinds('card')[0].reflectance).toEqual([0.18, 0.18, 0.18]);
-    expect([kinds('white').length, kinds('trap').length, kinds('wedge').length, kinds('patch').length]).toEqual([1, 1, 11, 24]); // prettier-ignore
+    expect([
+      kinds('white').length,
+      kinds('trap').length,
+      kinds('wedge').length,
+      kinds('patch').length,
+    ]).toEqual([1, 1, 11, 24]);
     expect(Math.log2(WEDGE[0] / WEDGE[2])).toBeCloseTo(1, 9);
     for (const { reflectance } of BOARD_PATCHES) expect(Math.max(...reflectance)).toBeLessThanOrEqual(0.92);
   });

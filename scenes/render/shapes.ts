@@ -5,7 +5,12 @@ export const makeRay = (): Ray => ({ ox: 0, oy: 0, oz: 0, dx: 0, dy: 0, dz: 1 })
 export type Vec = [number, number, number];
 
 /** Where a solid stands and how it is turned: yaw about y, then pitch about x, then roll about z; radians. */
-export type Place = { readonly at: readonly [number, number, number]; readonly yaw?: number; readonly pitch?: number; readonly roll?: number }; // prettier-ignore
+export type Place = {
+  readonly at: readonly [number, number, number];
+  readonly yaw?: number;
+  readonly pitch?: number;
+  readonly roll?: number;
+};
 
 /** Nearer than this along a ray is the surface it starts on, m. */
 export const NEAR = 1e-4;
@@ -231,7 +236,11 @@ export const distanceField = (
         const x = ox + t * dx;
         const y = oy + t * dy;
         const z = oz + t * dz;
-        if (!inside && (Math.abs(x) > half[0] + 1e-6 || Math.abs(y) > half[1] + 1e-6 || Math.abs(z) > half[2] + 1e-6)) return Infinity; // prettier-ignore
+        if (
+          !inside &&
+          (Math.abs(x) > half[0] + 1e-6 || Math.abs(y) > half[1] + 1e-6 || Math.abs(z) > half[2] + 1e-6)
+        )
+          return Infinity;
         const d = distance(x, y, z);
         if (d < 2e-4 * (1 + 0.2 * t)) return t;
         t += Math.max(1e-4, d * stride);

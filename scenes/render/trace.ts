@@ -186,8 +186,8 @@ export class Tracer extends Caster {
   }
 
   /**
-   * One path from the camera. Light on the first matt surface is kept without its reflectance in `light`; lamps and sky met first go to `direct`, and
-   * all that comes by way of a mirror, goes to `glow`.
+   * One path from the camera. Light on the first matt surface is kept without its reflectance in `light`;
+   * lamps and sky met first go to `direct`, and all that comes by way of a mirror, goes to `glow`.
    */
   private path(sample: Sample): void {
     const { model, ray, n, p, albedo } = this;

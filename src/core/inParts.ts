@@ -1,6 +1,6 @@
 /**
- * Long work in parts: whoever drives it may do something else at each yield, or leave it there. Its result is the same, however it
- * is driven.
+ * Long work in parts: whoever drives it may do something else at each yield, or leave it there. Its result is
+ * the same, however it is driven.
  */
 export type InParts<T> = Generator<void, T>;
 

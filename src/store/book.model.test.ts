@@ -11,9 +11,10 @@ const RUNS = 2000;
 let runs = 0;
 
 /**
- * The book held against a plain reference: a record of three fields, a list of steps for each window, and the rule in words.
- * An edit sets its fields, unless a value is refused. Undo sets the fields of the newest step back, as far as they still are
- * what the step left. Redo likewise. Everything goes one after the other, in the order in which it was asked for.
+ * The book held against a plain reference: a record of three fields, a list of steps for each window, and the
+ * rule in words. An edit sets its fields, unless a value is refused. Undo sets the fields of the newest step
+ * back, as far as they still are what the step left. Redo likewise. Everything goes one after the other, in
+ * the order in which it was asked for.
  */
 const FIELDS = ['placement', 'iso', 'kelvin'] as const;
 type Field = (typeof FIELDS)[number];
@@ -103,7 +104,10 @@ const wish = (fields: Partial<Values>) => {
   return { label: JSON.stringify(fields), changes: [change] };
 };
 
-/** Values that no other act has: a window that has not seen the other one's edit yet must not happen to agree with it. */
+/**
+ * Values that no other act has: a window that has not seen the other one's edit yet must not happen to agree
+ * with it.
+ */
 const unlike = (fields: Partial<Values>, by: number): Partial<Values> =>
   Object.fromEntries(
     Object.entries(fields).map(([field, v]) => [

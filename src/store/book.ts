@@ -17,8 +17,9 @@ export type { BookRecords } from './mirror.ts';
 export type TakeDraft = Omit<TakeRecord, 'number'>;
 
 /**
- * The small records in memory, so that an edit shows within the same frame; written behind it, one write after the other. What is
- * shown is always what the database held when it was last read, with the edits that still wait to be written on top.
+ * The small records in memory, so that an edit shows within the same frame; written behind it, one write
+ * after the other. What is shown is always what the database held when it was last read, with the edits that
+ * still wait to be written on top.
  */
 export type Book = BookStore & {
   /** Changes records; only fields that differ are written. @returns false when it was refused: `problem` says why. */

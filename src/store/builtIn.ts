@@ -3,8 +3,8 @@ import type { ProfileRecord } from './records/profile.ts';
 import type { TableName } from './tables.ts';
 
 /**
- * The archetypes as records of the kit; ids are the table's. They are never stored: a corrected or a new one reaches every
- * database with the app.
+ * The archetypes as records of the kit; ids are the table's. They are never stored: a corrected or a new one
+ * reaches every database with the app.
  */
 export const ARCHETYPE_PROFILES: readonly ProfileRecord[] = ARCHETYPE_IDS.map((id) => {
   const { name, says, curve, gamut, clipStops } = ARCHETYPES[id];

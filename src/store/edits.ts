@@ -53,7 +53,10 @@ const storedRecord = async (
   return parsed.data;
 };
 
-/** A take's number is given when it is written: one more than the highest, where its own is none or has gone to another take. */
+/**
+ * A take's number is given when it is written: one more than the highest, where its own is none or has gone
+ * to another take.
+ */
 const numbered = async (database: Database, take: TakeRecord): Promise<TakeRecord> => {
   const { setupId, cameraId, number } = take;
   const others = database.rows('takes').where('[setupId+cameraId]').equals([setupId, cameraId]);

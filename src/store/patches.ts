@@ -140,8 +140,8 @@ const changeFields = (
 };
 
 /**
- * A patch made on a record as it is now. An edit sets its fields whatever they are; a guarded patch (undo, redo) changes only
- * what still is as it left it, and tells the rest.
+ * A patch made on a record as it is now. An edit sets its fields whatever they are; a guarded patch (undo,
+ * redo) changes only what still is as it left it, and tells the rest.
  */
 export const applyPatch = (
   patch: RecordPatch,
@@ -185,7 +185,10 @@ export type Change<T extends TableName = TableName> = {
   readonly isDefault?: boolean;
 };
 
-/** A change as what it does to the record: a record that was there has its fields changed, the rest of it left alone. */
+/**
+ * A change as what it does to the record: a record that was there has its fields changed, the rest of it left
+ * alone.
+ */
 export const patchOf = ({ table, id, before, after, isDefault }: Change): RecordPatch | undefined => {
   if (after === undefined) return before && { table, id, kind: 'remove', record: before };
   if (before === undefined) return { table, id, kind: 'put', record: after };

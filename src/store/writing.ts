@@ -18,8 +18,8 @@ export const touchesBook = ({ table }: RecordPatch): boolean =>
   (BOOK_TABLES as readonly string[]).includes(table);
 
 /**
- * One write after the other, in the order in which they were asked for. The store shows what the database held when it was last read,
- * with the wishes that still wait on top; what other windows write is read again.
+ * One write after the other, in the order in which they were asked for. The store shows what the database
+ * held when it was last read, with the wishes that still wait on top; what other windows write is read again.
  */
 export const createWriting = (database: Database, store: BookStore) => {
   let base: BookRecords = NO_RECORDS;
@@ -79,7 +79,8 @@ export const createWriting = (database: Database, store: BookStore) => {
   refresh();
 
   /**
-   * Shows a wish at once and writes it when its turn comes. `meant` may change its mind by then: undefined writes nothing.
+   * Shows a wish at once and writes it when its turn comes. `meant` may change its mind by then: undefined
+   * writes nothing.
    * @returns what was written, or undefined when nothing was; a failure is told and memory read again.
    */
   const write = (

@@ -9,7 +9,10 @@ const KAPPA = 24389 / 27;
 
 const root = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 
-/** XYZ to L*a*b* for a white of the same scale (CIE 015:2018, clause 8.2.1). Light below 0 is carried on along the straight part. */
+/**
+ * XYZ to L*a*b* for a white of the same scale (CIE 015:2018, clause 8.2.1). Light below 0 is carried on along
+ * the straight part.
+ */
 export const xyzToLab = (xyz: Triple, white: Triple): Lab => {
   const [x, y, z] = xyz.map((v, i) => root(v / white[i]));
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
@@ -40,8 +43,8 @@ const hueMean = (h1: number, h2: number, grey: boolean) => {
 };
 
 /**
- * CIEDE2000 colour difference, all weights 1 (CIE 142-2001; ISO/CIE 11664-6; in the form of Sharma, Wu and Dalal 2005, Color
- * Research and Application 30, 21).
+ * CIEDE2000 colour difference, all weights 1 (CIE 142-2001; ISO/CIE 11664-6; in the form of Sharma, Wu and
+ * Dalal 2005, Color Research and Application 30, 21).
  */
 export const deltaE2000 = ([l1, a1, b1]: Lab, [l2, a2, b2]: Lab): number => {
   const g = 0.5 * (1 - seventh((Math.hypot(a1, b1) + Math.hypot(a2, b2)) / 2));

@@ -5,7 +5,10 @@ import { balancedLight, dialFor, leanOf, neutralOf } from './lean.ts';
 import { apply, invert, type Triple } from '../maths/matrix.ts';
 import { whiteXy } from './temperature.ts';
 
-/** What a body that balances by gains on BT.2020's channels records of a grey card under `seen`, dialled to `light`; BT.709. */
+/**
+ * What a body that balances by gains on BT.2020's channels records of a grey card under `seen`, dialled to
+ * `light`; BT.709.
+ */
 const cardOf = (light: { kelvin: number; duv: number }, seen: { kelvin: number; duv: number }): Triple => {
   const sensor = (of: typeof light) => apply(invert(rgbToXyz(GAMUTS.bt2020)), xyToXyz(whiteXy(of)));
   const white = sensor(light);

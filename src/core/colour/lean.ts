@@ -13,8 +13,9 @@ const SENSOR_TO_XYZ = rgbToXyz(GAMUTS.bt2020);
 const XYZ_TO_SENSOR = invert(SENSOR_TO_XYZ);
 
 /**
- * The light on a neutral that was recorded as linear R'G'B' `card` on a body dialled to `dial`. A body balances by gains on
- * its own channels; BT.2020's stand for them, whatever gamut it records in. A neutral in the dialled light is R = G = B.
+ * The light on a neutral that was recorded as linear R'G'B' `card` on a body dialled to `dial`. A body
+ * balances by gains on its own channels; BT.2020's stand for them, whatever gamut it records in. A neutral in
+ * the dialled light is R = G = B.
  * @throws RangeError when a channel is not above 0.
  */
 export const lightOfNeutral = (card: Triple, gamut: GamutSpec, dial: Temperature): Temperature => {

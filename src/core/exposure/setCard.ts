@@ -46,7 +46,10 @@ export type SetCardNumbers = {
     readonly zebra: ZebraSetting;
   }[];
   readonly warning: ZebraSetting;
-  /** Pull of the monitor's picture, stops: the placement's where it is computed, what it comes to where a LUT is loaded. */
+  /**
+   * Pull of the monitor's picture, stops: the placement's where it is computed, what it comes to where a LUT
+   * is loaded.
+   */
   readonly pullStops: number;
   /** The LUT's picture, where one is loaded. */
   readonly monitor?: MonitorPicture;
@@ -85,8 +88,9 @@ export const zebraSignal = (
 };
 
 /**
- * Everything the set card shows, from profile, camera, plan, subjects and the LUT on the monitor, if one is loaded. Pure and quick: it runs on every nudge.
- * Zebra levels are on the camera's scale, stops are over grey in the recording.
+ * Everything the set card shows, from profile, camera, plan, subjects and the LUT on the monitor, if one is
+ * loaded. Pure and quick: it runs on every nudge. Zebra levels are on the camera's scale, stops are over grey
+ * in the recording.
  */
 export const setCardNumbers = (
   data: ProfileData,

@@ -86,8 +86,8 @@ export const recordedStops = (grey: number, { iris, shutter, iso, nd }: Exposure
 
 /**
  * Settings of this camera's own lists that put a card of luminance `grey` at `placement`. Preference, in the order the
- * trade gives: little residual, then the iris nearest the wanted one, the base ISO, few pieces of glass, the first shutter.
- * What is left over goes to the light where it may move.
+ * trade gives: little residual, then the iris nearest the wanted one, the base ISO, few pieces of glass, the
+ * first shutter. What is left over goes to the light where it may move.
  * @throws RangeError when a list is empty or grey is not above 0.
  */
 export const solveExposure = (

@@ -180,8 +180,8 @@ const greyOf = (spot: Spot, luminance: number, subjects: readonly SurveySubject[
 };
 
 /**
- * Every spot on one scale, stops over an 18 % card in the subject's light. The card is the reference; without one, faces
- * with a known offset. Failure names the spot that cannot be.
+ * Every spot on one scale, stops over an 18 % card in the subject's light. The card is the reference; without
+ * one, faces with a known offset. Failure names the spot that cannot be.
  */
 export const surveyOf = (
   spots: readonly Spot[],

@@ -47,7 +47,8 @@ describe('the zebra sheet', () => {
     expect(Math.abs(log[0].clip - 106)).toBeLessThan(1.5);
   });
 
-  // Common practice: a wide log with grey at 41 % of full code clips at 94 %, its warning stands at 90 %; behind its LUT 45 %.
+  // Common practice: a wide log with grey at 41 % of full code clips at 94 %, its warning stands at 90 %;
+  // behind its LUT 45 %.
   it('reads the common numbers of a wide log within 1.5 points, on both pictures', () => {
     const { log, lut } = zebraSheet(ARCHETYPES.wideLog, camera, subjects, wish);
     expect(Math.abs(log[0].clip - 94)).toBeLessThan(1.5);

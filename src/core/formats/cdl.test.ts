@@ -137,7 +137,8 @@ describe('.cc and .ccc', () => {
   });
 });
 
-// Read and applied by Debian's OpenColorIO tools, which leave values beyond 0..1 as they are when a file of this kind is used.
+// Read and applied by Debian's OpenColorIO tools, which leave values beyond 0..1 as they are when a file of
+// this kind is used.
 const ocio = spawnSync('sh', ['-c', 'command -v ociochecklut']).status === 0;
 if (process.env.CI && !ocio) throw new Error('CI needs opencolorio-tools');
 

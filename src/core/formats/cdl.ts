@@ -70,8 +70,8 @@ const correctionsIn = (nodes: readonly XmlNode[]): XmlNode[] =>
   nodes.flatMap((one) => (one.name === 'ColorCorrection' ? [one] : correctionsIn(one.children)));
 
 /**
- * Reads the corrections of a `.cc`, `.ccc` or `.cdl` file (ASC CDL 1.2), in their order. What a node leaves out is neutral;
- * entities are not expanded. At most 20 MB and 100 000 corrections.
+ * Reads the corrections of a `.cc`, `.ccc` or `.cdl` file (ASC CDL 1.2), in their order. What a node leaves
+ * out is neutral; entities are not expanded. At most 20 MB and 100 000 corrections.
  */
 export const parseCdl = (text: string): Result<readonly NamedCdl[]> => {
   if (text.length > MAX_TEXT) return failure('file', 'The file is over 20 MB: split the list.');

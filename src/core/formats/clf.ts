@@ -34,9 +34,9 @@ export type ClfFile = {
 };
 
 /**
- * Reads a Common LUT Format file (Academy S-2014-006) whole: LUT1D, LUT3D, Matrix, ASC_CDL, Range, Log and Exponent in their
- * order, numbers scaled to 0..1. A node of another kind is refused by its name; bypassed ones are left out. At most 80 MB and 64
- * nodes; entities are not expanded.
+ * Reads a Common LUT Format file (Academy S-2014-006) whole: LUT1D, LUT3D, Matrix, ASC_CDL, Range, Log and
+ * Exponent in their order, numbers scaled to 0..1. A node of another kind is refused by its name; bypassed
+ * ones are left out. At most 80 MB and 64 nodes; entities are not expanded.
  */
 export const parseClfFile = (text: string): Result<ClfFile> => {
   if (text.length > MAX_TEXT) return failure('file', 'The file is over 80 MB: bake it smaller.');

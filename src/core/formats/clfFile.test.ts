@@ -125,7 +125,11 @@ describe('CLF chains', () => {
       <LUT1D inBitDepth="32f" outBitDepth="8i"><Array dim="2 1">0 255</Array></LUT1D></ProcessList>`);
     const [matrix, , exponent, curve] = nodes;
     // 1023/4095 of 4, and an offset of the whole range.
-    expect(compileNodes([matrix])([0.5, 1, 0])).toEqual([expect.closeTo(1 + (0.5 * 4 * 1023) / 4095, 12), expect.closeTo((2 * 1023) / 4095, 12), 0]); // prettier-ignore
+    expect(compileNodes([matrix])([0.5, 1, 0])).toEqual([
+      expect.closeTo(1 + (0.5 * 4 * 1023) / 4095, 12),
+      expect.closeTo((2 * 1023) / 4095, 12),
+      0,
+    ]);
     expect(compileNodes([exponent])([0.5, 0.5, 0.5])).toEqual([0.25, 0.125, 0.125]);
     expect(compileNodes([curve])([0.25, 0.5, 2])).toEqual([0.25, 0.5, 1]);
   });
@@ -248,7 +252,16 @@ describe.skipIf(!ocio)('CLF in OpenColorIO’s hands', () => {
       [{ kind: 'cube', domain: UNIT_DOMAIN, lattice, interpolation: 'trilinear' }],
       1 / 1023,
     ],
-    ['a chain', [matrix, { kind: 'range', minIn: 0, maxIn: 1, minOut: 0, maxOut: 1, held: true }, curves, { kind: 'cdl', cdl, style: 'held' }], 1e-5], // prettier-ignore
+    [
+      'a chain',
+      [
+        matrix,
+        { kind: 'range', minIn: 0, maxIn: 1, minOut: 0, maxOut: 1, held: true },
+        curves,
+        { kind: 'cdl', cdl, style: 'held' },
+      ],
+      1e-5,
+    ],
   ])('%s that we write is applied alike', (name, nodes, within) => {
     const file = join(folder, `${name.replace(/\W+/g, '-')}.clf`);
     writeFileSync(file, writeClf(nodes, words));

@@ -129,8 +129,8 @@ const WRITERS: Writers = {
 const ORDER = { ignoreAttributes: false, attributeNamePrefix: '@', format: true } as const;
 
 /**
- * A Common LUT Format file (Academy S-2014-006 version 3.0) of these nodes in their order, floats in and out. Matrices and
- * corrections come back exactly, tables as the 32-bit floats they are.
+ * A Common LUT Format file (Academy S-2014-006 version 3.0) of these nodes in their order, floats in and out.
+ * Matrices and corrections come back exactly, tables as the 32-bit floats they are.
  */
 export const writeClf = (nodes: readonly WrittenNode[], words: ClfWords): string => {
   const builder = new XMLBuilder({ ...ORDER, preserveOrder: false });

@@ -18,8 +18,8 @@ type SizeWord = keyof typeof MOST;
 const oneLine = (text: string) => text.replace(/[\r\n"]+/g, ' ').trim();
 
 /**
- * Nine significant digits without an exponent: a 32-bit float comes back as it was, down to 1e-12; what is smaller is written as
- * near as twenty decimals go.
+ * Nine significant digits without an exponent: a 32-bit float comes back as it was, down to 1e-12; what is
+ * smaller is written as near as twenty decimals go.
  */
 const digits = (v: number): string => {
   if (v === 0) return '0';
@@ -158,8 +158,8 @@ const lutOf = ({ word, size, data, min, max }: Reading): Lut => {
 };
 
 /**
- * Reads a `.cube`, 1D (to 65536 points) or 3D (to 129), with any domain that rises. Tolerates comments, CRLF, blank lines, tabs
- * and exponents; refuses anything else with the line's number. At most 80 MB of text.
+ * Reads a `.cube`, 1D (to 65536 points) or 3D (to 129), with any domain that rises. Tolerates comments, CRLF,
+ * blank lines, tabs and exponents; refuses anything else with the line's number. At most 80 MB of text.
  */
 export const parseCubeFile = (text: string): Result<CubeFile> => {
   if (text.length > MAX_TEXT)

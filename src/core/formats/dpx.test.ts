@@ -77,7 +77,24 @@ describe('a DPX of 10 bit (SMPTE ST 268)', () => {
         format === 'gbrp10le' ? raw.writeUInt16LE(code, 2 * i) : raw.writeUInt16BE(code, 2 * i),
       );
       writeFileSync(join(dir, 'in.raw'), raw);
-      const run = spawnSync('ffmpeg', ['-v', 'error', '-y', '-f', 'rawvideo', '-pix_fmt', format, '-s', `${WIDTH}x${HEIGHT}`, '-i', join(dir, 'in.raw'), '-frames:v', '1', '-pix_fmt', format, join(dir, 'out.dpx')]); // prettier-ignore
+      const run = spawnSync('ffmpeg', [
+        '-v',
+        'error',
+        '-y',
+        '-f',
+        'rawvideo',
+        '-pix_fmt',
+        format,
+        '-s',
+        `${WIDTH}x${HEIGHT}`,
+        '-i',
+        join(dir, 'in.raw'),
+        '-frames:v',
+        '1',
+        '-pix_fmt',
+        format,
+        join(dir, 'out.dpx'),
+      ]);
       expect(run.stderr.toString()).toBe('');
       const opened = openDpx(new Uint8Array(readFileSync(join(dir, 'out.dpx'))), 'full');
       if (!opened.ok) throw new Error(opened.reason);

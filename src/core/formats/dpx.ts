@@ -6,7 +6,10 @@ import { MAX_PIXELS } from './opened.ts';
 // SMPTE ST 268:2003: a header of fields at fixed places, then 32-bit words of samples. Its tables are cited by field.
 const MAGIC = { big: 0x53445058, little: 0x58504453 } as const;
 const UNDEFINED = 0xffffffff;
-/** Generic header: file, image and orientation information (tables 1 to 3); what is special to an industry may follow. */
+/**
+ * Generic header: file, image and orientation information (tables 1 to 3); what is special to an industry may
+ * follow.
+ */
 const HEADER = 1664;
 /** Field 18 of the first image element: what its samples are. */
 const RGB = 50;

@@ -56,7 +56,10 @@ export const looksLikeStill = (bytes: Uint8Array): boolean => {
   return format ? !format.clip : looksLikeText(bytes);
 };
 
-/** Opens a file of code values by what its first bytes say it is; where none fits, the PNG's reader says what is wrong. */
+/**
+ * Opens a file of code values by what its first bytes say it is; where none fits, the PNG's reader says what
+ * is wrong.
+ */
 export const openFrame = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
   if (bytes.length > MAX_BYTES)
     return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);

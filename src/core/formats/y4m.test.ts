@@ -8,11 +8,22 @@ import { y4mFrame, y4mHeader, ycbcrOf } from './y4m.ts';
 
 const frameOf = (bitDepth: 8 | 10, width = 12, height = 10): Frame => {
   const plane = (k: number) =>
-    Uint16Array.from({ length: width * height }, (_, i) => 16 * 2 ** (bitDepth - 8) + ((i * k) % (200 * 2 ** (bitDepth - 8)))); // prettier-ignore
+    Uint16Array.from(
+      { length: width * height },
+      (_, i) => 16 * 2 ** (bitDepth - 8) + ((i * k) % (200 * 2 ** (bitDepth - 8))),
+    );
   return makeFrame({ width, height, bitDepth, range: 'legal', r: plane(7), g: plane(11), b: plane(5) });
 };
 const grey = (code: number): Frame =>
-  makeFrame({ width: 4, height: 4, bitDepth: 10, range: 'legal', r: new Uint16Array(16).fill(code), g: new Uint16Array(16).fill(code), b: new Uint16Array(16).fill(code) }); // prettier-ignore
+  makeFrame({
+    width: 4,
+    height: 4,
+    bitDepth: 10,
+    range: 'legal',
+    r: new Uint16Array(16).fill(code),
+    g: new Uint16Array(16).fill(code),
+    b: new Uint16Array(16).fill(code),
+  });
 
 describe('Y4M', () => {
   it('says size, rate and layout in its first line', () => {

@@ -12,7 +12,10 @@ export const frameOfYcbcr = (source: YcbcrSource, width: number, coding: Coding)
 
 const NONE = new Uint16Array(0);
 
-/** A frame that is still to be converted: its R'G'B' planes are empty. For those who convert into a place of their own. */
+/**
+ * A frame that is still to be converted: its R'G'B' planes are empty. For those who convert into a place of
+ * their own.
+ */
 export const unconverted = (source: YcbcrSource, width: number, coding: Coding): Frame => ({
   width,
   height: source.y.length / width,

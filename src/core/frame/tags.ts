@@ -2,8 +2,8 @@ import { LUMA, type LumaId } from '../signal/luma.ts';
 import type { Range } from '../signal/scale.ts';
 
 /**
- * What a container says of its codes, in the words of ITU-T H.273 (code points of clauses 8.1 to 8.3) as far as they are
- * known; undefined where it says nothing.
+ * What a container says of its codes, in the words of ITU-T H.273 (code points of clauses 8.1 to 8.3) as far
+ * as they are known; undefined where it says nothing.
  */
 export type SourceTags = {
   readonly range?: Range;
@@ -20,8 +20,8 @@ export const EXACT: Exactness = { exact: true };
 type Tag = 'primaries' | 'transfer' | 'matrix';
 
 /**
- * Names that different programs give the same thing, as one, for each tag by itself: SMPTE 170M is BT.709's curve but BT.601's
- * matrix. `''` says nothing.
+ * Names that different programs give the same thing, as one, for each tag by itself: SMPTE 170M is BT.709's
+ * curve but BT.601's matrix. `''` says nothing.
  */
 const SAME: Readonly<Record<Tag, Readonly<Record<string, string>>>> = {
   primaries: {},
@@ -48,8 +48,8 @@ export const plainTag = (tag: Tag, name: string | null | undefined): string | un
   name && !SILENT.has(name) ? (SAME[tag][name] ?? name) : undefined;
 
 /**
- * The matrix to read Y'CbCr by: the tag's where it is one of the three known, else BT.709, since every camera that records log
- * is at least HD.
+ * The matrix to read Y'CbCr by: the tag's where it is one of the three known, else BT.709, since every camera
+ * that records log is at least HD.
  */
 export const matrixOfTags = ({ matrix }: SourceTags): LumaId =>
   matrix !== undefined && matrix in LUMA ? (matrix as LumaId) : 'bt709';

@@ -11,8 +11,8 @@ const UNIT = 1 << CHROMA_SHIFT;
 export const chromaMiddle = (bitDepth: number): number => 2 ** (bitDepth - 1);
 
 /**
- * Codes of colour difference a code of R'G'B' is worth at full swing: chroma spans 224 codes at 8 bit where luma spans 219
- * (BT.709-6 clause 5.6); in full range both span all codes.
+ * Codes of colour difference a code of R'G'B' is worth at full swing: chroma spans 224 codes at 8 bit where
+ * luma spans 219 (BT.709-6 clause 5.6); in full range both span all codes.
  */
 const chromaSpan = ({ bitDepth, range }: Coding): number => {
   const { black, white } = codeRange({ bitDepth, range });

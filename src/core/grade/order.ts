@@ -20,7 +20,10 @@ export type Correction = { readonly stops: number; readonly mired: number };
 const ORDERS = ['before', 'after'] as const;
 export type Order = (typeof ORDERS)[number];
 
-/** Linear R'G'B' with its white as a light that lies so many mired warmer, at the same distance from the locus (Bradford). */
+/**
+ * Linear R'G'B' with its white as a light that lies so many mired warmer, at the same distance from the locus
+ * (Bradford).
+ */
 export const balanceMatrix = (spec: GamutSpec, mired: number): Matrix3 => {
   const gamut = gamutOf(spec);
   const toXyz = rgbToXyz(gamut);
@@ -146,5 +149,8 @@ export function* orderLossInParts(
   return { before, after, mean: sum / pixels, worst, pixels };
 }
 
-/** What is lost on a frame when the correction comes after the conversion instead of before; measured on pixels spread evenly. */
+/**
+ * What is lost on a frame when the correction comes after the conversion instead of before; measured on
+ * pixels spread evenly.
+ */
 export const orderLoss = atOnce(orderLossInParts);

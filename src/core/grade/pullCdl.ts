@@ -13,8 +13,8 @@ export type PullCdl = { readonly cdl: Cdl; readonly worstStops: number; readonly
 const FROM = -3;
 
 /**
- * A pull or push on a recording's own scale as an ASC CDL: an offset of the code for a log (c log10 2 a stop), a slope for linear
- * light; other curves have none.
+ * A pull or push on a recording's own scale as an ASC CDL: an offset of the code for a log (c log10 2 a
+ * stop), a slope for linear light; other curves have none.
  */
 export const pullCdl = (
   data: ProfileData,

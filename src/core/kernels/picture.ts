@@ -64,7 +64,10 @@ type PictureInput = {
   readonly ramp: RampId;
 };
 
-/** The monitoring picture: by a table per channel where channels do not mix, else by a 33-point lattice, tetrahedral. */
+/**
+ * The monitoring picture: by a table per channel where channels do not mix, else by a 33-point lattice,
+ * tetrahedral.
+ */
 export const drawMonitor = (
   kernels: Kernels,
   pixels: Uint32Array,

@@ -40,8 +40,8 @@ const SPARE = 192;
 const DIRECT_STRIDE = 1056;
 
 /**
- * The SIMD form over the module's functions and the memory they were given. Arrays that are not taken from it are copied in and out; where
- * they do not fit, and for codes deeper than 12 bits, the plain form runs.
+ * The SIMD form over the module's functions and the memory they were given. Arrays that are not taken from it
+ * are copied in and out; where they do not fit, and for codes deeper than 12 bits, the plain form runs.
  */
 export const wasmKernels = (run: KernelExports, memory: WasmMemory): Kernels => {
   const arena: Arena = createArena(memory, UNFOLDED + SPARE);

@@ -18,8 +18,9 @@ const EVEN = 0.25;
 const STEPS = 512;
 
 /**
- * A curve that puts lattice points where the grey axis bends most: the density of points goes by the square root of the second
- * difference, which evens out the error of straight reads between them (de Boor 1978, A Practical Guide to Splines, chapter XII).
+ * A curve that puts lattice points where the grey axis bends most: the density of points goes by the square
+ * root of the second difference, which evens out the error of straight reads between them (de Boor 1978, A
+ * Practical Guide to Splines, chapter XII).
  */
 export const shaperFor = (transform: (rgb: Triple) => Triple): Float32Array => {
   const grey = (v: number) => transform([v, v, v])[1];

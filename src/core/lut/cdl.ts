@@ -16,7 +16,10 @@ export const NEUTRAL_CDL: Cdl = {
   saturation: 1,
 };
 
-/** Whether values are held to 0..1, as ASC CDL 1.2 has it, or go on beyond, where only the power leaves negative ones alone. */
+/**
+ * Whether values are held to 0..1, as ASC CDL 1.2 has it, or go on beyond, where only the power leaves
+ * negative ones alone.
+ */
 export type CdlStyle = 'held' | 'free';
 
 // ASC CDL 1.2: saturation by the luma weights of BT.709, whatever the material.
@@ -25,8 +28,8 @@ const { kr, kg, kb } = LUMA.bt709;
 const hold = (v: number) => Math.min(1, Math.max(0, v));
 
 /**
- * The function of a CDL: out = clamp(in * slope + offset) ^ power, then saturation about luma, then clamp (ASC CDL 1.2; the two
- * styles as in the Common LUT Format, S-2014-006 clause 5.11: Fwd and FwdNoClamp).
+ * The function of a CDL: out = clamp(in * slope + offset) ^ power, then saturation about luma, then clamp
+ * (ASC CDL 1.2; the two styles as in the Common LUT Format, S-2014-006 clause 5.11: Fwd and FwdNoClamp).
  */
 export const compileCdl = (
   { slope, offset, power, saturation }: Cdl,
@@ -49,7 +52,10 @@ export const compileCdl = (
   };
 };
 
-/** What is wrong with the numbers of a CDL (ASC CDL 1.2: slope 0 or more, power above 0, saturation 0 or more), or undefined. */
+/**
+ * What is wrong with the numbers of a CDL (ASC CDL 1.2: slope 0 or more, power above 0, saturation 0 or
+ * more), or undefined.
+ */
 export const cdlFault = ({ slope, offset, power, saturation }: Cdl): string | undefined => {
   if (![...slope, ...offset, ...power, saturation].every(Number.isFinite)) return 'a number is not finite';
   if (slope.some((v) => v < 0)) return `slope must be 0 or more, it is ${slope.join(' ')}`;

@@ -53,8 +53,8 @@ const each =
   ([r, g, b]) => [f(r), f(g), f(b)];
 
 /**
- * Exposure on one channel of a profile: decode, gain, encode. What is clipped stays clipped when light is taken off: it is not
- * turned into a tone that never was.
+ * Exposure on one channel of a profile: decode, gain, encode. What is clipped stays clipped when light is
+ * taken off: it is not turned into a tone that never was.
  */
 const exposed = (data: ProfileData, stops: number) => {
   const { transfer, clipSignal } = compileProfile(data);

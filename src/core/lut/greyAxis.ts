@@ -24,8 +24,8 @@ export const compileGreyAxis =
   };
 
 /**
- * The lowest stop of a profile whose tone a LUT shows at a signal; at the output's grey it is the LUT's pull on that profile. Where
- * none does, the nearest end of what the profile records.
+ * The lowest stop of a profile whose tone a LUT shows at a signal; at the output's grey it is the LUT's pull
+ * on that profile. Where none does, the nearest end of what the profile records.
  */
 export const stopsShownAt = (
   { signalAt, clipStops }: Profile,

@@ -150,8 +150,9 @@ export const offFrom = (grey: (v: number) => number, output: OutputId, data: Pro
 };
 
 /**
- * What a LUT is made to be fed, from its response along the grey axis (signal 0..1 in and out): held against conversions from the
- * profiles we know, at pulls from −2 to +2, and against looks. A guess, given with its evidence.
+ * What a LUT is made to be fed, from its response along the grey axis (signal 0..1 in and out): held against
+ * conversions from the profiles we know, at pulls from −2 to +2, and against looks. A guess, given with its
+ * evidence.
  */
 export const guessInput = (grey: (v: number) => number, output: OutputId): InputGuess => {
   const response = responseOf(grey);

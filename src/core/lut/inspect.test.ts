@@ -92,7 +92,8 @@ describe('an inspected LUT', () => {
   it('made for another log says how far skin would be off', () => {
     const found = report(compileRecipe(recipeFor('wideLog')).rgb, { profile: ARCHETYPES.classicLog }, 33);
     const verdict = said(found, 'feed', 'classicLog');
-    // By hand: the card of a classic log reads 32 %, which is this far under grey on a wide log whose grey is at 40.6 %.
+    // By hand: the card of a classic log reads 32 %, which is this far under grey on a wide log whose grey is
+    // at 40.6 %.
     const { neutral, inverse } = compileRecipe(recipeFor('classicLog'));
     const under = inverse(compileRecipe(recipeFor('wideLog')).neutral(0.32));
     expect(neutral(under)).toBeCloseTo(found.landings[0].out, 2);
@@ -215,7 +216,11 @@ describe('whatever rises', () => {
         expect(found.tinge.delta).toBeLessThan(0.1);
         expect(found.outside).toBe(0);
         expect(found.landings[1].out).toBeGreaterThanOrEqual(found.landings[0].out);
-        expect(judgeLut(found, { profileName: 'wide log', profile: ARCHETYPES.wideLog, clipStops: 6 }).every(({ title }) => title.split(' ').length <= 6)).toBe(true); // prettier-ignore
+        expect(
+          judgeLut(found, { profileName: 'wide log', profile: ARCHETYPES.wideLog, clipStops: 6 }).every(
+            ({ title }) => title.split(' ').length <= 6,
+          ),
+        ).toBe(true);
       }),
       { numRuns: 25 },
     );

@@ -100,7 +100,13 @@ function* outputsOf(nodes: readonly LutNode[], run: (rgb: Triple) => Triple): In
     return found;
   }
   for (let i = 0; i < size ** 3; i += 1) {
-    found.push(run([i % size, Math.floor(i / size) % size, Math.floor(i / size ** 2)].map((n) => n / (size - 1)) as unknown as Triple)); // prettier-ignore
+    found.push(
+      run(
+        [i % size, Math.floor(i / size) % size, Math.floor(i / size ** 2)].map(
+          (n) => n / (size - 1),
+        ) as unknown as Triple,
+      ),
+    );
     if (i % size === 0) yield;
   }
   return found;
@@ -211,5 +217,8 @@ export function* inspectLutInParts(wish: InspectWish): InParts<LutReport> {
   };
 }
 
-/** Everything that is said of a LUT: kind of input, range, clip, folds, neutrality, smoothness, legality, and where tones land. */
+/**
+ * Everything that is said of a LUT: kind of input, range, clip, folds, neutrality, smoothness, legality, and
+ * where tones land.
+ */
 export const inspectLut = atOnce(inspectLutInParts);

@@ -21,8 +21,8 @@ export const curveInput = (curve: Float32Array, wanted: number): number => {
 };
 
 /**
- * The other way round of a 1D LUT: its domain is what the curves put out, evenly sampled. Where a curve is level the darkest
- * input is taken; one that falls anywhere, or does not rise at all, cannot be turned round.
+ * The other way round of a 1D LUT: its domain is what the curves put out, evenly sampled. Where a curve is
+ * level the darkest input is taken; one that falls anywhere, or does not rise at all, cannot be turned round.
  */
 export const invertCurves = (lut: Extract<Lut, { kind: 'curves' }>): Result<Lut> => {
   for (const [c, curve] of lut.curves.entries()) {

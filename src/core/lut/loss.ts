@@ -12,7 +12,10 @@ const each =
   (f: (v: number) => number) =>
   ([r, g, b]: Triple): Triple => [f(r), f(g), f(b)];
 
-/** What a display of each output makes of its signal: light, 1 = the white that the eye takes for white. A further one is a row. */
+/**
+ * What a display of each output makes of its signal: light, 1 = the white that the eye takes for white. A
+ * further one is a row.
+ */
 const DISPLAYS: { readonly [id in OutputId]: (signal: Triple) => Triple } = {
   bt1886: each(TRANSFERS.bt1886.decode),
   srgb: each(TRANSFERS.srgb.decode),
@@ -38,7 +41,10 @@ export type LutLoss = {
   readonly worst: number;
   /** Input at which it is worst. */
   readonly at: Triple;
-  /** On the grey axis where it is lit by a hundredth of white or more: worst difference in stops of light, and the input there. */
+  /**
+   * On the grey axis where it is lit by a hundredth of white or more: worst difference in stops of light, and
+   * the input there.
+   */
   readonly stops: number;
   readonly stopsAt: number;
 };
@@ -58,7 +64,9 @@ export const lutLoss = (
   let [sum, worst] = [0, -1];
   let at: Triple = [0, 0, 0];
   for (let i = 0; i < AXIS ** 3; i += 1) {
-    const rgb = [i % AXIS, Math.floor(i / AXIS) % AXIS, Math.floor(i / AXIS ** 2)].map((n) => (n + 0.37) / AXIS) as unknown as Triple; // prettier-ignore
+    const rgb = [i % AXIS, Math.floor(i / AXIS) % AXIS, Math.floor(i / AXIS ** 2)].map(
+      (n) => (n + 0.37) / AXIS,
+    ) as unknown as Triple;
     const difference = deltaE2000(lab(exact(rgb)), lab(other(rgb)));
     sum += difference;
     if (difference > worst) [worst, at] = [difference, rgb];

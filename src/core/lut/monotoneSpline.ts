@@ -12,7 +12,10 @@ type Segment = {
 
 export type MonotoneSpline = {
   readonly at: (x: number) => number;
-  /** The x of a y between the first and last knot; outside, along the straight ends; where an end is flat, the end itself. */
+  /**
+   * The x of a y between the first and last knot; outside, along the straight ends; where an end is flat, the
+   * end itself.
+   */
   readonly inverse: (y: number) => number;
 };
 
@@ -36,9 +39,9 @@ const find = (knots: readonly Knot[], key: 'x' | 'y', v: number): number => {
 };
 
 /**
- * Piecewise rational quadratics through knots that rise in x and y: value and slope are continuous, and whatever slopes above 0
- * are asked for, the curve rises (Gregory and Delbourgo 1982, Piecewise rational quadratic interpolation to monotonic data).
- * Beyond the ends it is straight.
+ * Piecewise rational quadratics through knots that rise in x and y: value and slope are continuous, and
+ * whatever slopes above 0 are asked for, the curve rises (Gregory and Delbourgo 1982, Piecewise rational
+ * quadratic interpolation to monotonic data). Beyond the ends it is straight.
  * @throws RangeError when knots do not rise, a slope is negative, or there are fewer than two.
  */
 export const monotoneSpline = (knots: readonly Knot[]): MonotoneSpline => {
@@ -46,7 +49,9 @@ export const monotoneSpline = (knots: readonly Knot[]): MonotoneSpline => {
   for (const [i, { x, y, slope }] of knots.entries()) {
     if (!(slope >= 0)) throw new RangeError(`monotoneSpline: slope must not be negative, got ${slope}`);
     if (i > 0 && !(x > knots[i - 1].x && y > knots[i - 1].y))
-      throw new RangeError(`monotoneSpline: knots must rise, got (${x}, ${y}) after (${knots[i - 1].x}, ${knots[i - 1].y})`); // prettier-ignore
+      throw new RangeError(
+        `monotoneSpline: knots must rise, got (${x}, ${y}) after (${knots[i - 1].x}, ${knots[i - 1].y})`,
+      );
   }
   const segments = segmentsOf(knots);
   const [first, last] = [knots[0], knots[knots.length - 1]];

@@ -8,8 +8,8 @@ const { encode } = TRANSFERS.bt1886;
 const coded = (v: number) => encode(Math.min(1, Math.max(0, v)));
 
 /**
- * An output's signal as the BT.1886 signal of a BT.709 screen that shows the same light, diffuse white at its own white: what HDR
- * has over it is cut.
+ * An output's signal as the BT.1886 signal of a BT.709 screen that shows the same light, diffuse white at its
+ * own white: what HDR has over it is cut.
  */
 export const shownOnVideo = (id: OutputId): ((signal: Triple) => Triple) => {
   if (id === 'bt1886') return (signal) => signal;

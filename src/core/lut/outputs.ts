@@ -29,8 +29,8 @@ export type OutputDefinition = {
   /** Peaks that make sense, cd/m2; one means that there is no choice. */
   readonly peaks: readonly number[];
   /**
-   * Scene light (1.0 = diffuse white, output primaries) of one channel, times the gain if there is one, to signal, before
-   * highlights are rolled off; not held at the top. Negative light is taken as none.
+   * Scene light (1.0 = diffuse white, output primaries) of one channel, times the gain if there is one, to
+   * signal, before highlights are rolled off; not held at the top. Negative light is taken as none.
    */
   readonly encode: (light: number) => number;
   /** What all three channels are multiplied with first, where the output looks at their luminance. */
@@ -54,8 +54,8 @@ const each =
   (f: (v: number) => number) =>
   ([r, g, b]: Triple): Triple => [f(r), f(g), f(b)];
 
-// SDR: the BT.709 OETF, which with a BT.1886 display gives the end-to-end contrast it was made for (BT.709-6 clause 1.2, BT.1886).
-// Grey at 45 %: common practice, no source.
+// SDR: the BT.709 OETF, which with a BT.1886 display gives the end-to-end contrast it was made for (BT.709-6
+// clause 1.2, BT.1886). Grey at 45 %: common practice, no source.
 const SDR_GREY = 0.45;
 const sdrGain = TRANSFERS.bt709.decode(SDR_GREY) / MIDDLE_GREY;
 const sdr = {
@@ -84,8 +84,8 @@ const hlgNeutral = {
   decode: (signal: number) => hlg.decode(signal) / hlgWhite,
 };
 
-// PQ: the light an HLG display of 1000 cd/m2 gives for the same scene (BT.2408-7 clause 6: diffuse white at 203 cd/m2), so that
-// both outputs are one picture. OOTF gamma 1.2 on the luminance (BT.2100-2 table 5).
+// PQ: the light an HLG display of 1000 cd/m2 gives for the same scene (BT.2408-7 clause 6: diffuse white at
+// 203 cd/m2), so that both outputs are one picture. OOTF gamma 1.2 on the luminance (BT.2100-2 table 5).
 const HLG_PEAK = 1000;
 const pqNeutral = {
   encode: (light: number) => pq.encode(hlgOotfNeutral(light * hlgWhite, HLG_PEAK)),

@@ -50,7 +50,10 @@ const matrices = (from: GamutSpec, to: GamutSpec) => {
   return { matrix, back: matrix === IDENTITY ? IDENTITY : invert(matrix) };
 };
 
-/** The functions that run a recipe: decode, pull, gamut to the output's, tone scale, saturation, encoding; held to 0..1. */
+/**
+ * The functions that run a recipe: decode, pull, gamut to the output's, tone scale, saturation, encoding;
+ * held to 0..1.
+ */
 export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
   const { transfer, clipSignal, clipStops } = compileProfile(recipe.profile);
   const output = outputOf(recipe.output);

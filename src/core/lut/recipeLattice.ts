@@ -41,7 +41,8 @@ export function* recipeLatticeInParts(
 }
 
 /**
- * A recipe on a lattice of size^3 points, 0..1 on the scale in and out. The first half of a recipe acts on each channel alone, so
- * that it is worked out once a plane; what comes out is what the recipe gives point by point.
+ * A recipe on a lattice of size^3 points, 0..1 on the scale in and out. The first half of a recipe acts on
+ * each channel alone, so that it is worked out once a plane; what comes out is what the recipe gives point by
+ * point.
  */
 export const recipeLattice = atOnce(recipeLatticeInParts);

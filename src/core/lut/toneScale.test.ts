@@ -124,7 +124,8 @@ describe('a tone scale', () => {
         const { neutral } = compileTone(tone, outputOf(id), 1000, 6);
         const h = 1e-4;
         for (let stops = -4; stops < 5.9; stops += 0.05) {
-          const slope = (at: number) => (neutral(stopsToReflectance(at + h)) - neutral(stopsToReflectance(at - h))) / (2 * h); // prettier-ignore
+          const slope = (at: number) =>
+            (neutral(stopsToReflectance(at + h)) - neutral(stopsToReflectance(at - h))) / (2 * h);
           // HLG’s own curve changes its bend at 1/12; a corner would be a jump of slope between neighbours.
           expect(Math.abs(slope(stops + 2 * h) - slope(stops))).toBeLessThan(0.01);
         }

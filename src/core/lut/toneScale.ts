@@ -128,9 +128,9 @@ type Base = { readonly clip: number; readonly white: number };
 type Levels = { readonly top: number; readonly straightTo: number };
 
 /**
- * A tone scale for an output and for light that ends at `clipStops` over grey (after the pull): light about grey to the power of
- * the contrast, the output's own curve, then a spline on its signal that holds grey, opens or closes the toe and brings the clip to
- * the top. It never falls, whatever the sliders say.
+ * A tone scale for an output and for light that ends at `clipStops` over grey (after the pull): light about
+ * grey to the power of the contrast, the output's own curve, then a spline on its signal that holds grey,
+ * opens or closes the toe and brings the clip to the top. It never falls, whatever the sliders say.
  * @throws RangeError when a level or slider is not a finite number.
  */
 export const compileTone = (

@@ -13,7 +13,10 @@ export const USABLE_SNR = 2;
 /** Read noise taken where it was not measured, electrons. Usual for sensors of this kind; assumed, no source. */
 export const ASSUMED_READ_ELECTRONS = 3;
 
-/** Signal to noise of a tone `stops` over grey in the recording, `overBase` stops above base ISO. Photon and read noise. */
+/**
+ * Signal to noise of a tone `stops` over grey in the recording, `overBase` stops above base ISO. Photon and
+ * read noise.
+ */
 export const snrAt = (
   { electronsAtGrey, readElectrons }: SensorModel,
   stops: number,

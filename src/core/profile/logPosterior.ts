@@ -140,7 +140,10 @@ const shares = (logs: readonly number[]): number[] => {
   return raw.map((w) => w / total);
 };
 
-/** The mean cut with its own best toe: where the readings leave a long ridge, its middle rather than its highest end. */
+/**
+ * The mean cut with its own best toe: where the readings leave a long ridge, its middle rather than its
+ * highest end.
+ */
 const middleOf = (points: readonly CurveReading[], found: readonly Ridge[]): Candidate => {
   const weights = shares(found.map(({ peak, width }) => peak.logDensity + Math.log(width)));
   const cut = found.reduce((sum, ridge, i) => sum + weights[i] * ridge.cut, 0);

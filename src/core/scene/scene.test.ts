@@ -137,13 +137,21 @@ describe('a scene that does not fit is refused by name', () => {
     ['another file', { truth: '{"takes":[]}' }, /no truth file/],
     ['a newer version', { truth: writeTruth(truth).replace('"version": 1', '"version": 2') }, /version 2/],
     ['a wrong field', { truth: writeTruth({ ...truth, card: -1 }) }, /^card: .*card/],
-    ['a wrong thing', { truth: writeTruth(truth).replace('"luminance": 20', '"luminance": "x"') }, /objects\[0\]\.luminance/], // prettier-ignore
+    [
+      'a wrong thing',
+      { truth: writeTruth(truth).replace('"luminance": 20', '"luminance": "x"') },
+      /objects\[0\]\.luminance/,
+    ],
     [
       'weather of other layers',
       { truth: writeTruth({ ...truth, weather: [{ at: 0, weights: [1] }] }) },
       /weather/,
     ],
-    ['a walk that is not there', { truth: writeTruth({ ...truth, walk: { fps: 5, windows: [{ x: 0, y: 0, width: 1, height: 1 }] } }) }, /^walk/], // prettier-ignore
+    [
+      'a walk that is not there',
+      { truth: writeTruth({ ...truth, walk: { fps: 5, windows: [{ x: 0, y: 0, width: 1, height: 1 }] } }) },
+      /^walk/,
+    ],
   ])('%s', (_, part, words) => {
     expect(refused(part)).toMatch(words);
   });

@@ -10,7 +10,10 @@ export type SceneLight = {
   readonly rgb: Float32Array;
 };
 
-/** A scene as it was rendered: its layers of light in codes, which thing each pixel shows, and what is known of them. */
+/**
+ * A scene as it was rendered: its layers of light in codes, which thing each pixel shows, and what is known
+ * of them.
+ */
 export type Scene = {
   readonly truth: SceneTruth;
   /** Interleaved codes of each layer. */
@@ -28,7 +31,12 @@ export type SceneFiles = {
   readonly walk?: Uint8Array;
 };
 
-type Wanted = { readonly width: number; readonly height: number; readonly channels: number; readonly depth: number }; // prettier-ignore
+type Wanted = {
+  readonly width: number;
+  readonly height: number;
+  readonly channels: number;
+  readonly depth: number;
+};
 
 const picture = (
   name: string,
@@ -67,7 +75,10 @@ export const openScene = (files: SceneFiles): Result<Scene> => {
   const truth = read.value;
   const { width, height } = truth;
   if (files.light.length !== truth.layers.length)
-    return failure('light', `The scene has ${files.light.length} layers of light; its truth names ${truth.layers.length}.`); // prettier-ignore
+    return failure(
+      'light',
+      `The scene has ${files.light.length} layers of light; its truth names ${truth.layers.length}.`,
+    );
   const layers: Uint16Array[] = [];
   for (const [n, bytes] of files.light.entries()) {
     const layer = codesIn(`light ${n + 1}`, bytes, { width, height, channels: 3, depth: 16 });

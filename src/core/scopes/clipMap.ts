@@ -11,8 +11,8 @@ const WHITE = 0xffffffff;
 const BLACK = 0xff000000;
 
 /**
- * Marks pixels at or over `clipCode`: red upright, green level and blue leaning stripes; where all three clip, white with
- * black points.
+ * Marks pixels at or over `clipCode`: red upright, green level and blue leaning stripes; where all three
+ * clip, white with black points.
  */
 export const drawClipMap = (
   pixels: Uint32Array,

@@ -181,7 +181,17 @@ describe.skipIf(!ffmpeg)('the counts of ffmpeg’s scopes on the same 10-bit fra
   const ONE = 0.0015;
 
   it('waveform of luma: every count of every column', () => {
-    const bytes = run('-i', clip, '-vf', `waveform=mode=column:components=1:mirror=1:intensity=${ONE}`, '-f', 'rawvideo', '-pix_fmt', 'yuv444p10le', '-'); // prettier-ignore
+    const bytes = run(
+      '-i',
+      clip,
+      '-vf',
+      `waveform=mode=column:components=1:mirror=1:intensity=${ONE}`,
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'yuv444p10le',
+      '-',
+    );
     const drawn = asCodes(bytes, 0, WIDTH * 1024);
     const { counts, stride } = waveform(y, WIDTH, 10, WIDTH);
     let different = 0;
@@ -193,7 +203,23 @@ describe.skipIf(!ffmpeg)('the counts of ffmpeg’s scopes on the same 10-bit fra
   });
 
   it('parade of R′, G′, B′: every count', () => {
-    const bytes = run('-f', 'rawvideo', '-pix_fmt', 'gbrp10le', '-s', `${WIDTH}x${HEIGHT}`, '-i', rgb, '-vf', `waveform=mode=column:display=parade:components=7:mirror=1:intensity=${ONE}`, '-f', 'rawvideo', '-pix_fmt', 'gbrp10le', '-'); // prettier-ignore
+    const bytes = run(
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'gbrp10le',
+      '-s',
+      `${WIDTH}x${HEIGHT}`,
+      '-i',
+      rgb,
+      '-vf',
+      `waveform=mode=column:display=parade:components=7:mirror=1:intensity=${ONE}`,
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'gbrp10le',
+      '-',
+    );
     // Red, green and blue stand side by side, each drawn in its own plane; planes lie as G, B, R.
     const size = 3 * WIDTH * 1024;
     let different = 0;
@@ -209,7 +235,17 @@ describe.skipIf(!ffmpeg)('the counts of ffmpeg’s scopes on the same 10-bit fra
   });
 
   it('vectorscope of the recorded colour differences: every count; of R′G′B′ within its rounding', () => {
-    const bytes = run('-i', clip, '-vf', `vectorscope=mode=gray:intensity=${ONE}`, '-f', 'rawvideo', '-pix_fmt', 'yuv444p10le', '-'); // prettier-ignore
+    const bytes = run(
+      '-i',
+      clip,
+      '-vf',
+      `vectorscope=mode=gray:intensity=${ONE}`,
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'yuv444p10le',
+      '-',
+    );
     const drawn = asCodes(bytes, 0, 1024 * 1024);
     // A plain count at full fineness is what ffmpeg has, up to the 1023 that its picture can hold, Cr downwards.
     const plain = new Uint32Array(1024 * 1024);
@@ -231,7 +267,17 @@ describe.skipIf(!ffmpeg)('the counts of ffmpeg’s scopes on the same 10-bit fra
 
   it('histogram of luma: the height of each level, as ffmpeg scales it', () => {
     const tall = 2048;
-    const bytes = run('-i', clip, '-vf', `histogram=components=1:level_height=${tall}:scale_height=0:levels_mode=linear`, '-f', 'rawvideo', '-pix_fmt', 'yuv444p10le', '-'); // prettier-ignore
+    const bytes = run(
+      '-i',
+      clip,
+      '-vf',
+      `histogram=components=1:level_height=${tall}:scale_height=0:levels_mode=linear`,
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'yuv444p10le',
+      '-',
+    );
     const drawn = asCodes(bytes, 0, 1024 * tall);
     const counts = histogramOf(waveform(y, WIDTH, 10, WIDTH));
     const most = counts.reduce((top, n) => Math.max(top, n), 0);

@@ -49,8 +49,9 @@ const levelsOfColumns = (
 };
 
 /**
- * Histograms as areas standing on the lower edge, their height the square root of the share, so that small peaks stay seen;
- * several add up in colour. What lies beyond the axis is gathered in its outermost columns. @returns RGBA bytes.
+ * Histograms as areas standing on the lower edge, their height the square root of the share, so that small
+ * peaks stay seen; several add up in colour. What lies beyond the axis is gathered in its outermost columns.
+ * @returns RGBA bytes.
  */
 export const histogramPicture = (
   traces: readonly HistogramTrace[],

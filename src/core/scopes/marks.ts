@@ -30,7 +30,10 @@ export const emptyCells = (width: number, height: number): MarkCells => {
   return { width, height, cell, across, down, counts: new Uint32Array(KINDS * across * down) };
 };
 
-/** Counts each pixel by whether its channels stand at or over `clipCode` and its luma under `floorCode`. The plain form. */
+/**
+ * Counts each pixel by whether its channels stand at or over `clipCode` and its luma under `floorCode`. The
+ * plain form.
+ */
 export const markCells = (
   { r, g, b }: Frame,
   luma: Uint16Array,

@@ -89,8 +89,8 @@ export const lightByCode = (profile: Profile, coding: Coding): Float32Array =>
   );
 
 /**
- * Mean codes of a patch; the patch is cut to the picture. With `lights` (see lightByCode) also its mean light: on a curve the
- * mean of the codes is less than that where a patch is uneven.
+ * Mean codes of a patch; the patch is cut to the picture. With `lights` (see lightByCode) also its mean
+ * light: on a curve the mean of the codes is less than that where a patch is uneven.
  */
 export const measurePatch = (
   frame: Frame,

@@ -40,13 +40,33 @@ describe('what counts as clipped, near it, and lost in the dark', () => {
 
   it('is under the floor below it, and a floor under black is black', () => {
     expect(measured([[-7, 20], [-5, 10], [0, 70]]).shadows.share).toBeCloseTo(0.2, 9); // prettier-ignore
-    const deep = measureFrame(countedFrame(frameAt([[-7, 20], [0, 80]])), { ...target, floorStops: -40, patches: [] }); // prettier-ignore
+    const deep = measureFrame(
+      countedFrame(
+        frameAt([
+          [-7, 20],
+          [0, 80],
+        ]),
+      ),
+      { ...target, floorStops: -40, patches: [] },
+    );
     expect(deep.shadows.share).toBe(0);
   });
 
   it('has marks with the light they show, and a histogram of every pixel', () => {
     const rect = { x: 0, y: 0, width: 10, height: 2 };
-    const { patches, histogram, coding: read } = measureFrame(countedFrame(frameAt([[1, 20], [0, 80]])), { ...target, patches: [{ id: 'card', kind: 'card', rect }] }); // prettier-ignore
+    const {
+      patches,
+      histogram,
+      coding: read,
+    } = measureFrame(
+      countedFrame(
+        frameAt([
+          [1, 20],
+          [0, 80],
+        ]),
+      ),
+      { ...target, patches: [{ id: 'card', kind: 'card', rect }] },
+    );
     expect(compiled.stopsAt((patches[0].luma - 64) / 876)).toBeCloseTo(1, 1);
     // Twice middle grey.
     expect(patches[0].light?.[1]).toBeCloseTo(0.36, 1);

@@ -18,8 +18,8 @@ type ScopeDefinition = {
 const LEVELS = ['stops', 'percent', 'code'] as const;
 
 /**
- * The scopes, in the order in which they are offered. A further one is a row and a painter (`drawScope.ts`, where the compiler asks
- * for it); grid, readout and card lines come from its plane.
+ * The scopes, in the order in which they are offered. A further one is a row and a painter (`drawScope.ts`,
+ * where the compiler asks for it); grid, readout and card lines come from its plane.
  */
 export const SCOPES = {
   waveform: {

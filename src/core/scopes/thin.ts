@@ -7,8 +7,8 @@ export const thin = (plane: Uint16Array, width: number, every: number, out: Uint
 };
 
 /**
- * The picture of each `every`-th pixel of each `every`-th row: enough where it is shown smaller. Its planes lie in `room` where it
- * is large enough. Colour samples are left behind.
+ * The picture of each `every`-th pixel of each `every`-th row: enough where it is shown smaller. Its planes
+ * lie in `room` where it is large enough. Colour samples are left behind.
  */
 export const thinned = (
   run: typeof thin,

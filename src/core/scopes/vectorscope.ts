@@ -27,7 +27,10 @@ export const vectorscopeFactors = (matrix: LumaId, coding: Coding) => {
 
 const held = (v: number, top: number) => (v < 0 ? 0 : v > top ? top : v);
 
-/** Counts over R'G'B', colour differences by the matrix; out of range is held at the edge. The plain form of the kernel. */
+/**
+ * Counts over R'G'B', colour differences by the matrix; out of range is held at the edge. The plain form of
+ * the kernel.
+ */
 export const vectorscope = ({ r, g, b, ...coding }: Frame, matrix: LumaId, counts: Uint32Array): void => {
   const { cb, cr, bits, shift, offset } = vectorscopeFactors(matrix, coding);
   const { imul } = Math;

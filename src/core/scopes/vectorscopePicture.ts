@@ -50,8 +50,8 @@ export type VectorscopePictureOptions = {
 };
 
 /**
- * Counts drawn as light on a square, Cb to the right, Cr upwards, each bin in the hue it stands for; opacity by the cube root
- * of its count. @returns RGBA bytes, size x size.
+ * Counts drawn as light on a square, Cb to the right, Cr upwards, each bin in the hue it stands for; opacity
+ * by the cube root of its count. @returns RGBA bytes, size x size.
  */
 export const vectorscopePicture = (
   { bins, counts }: Vectorscope,

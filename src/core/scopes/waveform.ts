@@ -43,8 +43,8 @@ export const waveformLayout = (
 };
 
 /**
- * Counts of a plane of code values, added to `counts`; tiles of 64 pixel columns keep them in the cache, two rows share a
- * column’s start. The plain form.
+ * Counts of a plane of code values, added to `counts`; tiles of 64 pixel columns keep them in the cache, two
+ * rows share a column’s start. The plain form.
  */
 export const countWaveform = (
   plane: Uint16Array,
@@ -78,8 +78,8 @@ export const waveform = (plane: Uint16Array, width: number, bitDepth: number, co
 };
 
 /**
- * The plane's histogram over the waveform's levels, summed from its columns; eight counts are looked at together, since most
- * are zero. The plain form of the kernel.
+ * The plane's histogram over the waveform's levels, summed from its columns; eight counts are looked at
+ * together, since most are zero. The plain form of the kernel.
  */
 export const histogramOf = ({ columns, levels, stride, counts }: Waveform): Uint32Array => {
   const sum = new Uint32Array(levels);

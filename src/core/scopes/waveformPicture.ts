@@ -32,9 +32,9 @@ export const rampColours =
     rampBytes(ramp, stopsOfLevel(level));
 
 /**
- * Counts drawn as light over `rgba` (`width` x height) from column `left` on: one pixel column a waveform column, opacity
- * by the cube root of a level's share of its column so that thin traces stay visible. `add`: colours add up, as three
- * channels do; else the stronger stands.
+ * Counts drawn as light over `rgba` (`width` x height) from column `left` on: one pixel column a waveform
+ * column, opacity by the cube root of a level's share of its column so that thin traces stay visible. `add`:
+ * colours add up, as three channels do; else the stronger stands.
  */
 export const paintWaveform = (
   rgba: Uint8ClampedArray,

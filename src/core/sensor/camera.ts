@@ -110,7 +110,10 @@ const developmentOf = (
   };
 };
 
-/** Rows of the picture as signals: R'G'B', or luma and colour differences. One plain loop: it is most of a frame's time. */
+/**
+ * Rows of the picture as signals: R'G'B', or luma and colour differences. One plain loop: it is most of a
+ * frame's time.
+ */
 const developRows = (d: Development, from: number, rows: number, out: readonly Float32Array[]): void => {
   const { rgb, width, pixels, well, read2, byLuma } = d;
   const [kr, kg, kb] = d.electrons;
@@ -181,9 +184,9 @@ const developRows = (d: Development, from: number, rows: number, out: readonly F
 const BAND = 4;
 
 /**
- * A scene through the simulated camera: iris, time and ND set how much of it makes electrons; a pixel that is full stays
- * full, channel by channel and before white balance; photon and read noise; balance, gamut, curve, codes.
- * Deterministic: same scene, settings and seed, same codes.
+ * A scene through the simulated camera: iris, time and ND set how much of it makes electrons; a pixel that is
+ * full stays full, channel by channel and before white balance; photon and read noise; balance, gamut, curve,
+ * codes. Deterministic: same scene, settings and seed, same codes.
  * @throws RangeError for settings out of range (see checkedSettings).
  */
 export const expose = (

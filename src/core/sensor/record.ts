@@ -63,9 +63,9 @@ const quantiseChroma = (plane: Float32Array, codes: number, perUnit: number): vo
 };
 
 /**
- * Rows of signals as a file would hold them, written into `out` from `at` as R'G'B' codes as a player gives them. Planar,
- * 1 = 100 %: R'G'B' where nothing is thinned out, else Y'CbCr (see goesByLuma), colour averaged over its samples, each
- * quantised on its own.
+ * Rows of signals as a file would hold them, written into `out` from `at` as R'G'B' codes as a player gives
+ * them. Planar, 1 = 100 %: R'G'B' where nothing is thinned out, else Y'CbCr (see goesByLuma), colour averaged
+ * over its samples, each quantised on its own.
  */
 export const recordRows = (
   signals: readonly Float32Array[],

@@ -1,4 +1,7 @@
-/** Signal differences that a codec's quantiser melts at full smoothing. Our own: about what long-GOP at low rates does. */
+/**
+ * Signal differences that a codec's quantiser melts at full smoothing. Our own: about what long-GOP at low
+ * rates does.
+ */
 const MELTS = 0.02;
 
 /** A plane with small differences to its neighbours melted away, edges kept: what hard compression leaves of noise. */

@@ -39,7 +39,10 @@ export const hlgOotfNeutral = (light: number, peak: number): number =>
 export const inverseHlgOotfNeutral = (light: number, peak: number): number =>
   (Math.max(light, 0) / peak) ** (1 / systemGamma(peak));
 
-/** What the HLG OOTF multiplies scene light R, G, B (0..1, BT.2020 primaries) with to get display cd/m2: a power of its luminance. */
+/**
+ * What the HLG OOTF multiplies scene light R, G, B (0..1, BT.2020 primaries) with to get display cd/m2: a
+ * power of its luminance.
+ */
 export const hlgOotfGain = (r: number, g: number, b: number, peak: number): number => {
   const { kr, kg, kb } = LUMA.bt2020;
   return peak * Math.max(0, kr * r + kg * g + kb * b) ** (systemGamma(peak) - 1);

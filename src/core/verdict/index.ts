@@ -33,7 +33,10 @@ export const VERDICT_RULES = [
   gradeForecast,
 ] as const satisfies readonly VerdictRule[];
 
-/** Every rule's word on a frame; muted ones are not asked. Pure and quick: placement, ISO and plan may change without measuring again. */
+/**
+ * Every rule's word on a frame; muted ones are not asked. Pure and quick: placement, ISO and plan may change
+ * without measuring again.
+ */
 export const judgeFrame = (input: VerdictInput, muted: readonly string[] = []): Verdict[] =>
   VERDICT_RULES.filter(({ id }) => !muted.includes(id)).flatMap((rule) => {
     const verdict = rule.judge(input);

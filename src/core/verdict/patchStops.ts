@@ -7,7 +7,10 @@ import { reflectanceToStops } from '../units.ts';
 
 type Read = Pick<PatchReading, 'r' | 'g' | 'b' | 'light'>;
 
-/** Linear R, G, B of a patch, 1.0 = diffuse white: its mean light where that was measured, else the light of its mean codes. */
+/**
+ * Linear R, G, B of a patch, 1.0 = diffuse white: its mean light where that was measured, else the light of
+ * its mean codes.
+ */
 export const patchLight = ({ r, g, b, light }: Read, coding: Coding, profile: Profile): Triple => {
   const of = (code: number) =>
     profile.transfer.decode(Math.min(profile.clipSignal, codeToSignal(code, coding)));
@@ -15,8 +18,9 @@ export const patchLight = ({ r, g, b, light }: Read, coding: Coding, profile: Pr
 };
 
 /**
- * Luminance of a patch in stops over grey, as a spot meter would have it: linear channels weighed by the gamut's own luminance
- * (the Y row of SMPTE RP 177's matrix). Luma would weigh the curved signals instead. Not above the clip.
+ * Luminance of a patch in stops over grey, as a spot meter would have it: linear channels weighed by the
+ * gamut's own luminance (the Y row of SMPTE RP 177's matrix). Luma would weigh the curved signals instead.
+ * Not above the clip.
  */
 export const patchStops = (reading: Read, coding: Coding, profile: Profile): number => {
   const [r, g, b] = patchLight(reading, coding, profile);

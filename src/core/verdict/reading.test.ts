@@ -133,7 +133,9 @@ describe('how the codes are read', () => {
   });
 
   it('a converted picture under a log profile, and log under a standard one, are told', () => {
-    expect(judged(through('standard'), { profile: 'wideLog' })('referred')).toMatchObject({ title: 'Looks already converted' }); // prettier-ignore
+    expect(judged(through('standard'), { profile: 'wideLog' })('referred')).toMatchObject({
+      title: 'Looks already converted',
+    });
     expect(judged(through('standard'), { profile: 'standard' })('referred')).toBeUndefined();
     const flat = (stops: number) => 0.2 + 0.03 * Math.max(-4, Math.min(6, stops));
     expect(judged(flat, { profile: 'standard' })('referred')).toMatchObject({ title: 'Looks like log' });

@@ -63,7 +63,8 @@ export const rangeReading = {
     const other: Coding = { bitDepth, range: OTHER[range] };
     const [here, there] = [beyond(input, coding), beyond(input, other)];
     const outside = here > BEYOND && there < here / 4;
-    // Legal codes read as full lie inside: but their black stands where full range has dark grey, and nothing is under it.
+    // Legal codes read as full lie inside: but their black stands where full range has dark grey, and nothing
+    // is under it.
     const darkest = codeAtShare(measurement, DARKEST);
     const [black] = limitsOf(input);
     const tall = 2 ** (bitDepth - 8);

@@ -97,7 +97,11 @@ describe('the LUT on the monitor', () => {
   it('with the pull of the plan is not spoken of, nor is the computed picture', () => {
     expect(loaded(1)).toBeUndefined();
     expect(loaded(0.9)).toBeUndefined();
-    expect(judgeFrame({ measurement, distribution, placement: 1, numbers: { ...numbers, pullStops: 0 } }).some(({ id }) => id === 'monitorPlan')).toBe(false); // prettier-ignore
+    expect(
+      judgeFrame({ measurement, distribution, placement: 1, numbers: { ...numbers, pullStops: 0 } }).some(
+        ({ id }) => id === 'monitorPlan',
+      ),
+    ).toBe(false);
   });
 
   it.each([

@@ -20,7 +20,10 @@ export const useJudgeView = () =>
       warning: parseAsBoolean.withDefault(true),
       /** Zebras as the camera shows them after its rounding, or exact. */
       zebra: parseAsStringLiteral(['camera', 'exact'] as const).withDefault('camera'),
-      /** What the monitor's picture goes through: `auto` as planned, `computed`, `opened`, or a LUT of the kit by its id. */
+      /**
+       * What the monitor's picture goes through: `auto` as planned, `computed`, `opened`, or a LUT of the kit
+       * by its id.
+       */
       lut: parseAsString.withDefault(NO_CHOICE),
       clips: parseAsBoolean.withDefault(false),
       guide: parseAsStringLiteral(GUIDE_IDS).withDefault('none'),

@@ -52,7 +52,10 @@ const Curve = ({
   );
 };
 
-/** % of signal over stops: the profile, its uncertainty, one to compare, the others faint behind; codes a stop below. */
+/**
+ * % of signal over stops: the profile, its uncertainty, one to compare, the others faint behind; codes a stop
+ * below.
+ */
 export const ProfileChart = ({
   shown,
   compared,

@@ -47,7 +47,10 @@ export type Place = {
   readonly opened?: OpenedLut;
 };
 
-/** A LUT by its id: `build`, `computed`, `opened`, one of the kit; with `:17:trilinear` behind it, reduced to so many points and read so. */
+/**
+ * A LUT by its id: `build`, `computed`, `opened`, one of the kit; with `:17:trilinear` behind it, reduced to
+ * so many points and read so.
+ */
 export const sourceOf = (place: Place, id: string): LutSource | undefined => {
   const [whole, points, read] = id.split(':');
   const source = wholeSource(place, whole);

@@ -26,7 +26,17 @@ const place = (work: Partial<LutWork> = {}) => ({
   selection,
   work: { ...FIRST_WORK, build: FIRST_BUILD, ...work },
   kit: demoBook().luts,
-  opened: { id: 'opened-1', name: 'own.cube', text: '', title: '', comments: [], says: '', invertible: true, scale: 'signal', output: 'bt1886' } as const, // prettier-ignore
+  opened: {
+    id: 'opened-1',
+    name: 'own.cube',
+    text: '',
+    title: '',
+    comments: [],
+    says: '',
+    invertible: true,
+    scale: 'signal',
+    output: 'bt1886',
+  } as const,
 });
 const chain = (fields: Partial<LutWork['chain']>) => place({ chain: { ...FIRST_WORK.chain, ...fields } });
 

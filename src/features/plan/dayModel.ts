@@ -85,7 +85,13 @@ export const reordered = (setups: readonly SetupRecord[], ordered: readonly Setu
 };
 
 /** Changes of daylight that a balance outlives badly. */
-const TURNS = { sunrise: 'Sunrise', goldenEnd: 'The end of golden hour', golden: 'Golden hour', sunset: 'Sunset', dusk: 'Last light' } as const; // prettier-ignore
+const TURNS = {
+  sunrise: 'Sunrise',
+  goldenEnd: 'The end of golden hour',
+  golden: 'Golden hour',
+  sunset: 'Sunset',
+  dusk: 'Last light',
+} as const;
 
 /** When to balance again: what the sky does while this set-up is shot, one sentence each. */
 export const reminders = (setup: SetupRecord, sun: Sun | undefined): string[] => {

@@ -65,13 +65,34 @@ describe('who may ask', () => {
 
 describe.skipIf(!there)('clips taken over', () => {
   it('are probed and read frame by frame, exactly; let go, they are gone', async () => {
-    const path = made('deep.mkv', '-c:v', 'libx265', '-x265-params', 'log-level=none', '-pix_fmt', 'yuv420p10le', '-color_range', 'tv'); // prettier-ignore
+    const path = made(
+      'deep.mkv',
+      '-c:v',
+      'libx265',
+      '-x265-params',
+      'log-level=none',
+      '-pix_fmt',
+      'yuv420p10le',
+      '-color_range',
+      'tv',
+    );
     const clip = await takeClip(body(new Uint8Array(readFileSync(path))), never);
     if (!clip.ok) throw new Error(clip.reason);
-    expect(clip.value).toMatchObject({ width: 160, height: 90, pixels: 'yuv420p10le', own: 'yuv420p10le', codec: 'hevc', tags: { range: 'legal' } }); // prettier-ignore
+    expect(clip.value).toMatchObject({
+      width: 160,
+      height: 90,
+      pixels: 'yuv420p10le',
+      own: 'yuv420p10le',
+      codec: 'hevc',
+      tags: { range: 'legal' },
+    });
     expect(clip.value.times).toHaveLength(25);
     expect(kept()).toBe(1);
-    const whole = spawnSync('ffmpeg', ['-v', 'error', '-i', path, '-f', 'rawvideo', '-pix_fmt', 'yuv420p10le', '-'], { maxBuffer: 2 ** 26 }).stdout; // prettier-ignore
+    const whole = spawnSync(
+      'ffmpeg',
+      ['-v', 'error', '-i', path, '-f', 'rawvideo', '-pix_fmt', 'yuv420p10le', '-'],
+      { maxBuffer: 2 ** 26 },
+    ).stdout;
     const each = videoBytes(160, 90, RAW_LAYOUTS.yuv420p10le);
     for (const n of [0, 7, 24]) {
       const frames = await framesOf(clip.value.id, n, 1, never);
@@ -128,9 +149,15 @@ describe.skipIf(!there)('clips taken over', () => {
     writeFileSync(fake, '#!/bin/sh\nhead -c 1000 /dev/zero\nkill -9 $$\n');
     chmodSync(fake, 0o755);
     process.env.PATH = `${folder}${delimiter}${PATH}`;
-    expect(await readFrames(clip.value, path, 0, 1)).toMatchObject({ ok: false, reason: expect.stringContaining('ended before it was done') as string }); // prettier-ignore
+    expect(await readFrames(clip.value, path, 0, 1)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('ended before it was done') as string,
+    });
     writeFileSync(fake, '#!/bin/sh\nexec cat /dev/zero\n');
-    expect(await readFrames(clip.value, path, 0, 1)).toMatchObject({ ok: false, reason: expect.stringContaining('more than it should') as string }); // prettier-ignore
+    expect(await readFrames(clip.value, path, 0, 1)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('more than it should') as string,
+    });
     const stop = new AbortController();
     writeFileSync(fake, '#!/bin/sh\nexec sleep 60\n');
     setTimeout(() => stop.abort(), 100);

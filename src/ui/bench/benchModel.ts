@@ -34,7 +34,10 @@ export const distributionOf = (measurement: FrameMeasurement, numbers: SetCardNu
   );
 };
 
-/** What the verdicts need beside the frame: the card, how the camera is dialled, what the frame is, what moved over a clip. */
+/**
+ * What the verdicts need beside the frame: the card, how the camera is dialled, what the frame is, what moved
+ * over a clip.
+ */
 export type JudgeContext = {
   readonly numbers: SetCardNumbers;
   readonly placement: number;

@@ -142,7 +142,10 @@ const momentOf = (kind: OpenFrame['kind'], at: number | undefined): number | und
   return kind === 'clip' ? at + 1 : kind === 'feed' ? Number(at.toFixed(2)) : undefined;
 };
 
-/** Picture, measurement and verdicts of one moment: what the worker holds when it is asked, and the card of the press. */
+/**
+ * Picture, measurement and verdicts of one moment: what the worker holds when it is asked, and the card of
+ * the press.
+ */
 const lookNow = async ({ session, luts }: Services, { selection, card, muted }: Moment) => {
   if (!session.getState().frame) return success(undefined);
   const lut = selection.monitors[0]?.lut;
@@ -175,7 +178,8 @@ const lookNow = async ({ session, luts }: Services, { selection, card, muted }: 
 };
 
 /**
- * Logs the take: card, picture, what was measured and its thumbnail, all of one moment; its number is given as it is written.
+ * Logs the take: card, picture, what was measured and its thumbnail, all of one moment; its number is given
+ * as it is written.
  * @returns the take, or undefined when it could not be logged (book or session then say why).
  */
 export const logTake = async (services: Services, moment: Moment): Promise<TakeRecord | undefined> => {

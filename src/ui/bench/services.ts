@@ -8,7 +8,10 @@ import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
 import { createSession, type Session } from './session/session.ts';
 import { createStrip, type Strip } from './strip.ts';
 
-/** What one window has open: its records, its workers, what is on the bench. The same objects as long as the page lives. */
+/**
+ * What one window has open: its records, its workers, what is on the bench. The same objects as long as the
+ * page lives.
+ */
 export type Services = {
   readonly database: Database;
   readonly book: Book;

@@ -12,7 +12,10 @@ export type Question<T> = {
   readonly ask: (signal: AbortSignal) => Promise<Outcome<T>>;
   /** Takes answers instead of having them kept here: pixels go onto a canvas. */
   readonly take?: (answer: T) => void;
-  /** Asks once more with every new picture on the bench, as the picture itself or as one of the rest. That draws nothing anew. */
+  /**
+   * Asks once more with every new picture on the bench, as the picture itself or as one of the rest. That
+   * draws nothing anew.
+   */
   readonly live?: 'picture' | 'rest';
 };
 
@@ -38,8 +41,8 @@ type Found<T> = {
 const NONE = { key: undefined, count: 0 };
 
 /**
- * What a worker answers. The one way to ask: late answers are dropped, a question that is no longer asked is cancelled, what went
- * wrong is told, and after a worker was replaced the question is asked again.
+ * What a worker answers. The one way to ask: late answers are dropped, a question that is no longer asked is
+ * cancelled, what went wrong is told, and after a worker was replaced the question is asked again.
  */
 export const useAnswer = <T>({ key: given, ask, take, live }: Question<T>): Answer<T> => {
   const key = useSame(given);

@@ -12,7 +12,10 @@ import { wishOf, type LutShelf } from './session/lutShelf.ts';
 import type { OpenedLut } from './session/lutWork.ts';
 import { useAnswer } from './useAnswer.ts';
 
-/** What the monitor's picture goes through: what the plan says, the profile's own picture, the opened file, or a LUT by its id. */
+/**
+ * What the monitor's picture goes through: what the plan says, the profile's own picture, the opened file, or
+ * a LUT by its id.
+ */
 export type LutChoice = string;
 export const NO_CHOICE = 'auto';
 
@@ -49,8 +52,8 @@ export const useBrought = (
 };
 
 /**
- * The LUT that a choice comes to, once its file is on the worker; undefined for the profile's own picture. A LUT that is gone
- * counts as none.
+ * The LUT that a choice comes to, once its file is on the worker; undefined for the profile's own picture. A
+ * LUT that is gone counts as none.
  */
 export const useThrough = (choice: LutChoice): { readonly through?: Through; readonly problem?: string } => {
   const { monitors, camera } = useSelection();

@@ -39,7 +39,10 @@ export const ladderGeometry = (box: Size): LadderGeometry => {
   };
 };
 
-/** Bars of a distribution about the middle of the ladder, their width by the square root of the share, the widest the whole bar. */
+/**
+ * Bars of a distribution about the middle of the ladder, their width by the square root of the share, the
+ * widest the whole bar.
+ */
 export const ladderBars = (
   {
     bins,

@@ -66,7 +66,11 @@ describe('the simulated camera as the kit knows it', () => {
     '%s: its range measured off frames is the one its card states, within 0.2 stop',
     (_, camera) => {
       const body = bodyOf(camera, book);
-      const linear = { curve: { kind: 'standard', transfer: 'linear', gain: 1 / 16 }, gamut: 'bt2020', clipStops: 8 } as const; // prettier-ignore
+      const linear = {
+        curve: { kind: 'standard', transfer: 'linear', gain: 1 / 16 },
+        gamut: 'bt2020',
+        clipStops: 8,
+      } as const;
       const settings = {
         fNumber: 4,
         seconds: 1 / 50,

@@ -127,12 +127,20 @@ export type Seen = { readonly shows?: number; readonly seen?: number };
 
 /** The automatics a step of time later. The iris works first; gain only where the lens is at its end. */
 export const automaticStep = (
-  { auto, autoIris: iris, autoIso: iso, autoKelvin: kelvin, shows, seen }: AutoValues & Seen & { readonly auto: Automatics }, // prettier-ignore
+  {
+    auto,
+    autoIris: iris,
+    autoIso: iso,
+    autoKelvin: kelvin,
+    shows,
+    seen,
+  }: AutoValues & Seen & { readonly auto: Automatics },
   settings: Pick<CameraSettings, 'fNumber' | 'iso' | 'kelvin'>,
   rules: AutoRules,
   seconds: number,
 ): AutoValues => {
-  const lens = auto.iris && shows !== undefined ? autoIris(iris ?? settings.fNumber, shows, seconds, rules) : undefined; // prettier-ignore
+  const lens =
+    auto.iris && shows !== undefined ? autoIris(iris ?? settings.fNumber, shows, seconds, rules) : undefined;
   const atEnd = lens === undefined || rules.irisRange.includes(lens);
   return {
     ...(lens === undefined ? {} : { autoIris: lens }),

@@ -61,8 +61,8 @@ export type FeedNext = {
 };
 
 /**
- * A running feed: always the newest picture is kept, older ones are let go and counted. Nothing piles up, however slowly
- * pictures are taken.
+ * A running feed: always the newest picture is kept, older ones are let go and counted. Nothing piles up,
+ * however slowly pictures are taken.
  */
 export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now: () => number) => {
   const reader = frames.getReader();

@@ -63,7 +63,8 @@ describe('judging', () => {
     const recipe = monitoringRecipe({ profile, pullStops: 1 });
     const through = (wish: LutWish, output: OutputId = 'bt1886') =>
       jobs.picture({ ...picture, pullStops: 0, through: { wish, output } }, context);
-    const at = ({ output: { rgba, width } }: Awaited<ReturnType<typeof through>>) => rgba[4 * (card.rect.y * width + width * 10 + card.rect.x + 20) + 1]; // prettier-ignore
+    const at = ({ output: { rgba, width } }: Awaited<ReturnType<typeof through>>) =>
+      rgba[4 * (card.rect.y * width + width * 10 + card.rect.x + 20) + 1];
     const plain = at(await jobs.picture(picture, context));
     expect(at(await through({ kind: 'recipe', recipe }))).toBe(plain);
     const text = writeCube(recipeLattice(recipe, 'code', { bitDepth: 10, range: 'legal' }, 33), {
@@ -71,11 +72,18 @@ describe('judging', () => {
       comments: [],
     });
     expect((await jobs.keep({ id: 'a', text }, context)).output.ok).toBe(true);
-    const kept = { kind: 'kept', id: 'a', scale: 'code', coding: { bitDepth: 10, range: 'legal' }, interpolation: 'tetrahedral' } as const; // prettier-ignore
+    const kept = {
+      kind: 'kept',
+      id: 'a',
+      scale: 'code',
+      coding: { bitDepth: 10, range: 'legal' },
+      interpolation: 'tetrahedral',
+    } as const;
     expect(Math.abs(at(await through(kept)) - plain)).toBeLessThanOrEqual(1);
     expect((await jobs.keep({ id: 'a', text: 'nonsense' }, context)).output.ok).toBe(false);
     expect(Math.abs(at(await through(kept)) - plain)).toBeLessThanOrEqual(1);
-    // HDR grey of 26 cd/m2 of a white of 203 is 0.128, as sRGB 101; the BT.709 picture's is brighter (BT.2408-7 table 1).
+    // HDR grey of 26 cd/m2 of a white of 203 is 0.128, as sRGB 101; the BT.709 picture's is brighter
+    // (BT.2408-7 table 1).
     expect(
       at(await through({ kind: 'recipe', recipe: { ...recipe, output: 'pq', peak: 1000 } }, 'pq')),
     ).toBeGreaterThan(94);

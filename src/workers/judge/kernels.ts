@@ -17,8 +17,8 @@ const load = async (shared: boolean): Promise<Kernels> => {
 };
 
 /**
- * The SIMD kernels, in shared memory where the page is isolated; the plain form where WASM SIMD or the file is missing, and then
- * the reason.
+ * The SIMD kernels, in shared memory where the page is isolated; the plain form where WASM SIMD or the file
+ * is missing, and then the reason.
  */
 export const loadKernels = async (): Promise<{ readonly kernels: Kernels; readonly inUse: KernelsInUse }> => {
   const shared = globalThis.crossOriginIsolated === true && typeof SharedArrayBuffer !== 'undefined';

@@ -10,7 +10,7 @@ import { shownOnVideo } from '#core/lut/onScreen.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { failure, success } from '#core/result.ts';
 import { writeRgbaPng } from '#core/formats/png.ts';
-import { clampRect, type Frame } from '#core/frame/frame.ts';
+import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
 import { drawClipMap } from '#core/scopes/clipMap.ts';
 import { drawContours } from '#core/scopes/contours.ts';
 import { SCOPE_PAINTERS, type ScopeCounts } from '#core/scopes/drawScope.ts';
@@ -29,6 +29,7 @@ import { createShelf, type Run } from '../luts/shelf.ts';
 import { infoOf, looseBench, type Held, type Holder } from './holder.ts';
 import { createPeaks } from './peaks.ts';
 import type {
+  CodeReadout,
   JudgeJobs,
   Measured,
   MeasureInput,
@@ -115,6 +116,18 @@ const throughRun = (frame: Frame, run: Run): Frame => {
   return { width: frame.width, height: frame.height, bitDepth: 10, range: 'full', r, g, b };
 };
 
+/** The codes of a part of the frame, row by row; no more than can be looked at. */
+const codesIn = ({ frame, luma }: ReturnType<Holder['current']>, rect: Rect): CodeReadout[] => {
+  const at = clampRect(rect, frame);
+  const codes: CodeReadout[] = [];
+  for (let row = at.y; row < at.y + at.height; row += 1)
+    for (let x = at.x; x < at.x + at.width && codes.length < MOST_CODES; x += 1) {
+      const i = row * frame.width + x;
+      codes.push({ r: frame.r[i], g: frame.g[i], b: frame.b[i], luma: luma[i] });
+    }
+  return codes;
+};
+
 /** The jobs that look at the frame on the bench. */
 export const lookHandlers = (
   kernels: Kernels,
@@ -141,7 +154,11 @@ export const lookHandlers = (
   /** The picture behind a LUT as a bench of its own, 10-bit codes of its signal. */
   const behind = (held: Held, wish: LutWish): Held => {
     const every = Math.max(1, Math.round(held.frame.width / SCOPE_WIDTH));
-    return looseBench(kernels, held.opened, throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, shelf.run(wish))); // prettier-ignore
+    return looseBench(
+      kernels,
+      held.opened,
+      throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, shelf.run(wish)),
+    );
   };
 
   const countsOf = (held: Held, request: ScopeRequest): ScopeCounts => {
@@ -200,17 +217,7 @@ export const lookHandlers = (
       return { output, transfer: [output.rgba.buffer] };
     },
 
-    codes: async ({ rect }) => {
-      const { frame, luma } = holder.current();
-      const at = clampRect(rect, frame);
-      const output = [];
-      for (let row = at.y; row < at.y + at.height; row += 1)
-        for (let x = at.x; x < at.x + at.width && output.length < MOST_CODES; x += 1) {
-          const i = row * frame.width + x;
-          output.push({ r: frame.r[i], g: frame.g[i], b: frame.b[i], luma: luma[i] });
-        }
-      return { output };
-    },
+    codes: async ({ rect }) => ({ output: codesIn(holder.current(), rect) }),
 
     keep: async ({ id, text }) => {
       const file = shelf.keep(id, text);

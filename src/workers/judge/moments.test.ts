@@ -91,7 +91,14 @@ describe('a picture and what was measured on it', () => {
     expect(next.ok && next.value.info.opening).toBeGreaterThan(opening);
     expect(done(await client.call('measure', measure)).at).toBeUndefined();
     // The hero is still there under its number, and no other.
-    const request = { profile: target.profile, pullStops: 0, view: 'recorded', ramp: 'viridis', contours: false, rangeZebras: [] } as const; // prettier-ignore
+    const request = {
+      profile: target.profile,
+      pullStops: 0,
+      view: 'recorded',
+      ramp: 'viridis',
+      contours: false,
+      rangeZebras: [],
+    } as const;
     expect(done(await client.call('reference', { ...request, hero: done(hero).hero })).ok).toBe(true);
     expect(done(await client.call('reference', { ...request, hero: 99 }))).toMatchObject({ ok: false });
     client.end();
@@ -129,7 +136,14 @@ describe('a survey', () => {
     let told = 0;
     const frames = Array.from({ length: 40 }, (_, n) => n);
     const survey = client.call('survey', { ...measure, frames }, { onProgress: () => (told += 1) });
-    const request = { profile: target.profile, pullStops: 0, view: 'recorded', ramp: 'viridis', contours: false, rangeZebras: [] } as const; // prettier-ignore
+    const request = {
+      profile: target.profile,
+      pullStops: 0,
+      view: 'recorded',
+      ramp: 'viridis',
+      contours: false,
+      rangeZebras: [],
+    } as const;
     await client.call('measure', measure);
     const at = told;
     expect(done(await client.call('picture', request)).width).toBe(64);

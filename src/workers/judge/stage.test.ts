@@ -62,7 +62,15 @@ describe('the simulated camera before the scenes', () => {
     if (!card) throw new Error('no card');
     const width = truth.width;
     const height = truth.height;
-    const input = { ...shot(), width, spotting: { mode: 'spot', x: card.rect.x + card.rect.width / 2, y: card.rect.y + card.rect.height / 2 } as const }; // prettier-ignore
+    const input = {
+      ...shot(),
+      width,
+      spotting: {
+        mode: 'spot',
+        x: card.rect.x + card.rect.width / 2,
+        y: card.rect.y + card.rect.height / 2,
+      } as const,
+    };
     // As much glass or gain as brings the card to +1.
     const over = Math.log2(truth.card / luminanceFor(input.settings)) - 1;
     const settings = {
@@ -100,7 +108,10 @@ describe('the simulated camera before the scenes', () => {
     const jobs = judgeHandlers(PLAIN, PLAIN);
     await jobs.scene(sceneOf('packing-yard'), context);
     const shows = async (seconds: number) => {
-      const { output } = await jobs.expose({ ...shot({ ndStops: 8 }), seconds, spotting: { mode: 'whole', x: 0, y: 0 } }, context); // prettier-ignore
+      const { output } = await jobs.expose(
+        { ...shot({ ndStops: 8 }), seconds, spotting: { mode: 'whole', x: 0, y: 0 } },
+        context,
+      );
       return output.ok ? output.value.shows : Number.NaN;
     };
     const sun = await shows(0);

@@ -93,7 +93,8 @@ describe('the LUT worker', () => {
     ];
     const { toSignal, fromSignal } = cubeScale(input.scale, coding);
     const card = fromSignal(compileProfile(ARCHETYPES.wideLog).signalAt(1));
-    for (const v of [0, 0.25, 0.5, 1]) mine([v, v, v]).forEach((x, c) => expect(x).toBeCloseTo(exact([v, v, v])[c], more.shaped ? 2 : 5)); // prettier-ignore
+    for (const v of [0, 0.25, 0.5, 1])
+      mine([v, v, v]).forEach((x, c) => expect(x).toBeCloseTo(exact([v, v, v])[c], more.shaped ? 2 : 5));
     expect(toSignal(mine([card, card, card])[1])).toBeCloseTo(0.45, 2);
   });
 
@@ -159,7 +160,14 @@ describe('the LUT worker', () => {
     const call = worker();
     const losses = await call('losses', { wish: built, output: 'bt1886', scale: 'signal', coding });
     expect(losses.separable).toBe(false);
-    expect(losses.baked.map(({ size, shaped }) => `${size} ${shaped}`)).toEqual(['17 false', '17 true', '33 false', '33 true', '65 false', '65 true']); // prettier-ignore
+    expect(losses.baked.map(({ size, shaped }) => `${size} ${shaped}`)).toEqual([
+      '17 false',
+      '17 true',
+      '33 false',
+      '33 true',
+      '65 false',
+      '65 true',
+    ]);
     const same = await call('compare', { a: built, b: built, output: 'bt1886' });
     expect(same.loss.worst).toBe(0);
     const reduced: LutWish = { kind: 'reduced', of: built, points: 17, interpolation: 'trilinear' };
@@ -176,7 +184,15 @@ describe('the LUT worker', () => {
 
   it('inspects what is built on a cube, and a file as it stands', async () => {
     const call = worker();
-    const how = { output: 'bt1886', scale: 'signal', coding, interpolation: 'tetrahedral', profile: ARCHETYPES.wideLog, placement: 1, tones: [{ name: 'card', over: 0 }] } as const; // prettier-ignore
+    const how = {
+      output: 'bt1886',
+      scale: 'signal',
+      coding,
+      interpolation: 'tetrahedral',
+      profile: ARCHETYPES.wideLog,
+      placement: 1,
+      tones: [{ name: 'card', over: 0 }],
+    } as const;
     const report = await call('inspect', { ...how, wish: built });
     expect(report.guess.kind).toBe('log');
     expect(report.pull).toBeCloseTo(1, 1);

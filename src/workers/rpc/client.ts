@@ -37,8 +37,9 @@ type Running = {
 const wordsOf = (error: unknown) => (error instanceof Error ? error.message : String(error)).slice(0, 120);
 
 /**
- * Calls to a worker, which is started with the first of them. One that fails to load, throws outside of a job, sends what cannot be
- * read or is ended by the browser answers everything that waits with a sentence; the next call finds a new one.
+ * Calls to a worker, which is started with the first of them. One that fails to load, throws outside of a
+ * job, sends what cannot be read or is ended by the browser answers everything that waits with a sentence;
+ * the next call finds a new one.
  * @param name what the worker does, for the sentence: "judging pictures"
  */
 export const createClient = <J extends Jobs>(

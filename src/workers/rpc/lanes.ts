@@ -3,8 +3,9 @@ type Task = object;
 type Turn = { readonly task: Task; readonly lane: number; readonly go: () => void };
 
 /**
- * Whose turn it is among jobs that share one thread. One at a time; of those that wait, the one in the lowest lane goes first.
- * Within a lane jobs follow each other: the next one starts when the one before is done, or lets the lane go.
+ * Whose turn it is among jobs that share one thread. One at a time; of those that wait, the one in the lowest
+ * lane goes first. Within a lane jobs follow each other: the next one starts when the one before is done, or
+ * lets the lane go.
  */
 export const createLanes = () => {
   const parked: Turn[] = [];

@@ -20,8 +20,8 @@ export type FromWorker =
 export type Progress = { readonly phase: string; readonly fraction: number };
 
 /**
- * What a call comes to; it always comes to one of them. `cancelled`: overtaken by a newer one, or aborted. `failed`: the job
- * threw, or its worker ended; `reason` is a sentence.
+ * What a call comes to; it always comes to one of them. `cancelled`: overtaken by a newer one, or aborted.
+ * `failed`: the job threw, or its worker ended; `reason` is a sentence.
  */
 export type Outcome<T> =
   | { readonly state: 'done'; readonly output: T }

@@ -9,11 +9,15 @@ export type JobContext = {
   readonly signal: AbortSignal;
   /** Reports progress. */
   readonly tell: (phase: string, fraction: number) => void;
-  /** Reports progress, lets messages in and more urgent jobs go first, and stops here if the call was cancelled meanwhile. */
+  /**
+   * Reports progress, lets messages in and more urgent jobs go first, and stops here if the call was
+   * cancelled meanwhile.
+   */
   readonly step: (phase: string, fraction: number) => Promise<void>;
   /**
-   * Waits for something that is not worked out here (a decoder, a file, a device) while other jobs go on; with `freesLane`
-   * those of its own lane too, so that what it found before must be looked at again. Stops if the call was cancelled meanwhile.
+   * Waits for something that is not worked out here (a decoder, a file, a device) while other jobs go on;
+   * with `freesLane` those of its own lane too, so that what it found before must be looked at again. Stops
+   * if the call was cancelled meanwhile.
    */
   readonly outside: <T>(wait: () => Promise<T>, how?: { readonly freesLane: boolean }) => Promise<T>;
 };
@@ -43,7 +47,10 @@ const breathe = () =>
     port2.postMessage(null);
   });
 
-/** Holds a lock for as long as this worker lives: whoever gets it then knows that it has ended. Resolves once it is held. */
+/**
+ * Holds a lock for as long as this worker lives: whoever gets it then knows that it has ended. Resolves once
+ * it is held.
+ */
 const holdLock = (lock: string): Promise<void> => {
   const locks = globalThis.navigator?.locks;
   if (!locks) return Promise.resolve();
@@ -57,7 +64,10 @@ const holdLock = (lock: string): Promise<void> => {
   });
 };
 
-/** Answers calls on a port: jobs of one lane in order, urgent lanes before others; a cancelled call stops at its next step. */
+/**
+ * Answers calls on a port: jobs of one lane in order, urgent lanes before others; a cancelled call stops at
+ * its next step.
+ */
 export const serve = <J extends Jobs>(
   port: Port,
   ready: Handlers<J> | Promise<Handlers<J>>,

@@ -7,8 +7,9 @@ export type Watch = (worker: WorkerLike, ended: () => void) => () => void;
 export const START_MS = 20_000;
 
 /**
- * A browser ends a worker without a word when it needs the memory. A lock (Web Locks API, W3C) that the worker holds for as long as
- * it lives comes free then, however it ended; one that was ended before it could hold the lock is missed when it does not begin.
+ * A browser ends a worker without a word when it needs the memory. A lock (Web Locks API, W3C) that the
+ * worker holds for as long as it lives comes free then, however it ended; one that was ended before it could
+ * hold the lock is missed when it does not begin.
  */
 export const watchByLock: Watch = (worker, ended) => {
   const lock = `worker ${crypto.randomUUID()}`;

@@ -1,4 +1,5 @@
-// What a stills worker does: decoding and encoding of whole pictures, which cannot let others go in between. Types only.
+// What a stills worker does: decoding and encoding of whole pictures, which cannot let others go in between.
+// Types only.
 import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import type { Result } from '#core/result.ts';
@@ -11,7 +12,10 @@ export type StillJobs = {
   write: { input: { readonly frame: Frame }; output: { readonly png: Uint8Array<ArrayBuffer> } };
 };
 
-/** Opens and writes stills, here or elsewhere. A signal that is aborted ends the work; what comes of it is not waited for. */
+/**
+ * Opens and writes stills, here or elsewhere. A signal that is aborted ends the work; what comes of it is not
+ * waited for.
+ */
 export type Stills = {
   /** Bytes stay with the caller. */
   readonly open: (bytes: Uint8Array, how: ReadingWish, signal: AbortSignal) => Promise<Result<OpenedFrame>>;

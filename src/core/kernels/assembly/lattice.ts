@@ -11,8 +11,9 @@ function interleaved(a: usize, b: usize): v128 {
 }
 
 /**
- * A 33-point cube laid out by tetrahedra: for each of the 32^3 cells (red fastest) eight entries of 32 bytes, one for each
- * outcome of y > x, z > y, z > x; an entry holds its four corners in two interleaved pairs. 8 MB.
+ * A 33-point cube laid out by tetrahedra: for each of the 32^3 cells (red fastest) eight entries of 32 bytes,
+ * one for each outcome of y > x, z > y, z > x; an entry holds its four corners in two interleaved pairs. 8
+ * MB.
  */
 export function unfold(cube: usize, out: usize): void {
   for (let b = 0; b < SIZE - 1; b += 1)
@@ -63,8 +64,8 @@ function four(table: usize, work: usize): v128 {
 }
 
 /**
- * Eight pixels from codes at byte `from` of the planes to 32 bytes at `to`. `mask` is 2047 and `unit` 2048 in every lane: held
- * outside the loop; other constants are done without.
+ * Eight pixels from codes at byte `from` of the planes to 32 bytes at `to`. `mask` is 2047 and `unit` 2048 in
+ * every lane: held outside the loop; other constants are done without.
  */
 @inline
 function eight(
@@ -103,8 +104,9 @@ function eight(
 }
 
 /**
- * Codes of 8, 10 or 12 bits through an unfolded cube, tetrahedral, to RGBA bytes: (sum of weights and corners) >> 18. `spare` is 192 bytes of
- * room: the last pixels are done in it, and what is worked with lies behind.
+ * Codes of 8, 10 or 12 bits through an unfolded cube, tetrahedral, to RGBA bytes: (sum of weights and
+ * corners) >> 18. `spare` is 192 bytes of room: the last pixels are done in it, and what is worked with lies
+ * behind.
  */
 export function lattice(
   r: usize, g: usize, b: usize, n: i32, table: usize, bits: i32, pixels: usize, spare: usize,

@@ -7,7 +7,10 @@ import { codeToSignal } from '#core/signal/scale.ts';
 import { useBench, useCard, useSession } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 
-/** Two pictures tell what a chain of cables and boxes does to the codes: the lens capped, then everything too bright. */
+/**
+ * Two pictures tell what a chain of cables and boxes does to the codes: the lens capped, then everything too
+ * bright.
+ */
 export const FeedCheck = () => {
   const { session } = useBench();
   const { numbers, target } = useCard();

@@ -11,7 +11,10 @@ import { Popup } from '#ui/parts/Popup.tsx';
 
 const isReading = (reading: FrameReading): reading is SampleReading => reading in SAMPLE_READINGS;
 
-/** What the file says of itself and how it is read; range, samples and what the codes stand for are set by hand here. */
+/**
+ * What the file says of itself and how it is read; range, samples and what the codes stand for are set by
+ * hand here.
+ */
 export const ReadingControls = () => {
   const { session } = useBench();
   const frame = useSession((state) => state.frame);

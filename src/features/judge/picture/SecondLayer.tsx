@@ -18,7 +18,8 @@ const useAgainst = (against: Against | undefined, request: PictureRequest | unde
   const ask = useMemo(() => {
     if (!against || !request || serial === undefined) return undefined;
     return async (signal: AbortSignal): Promise<Outcome<Pixels>> => {
-      // Only the picture: zebras and clip codes are those of the frame on the bench, whose depth the hero may not share.
+      // Only the picture: zebras and clip codes are those of the frame on the bench, whose depth the hero may
+      // not share.
       const bare = {
         ...request,
         contours: false,

@@ -39,8 +39,8 @@ export const inner = ({ x, y, width, height }: Box, share: number): Box => ({
 });
 
 /**
- * Action and graphics safe areas: EBU R 95, 93 and 90 % of width and height of a 16:9 picture (from memory). `labelAt`: screen
- * pixels from the area's left edge, so that the two names do not meet.
+ * Action and graphics safe areas: EBU R 95, 93 and 90 % of width and height of a 16:9 picture (from memory).
+ * `labelAt`: screen pixels from the area's left edge, so that the two names do not meet.
  */
 export const SAFE_AREAS = [
   { name: 'action', share: 0.93, labelAt: 4 },

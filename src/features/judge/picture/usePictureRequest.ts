@@ -10,7 +10,10 @@ import { useThrough } from '#ui/bench/useThrough.ts';
 import type { JudgeLook } from '../useJudgeView.ts';
 import { cardBands, exactBands } from './zebraBands.ts';
 
-/** What the picture is asked as: the view, and what lies on it. Moving pictures that are shown small are thinned out. */
+/**
+ * What the picture is asked as: the view, and what lies on it. Moving pictures that are shown small are
+ * thinned out.
+ */
 export const usePictureRequest = (look: JudgeLook, shownScale: number) => {
   const { session } = useBench();
   const { camera, plan } = useSelection();

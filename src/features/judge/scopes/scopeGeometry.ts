@@ -10,7 +10,10 @@ export const BELOW = 18;
 /** A point in the box, CSS pixels from its upper left corner. */
 export type Point = readonly [x: number, y: number];
 
-/** What lies under the pointer: a level of the axis or a place in the plane of colour differences, and how it is said. */
+/**
+ * What lies under the pointer: a level of the axis or a place in the plane of colour differences, and how it
+ * is said.
+ */
 export type Reading = { readonly words: string; readonly level?: number; readonly place?: ScopePlace };
 
 export type Geometry = {
@@ -65,7 +68,10 @@ const STEPS: { readonly [key: string]: Point } = {
   ArrowDown: [0, 1],
 };
 
-/** The pointer after an arrow key: from the middle of the box when there was none, held inside; undefined for another key. */
+/**
+ * The pointer after an arrow key: from the middle of the box when there was none, held inside; undefined for
+ * another key.
+ */
 export const movedByKey = (
   { key, shiftKey }: { readonly key: string; readonly shiftKey: boolean },
   { width, height }: Size,

@@ -5,7 +5,10 @@ import { patchName } from '#ui/patchName.ts';
 /** Share of the width that a column takes. */
 const COLUMN_SHARE = 0.02;
 
-/** The part of a frame that a scope is made of; undefined for all of it. `column@0.4` is a column at 40 % of the width. */
+/**
+ * The part of a frame that a scope is made of; undefined for all of it. `column@0.4` is a column at 40 % of
+ * the width.
+ */
 export const regionOf = (
   of: string,
   patches: readonly Patch[],

@@ -113,7 +113,10 @@ export const noiseFrom = (
   });
 };
 
-/** A further camera in the kit, like the one at hand, and in the set-up it was added from; nothing measured goes along. */
+/**
+ * A further camera in the kit, like the one at hand, and in the set-up it was added from; nothing measured
+ * goes along.
+ */
 export const addCamera = (like: CameraRecord, setup: SetupRecord, id: string, name: string): Edit => ({
   label: `New camera ${name}`,
   changes: [

@@ -27,7 +27,10 @@ export const lookProblem = (place: Place): string | undefined => {
     : 'A look that expects log needs log: take the conversion out, or choose one that Candelum computed, which can be undone.';
 };
 
-/** The chain as a wish: pull or push, conversion, way back where the look wants log, look. undefined when nothing is in it. */
+/**
+ * The chain as a wish: pull or push, conversion, way back where the look wants log, look. undefined when
+ * nothing is in it.
+ */
 export const chainWish = (
   place: Place,
 ): { readonly wish: LutWish; readonly output: OutputId } | undefined => {

@@ -26,7 +26,10 @@ const at = (points: readonly ChartPoint[], stops: number): number => {
   return a.percent + ((stops - a.stops) / (b.stops - a.stops)) * (b.percent - a.percent);
 };
 
-/** % on the picture over stops in the recording; the tones of the card are marked, a reading goes along by pointer or arrow keys. */
+/**
+ * % on the picture over stops in the recording; the tones of the card are marked, a reading goes along by
+ * pointer or arrow keys.
+ */
 export const GreyChart = ({ lines, tones }: { lines: readonly ChartLine[]; tones: readonly ChartTone[] }) => {
   const [cursor, setCursor] = useState<number>();
   const readings = (stops: number) =>

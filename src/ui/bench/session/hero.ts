@@ -3,7 +3,10 @@ import type { JudgeJobs } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { Access, MeasureTarget, Tell } from './state.ts';
 
-/** The hero: a picture that the worker keeps beside the one on the bench. Here stands only its number and what was measured. */
+/**
+ * The hero: a picture that the worker keeps beside the one on the bench. Here stands only its number and what
+ * was measured.
+ */
 export const createHero = (judge: Client<JudgeJobs>, { get, set }: Access, tell: Tell) => ({
   /** Keeps the picture on the bench as the hero, with what is measured of it at this moment. */
   hold: async (target: MeasureTarget): Promise<void> => {

@@ -22,10 +22,10 @@ export type LiveState = {
 export const AT_REST: LiveState = { at: 0, running: false, shown: 0, dropped: 0, late: 0 };
 
 /**
- * Steps a moving picture on until it is stopped or fails. The next step is asked for as soon as everything that shows the last
- * one has asked for its part: the worker has it ready while the page still paints, and never more than one is ahead. One that
- * grew old while it waited is left out for a newer one. A step that was under way when it is stopped is still shown, so that what
- * is seen is what is on the bench.
+ * Steps a moving picture on until it is stopped or fails. The next step is asked for as soon as everything
+ * that shows the last one has asked for its part: the worker has it ready while the page still paints, and
+ * never more than one is ahead. One that grew old while it waited is left out for a newer one. A step that
+ * was under way when it is stopped is still shown, so that what is seen is what is on the bench.
  */
 export const runLive = async (
   isStopped: () => boolean,

@@ -10,7 +10,10 @@ import { createLutShelf, wishOf } from './lutShelf.ts';
 
 const CUBE = `LUT_3D_SIZE 2\n${Array.from({ length: 8 }, (_, i) => `${i & 1} ${(i >> 1) & 1} ${i >> 2}`).join('\n')}\n`;
 
-/** A shelf with the real LUT worker’s jobs, a judging worker that writes down what it was given, and a few stored texts. */
+/**
+ * A shelf with the real LUT worker’s jobs, a judging worker that writes down what it was given, and a few
+ * stored texts.
+ */
 const shelf = (texts: Record<string, string> = {}) => {
   const handlers = lutHandlers();
   const given: string[] = [];

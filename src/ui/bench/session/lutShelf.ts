@@ -19,7 +19,10 @@ type Kept = Promise<Result<LutInfo>>;
 
 /** LUT files on both workers that look through them, and what the LUT worker is asked. */
 export const createLutShelf = (judge: Client<JudgeJobs>, client: Client<LutJobs>, database: Database) => {
-  /** Texts that the workers have, or are getting. What failed is not kept: it is tried again when it is asked for again. */
+  /**
+   * Texts that the workers have, or are getting. What failed is not kept: it is tried again when it is asked
+   * for again.
+   */
   const brought = new Map<string, Kept>();
   const texts = new Map<string, string>();
   let count = 0;

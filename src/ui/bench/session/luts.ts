@@ -3,7 +3,10 @@ import type { ChainFields, LutWork, OpenedLut } from './lutWork.ts';
 import type { LutShelf } from './lutShelf.ts';
 import type { Access, Laid, Tell } from './state.ts';
 
-/** What is at hand on the LUTs screen. The LUT being built is the plan's; here it stands only while a slider moves it. */
+/**
+ * What is at hand on the LUTs screen. The LUT being built is the plan's; here it stands only while a slider
+ * moves it.
+ */
 export const createLutWork = (shelf: LutShelf, { get, set }: Access, tell: Tell) => {
   const work = (fields: Partial<LutWork>) => set(({ lutWork }) => ({ lutWork: { ...lutWork, ...fields } }));
   return {

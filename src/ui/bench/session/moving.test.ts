@@ -17,7 +17,10 @@ const clip = (frames: number): ClipInfo => ({
 /** Slow machines get their time. */
 const PATIENT = { timeout: 20_000 };
 
-/** A bench whose worker answers by a script: each job’s answers in turn, the last one for ever; a function is asked for it. */
+/**
+ * A bench whose worker answers by a script: each job’s answers in turn, the last one for ever; a function is
+ * asked for it.
+ */
 const bench = (script: Partial<Record<keyof JudgeJobs, readonly unknown[]>>) => {
   const asked: { job: string; input: unknown }[] = [];
   const turns = new Map<string, number>();

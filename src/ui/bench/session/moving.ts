@@ -38,8 +38,8 @@ const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve,
 const shapeOf = ({ width, height, bitDepth, range }: FrameInfo) => `${width} ${height} ${bitDepth} ${range}`;
 
 /**
- * Clips that play and feeds that run. Where they stand is a store of its own: it changes with every picture, and only what
- * shows it is drawn anew.
+ * Clips that play and feeds that run. Where they stand is a store of its own: it changes with every picture,
+ * and only what shows it is drawn anew.
  */
 export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told) => {
   const store = createStore<LiveState>(() => AT_REST);

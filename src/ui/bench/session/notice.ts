@@ -5,7 +5,8 @@ import type { Access, Tell } from './state.ts';
 export const createNotice = ({ set }: Access) => {
   const tell: Tell = (name, failure, how = { isLasting: false }) =>
     set(({ failure: told }) =>
-      // What was cut off by a worker's end says so once more; the notice that lasts is not replaced by one that does not.
+      // What was cut off by a worker's end says so once more; the notice that lasts is not replaced by one
+      // that does not.
       told?.isLasting && !how.isLasting && failure.reason.includes(told.reason)
         ? {}
         : { failure: { ...failure, ...how, name } },

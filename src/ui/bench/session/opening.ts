@@ -2,8 +2,8 @@ import type { Progress } from '#workers/rpc/protocol.ts';
 import type { Access } from './state.ts';
 
 /**
- * What is being opened: one thing at a time, the newest wins. A file, another reading of it, a scene: all of them go through here,
- * so that none of them shows what another one has found.
+ * What is being opened: one thing at a time, the newest wins. A file, another reading of it, a scene: all of
+ * them go through here, so that none of them shows what another one has found.
  */
 export const createOpening = ({ set }: Access) => {
   let current: AbortController | undefined;

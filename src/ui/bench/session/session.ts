@@ -16,8 +16,8 @@ import { createStage } from './stage.ts';
 import { CLEARED, settled, type Access, type SessionState } from './state.ts';
 
 /**
- * What is on the bench now and not worth a record, in slices: each is changed by its own named actions and by nothing else. What is
- * read is read by selector.
+ * What is on the bench now and not worth a record, in slices: each is changed by its own named actions and by
+ * nothing else. What is read is read by selector.
  */
 export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
   const store = createStore<SessionState>(() => ({
@@ -58,7 +58,10 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
   const stage = createStage({ judge, access, opening, moving, pulse, tell, nextSerial, close: frame.close });
 
   let reviving = false;
-  /** The worker has ended: what it held is opened again where it can be; if that ends the next one too, it is put away. */
+  /**
+   * The worker has ended: what it held is opened again where it can be; if that ends the next one too, it is
+   * put away.
+   */
   const revive = async (reason: string): Promise<void> => {
     const was = access.get().frame;
     access.set(({ revived }) => ({ revived: revived + 1, hero: undefined, surveying: undefined }));

@@ -101,8 +101,9 @@ export const createStage = ({
     openScene: (sceneId: StageSceneId, ready?: () => void) =>
       openScene(sceneId, { turned: FIRST_LOOK[sceneId] }, ready),
     /**
-     * The scene of a set-up and camera stands on the stage; without one the stage is cleared. A file of the user's stays, unless
-     * the stage takes its place. Called whenever the set-up, the camera or what is on the bench changes.
+     * The scene of a set-up and camera stands on the stage; without one the stage is cleared. A file of the
+     * user's stays, unless the stage takes its place. Called whenever the set-up, the camera or what is on
+     * the bench changes.
      */
     follow: (
       setupId: string,
@@ -123,8 +124,8 @@ export const createStage = ({
       void openScene(wanted, { turned: asCard ? {} : FIRST_LOOK[wanted] });
     },
     /**
-     * One picture through the simulated camera; while it runs only those who draw are told. A setting that is out of range
-     * is named; the last picture stays. @returns what the camera saw.
+     * One picture through the simulated camera; while it runs only those who draw are told. A setting that is
+     * out of range is named; the last picture stays. @returns what the camera saw.
      */
     shoot: async (input: ExposeInput): Promise<Seen | undefined> => {
       const { stage, frame } = get();

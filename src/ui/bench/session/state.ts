@@ -93,7 +93,10 @@ export type Access = {
   readonly set: (change: Partial<SessionState> | ((state: SessionState) => Partial<SessionState>)) => void;
 };
 
-/** Tells what went wrong; `name` is what it went wrong with. What lasts stays until it is closed, whatever is opened meanwhile. */
+/**
+ * Tells what went wrong; `name` is what it went wrong with. What lasts stays until it is closed, whatever is
+ * opened meanwhile.
+ */
 export type Tell = (name: string, failure: Failure, how?: { readonly isLasting: boolean }) => void;
 
 /** A notice that is over once something was opened. */

@@ -29,7 +29,10 @@ export const oneAtATime = ({ info, frameAt, close }: ClipSource): ClipSource => 
 export const steady = (frames: number, rate: number): Float64Array =>
   Float64Array.from({ length: frames }, (_, n) => n / rate);
 
-/** Length and mean rate of frame times, and whether they keep to it: within a fifth of a frame. `last`: length of the last. */
+/**
+ * Length and mean rate of frame times, and whether they keep to it: within a fifth of a frame. `last`: length
+ * of the last.
+ */
 export const pace = (times: Float64Array, last: number): Pick<ClipInfo, 'rate' | 'variable' | 'seconds'> => {
   const n = times.length;
   const seconds = (n > 0 ? times[n - 1] - times[0] : 0) + last;

@@ -75,8 +75,8 @@ const timesOf = async (track: InputVideoTrack): Promise<{ times: Float64Array; l
 export type Undecodable = { readonly codec: string };
 
 /**
- * A clip in MP4, MOV, MKV or WebM through WebCodecs; 10-bit planes stay 10 bit. Frames that follow each other are decoded
- * on; a jump begins at the key frame before it. `undecodable` when only the decoder is missing.
+ * A clip in MP4, MOV, MKV or WebM through WebCodecs; 10-bit planes stay 10 bit. Frames that follow each other
+ * are decoded on; a jump begins at the key frame before it. `undecodable` when only the decoder is missing.
  */
 export const openWebCodecsClip = async (
   file: Blob,
