@@ -138,13 +138,11 @@ test('on the picture: clip map, guides, magnifier with codes, wipe, hero, a LUT 
     await page.getByRole('button', { name: 'More' }).click();
     await expect(page.locator('.popup')).toBeVisible();
     const before = await printOf(page, picture);
-    await page
-      .getByLabel('LUT file')
-      .setInputFiles({
-        name: 'dark.cube',
-        mimeType: 'text/plain',
-        buffer: Buffer.from(writeCube(dark, { title: 'dark', comments: [] })),
-      });
+    await page.getByLabel('LUT file').setInputFiles({
+      name: 'dark.cube',
+      mimeType: 'text/plain',
+      buffer: Buffer.from(writeCube(dark, { title: 'dark', comments: [] })),
+    });
     await expect(page.locator('.popup')).toContainText('dark.cube, .cube: cube of 17 points a side');
     await expect(page.locator('.popup')).toContainText('a LUT for another curve');
     await expect.poll(() => printOf(page, picture)).not.toBe(before);
