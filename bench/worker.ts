@@ -26,7 +26,7 @@ import { BENCH_PROFILE, benchFrame, HEIGHT, WIDTH } from './frame.ts';
 import { medianOf, timeScopes } from './scopes.ts';
 import { timeLuts } from './luts.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
-import { ndStacks, solveExposure, type Knobs } from '#core/exposure/solver.ts';
+import { ndStacks, solveExposure, type ExposureChoices } from '#core/exposure/solver.ts';
 import { setCardNumbers, type CardCamera } from '#core/exposure/setCard.ts';
 import { zebraSheet } from '#core/exposure/zebraSheet.ts';
 
@@ -51,7 +51,7 @@ const anchors: readonly Anchor[] = [
   { id: 'white', reading: 61, step: 0.1 },
 ];
 const people = [{ id: 'a', name: 'A', skinOffset: 1.2 }];
-const freeKnobs: Knobs = {
+const freeKnobs: ExposureChoices = {
   irises: F_NUMBERS,
   shutters: [24, 25, 50, 60, 100, 120, 250, 500, 1000, 2000].map((denominator) => ({
     kind: 'time',

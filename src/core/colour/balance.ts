@@ -102,7 +102,7 @@ const onDial = (kelvin: number, step: number, [low, high]: readonly [number, num
   Math.min(high, Math.max(low, Math.round(kelvin / step) * step));
 
 /** How warm a neutral in this light comes out on a body dialled so, mired: warm +. */
-export const castOf = (source: Pick<Source, 'kelvin'>, dial: number, leanMired: number): number =>
+export const castInMired = (source: Pick<Source, 'kelvin'>, dial: number, leanMired: number): number =>
   miredShift(source.kelvin, dial) + leanMired;
 
 /** What each school dials and what it leaves on a neutral in every source. */
@@ -118,7 +118,7 @@ export const balanceAnswers = (input: BalanceInput): BalanceAnswer[] =>
       dial,
       cast: input.sources.map((source) => ({
         source,
-        mired: castOf(source, dial, input.leanMired),
+        mired: castInMired(source, dial, input.leanMired),
       })),
     };
   });

@@ -6,7 +6,14 @@ import { exactFNumber, F_NUMBERS } from './aperture.ts';
 import { ISO_SPEEDS } from './iso.ts';
 import { luminanceFor } from './meter.ts';
 import { MOST_WITH_SKIN, recommend, SCHOOL_IDS, schoolAnswers, type SchoolInput } from './schools.ts';
-import { flickerSafe, ndNeeded, ndStacks, recordedStops, solveExposure, type Knobs } from './solver.ts';
+import {
+  flickerSafe,
+  ndNeeded,
+  ndStacks,
+  recordedStops,
+  solveExposure,
+  type ExposureChoices,
+} from './solver.ts';
 import { incidentAgainstSpot, luxOfGrey, SPOT_UNIT_IDS, SPOT_UNITS, surveyOf, type Spot } from './survey.ts';
 import type { Shutter } from './shutter.ts';
 
@@ -182,7 +189,7 @@ describe('glass', () => {
 });
 
 describe('the exposure solver', () => {
-  const knobs: Knobs = {
+  const knobs: ExposureChoices = {
     irises: F_NUMBERS.filter((f) => f >= 2.8 && f <= 16),
     shutters: [HALF],
     isos: [800],

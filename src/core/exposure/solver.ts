@@ -5,7 +5,7 @@ import { ndChoices, type NdSet } from './nd.ts';
 import { isFlickerSafe, shutterSeconds, type Shutter } from './shutter.ts';
 
 /** What may move while exposing, and what is locked. */
-export type Knobs = {
+export type ExposureChoices = {
   /** Marked f-numbers that may be used; one when the iris is locked or fixed. */
   readonly irises: readonly number[];
   readonly shutters: readonly Shutter[];
@@ -93,7 +93,7 @@ export const recordedStops = (grey: number, { iris, shutter, iso, nd }: Exposure
 export const solveExposure = (
   grey: number,
   placement: number,
-  knobs: Knobs,
+  knobs: ExposureChoices,
   wanted: { readonly iris: number; readonly baseIsos: readonly number[] },
   fps: number,
 ): ExposureAnswer => {

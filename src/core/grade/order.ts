@@ -14,7 +14,7 @@ import { signalsByCode, type Coding } from '../signal/scale.ts';
 import { TRANSFERS, type TransferFunction } from '../transfer/index.ts';
 
 /** What is put right: light in stops, and the balance in mired, warmer +. */
-export type Correction = { readonly stops: number; readonly mired: number };
+export type GradeCorrection = { readonly stops: number; readonly mired: number };
 
 /** Where it is done: on the recording's light, or on the picture that the conversion made. */
 const ORDERS = ['before', 'after'] as const;
@@ -45,7 +45,7 @@ const clamp01 = (v: number) => Math.min(1, Math.max(0, v));
 /** The picture with a correction before or after the conversion: signals in, the output's signal out, held to 0..1. */
 export const corrected = (
   recipe: LutRecipe,
-  { stops, mired }: Correction,
+  { stops, mired }: GradeCorrection,
   order: Order,
 ): ((signal: Triple) => Triple) => {
   const { light, picture, rgb } = compileRecipe(recipe);
@@ -113,7 +113,7 @@ export function* orderLossInParts(
   { r, g, b }: Planes,
   coding: Coding,
   recipe: LutRecipe,
-  correction: Correction,
+  correction: GradeCorrection,
 ): InParts<OrderLoss> {
   const every = Math.max(1, Math.ceil(r.length / MOST_PIXELS));
   const runs = ORDERS.map((order) => corrected(recipe, correction, order));

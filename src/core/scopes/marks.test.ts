@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { makeFrame, type Frame } from '../frame/frame.ts';
 import { CLIP_ALL, CLIP_R, emptyCells, KINDS, markCells, UNDER_FLOOR, type MarkCells } from './marks.ts';
-import { measureClipping, measurePatch, measureShadows, nearClip } from './measure.ts';
+import { measureClipping, measurePatch, measureShadows, measureNearClip } from './measure.ts';
 import { markedRegions, placeWords } from './regions.ts';
 
 const flat = (width: number, height: number, code: number, bitDepth = 10): Frame => {
@@ -77,7 +77,7 @@ describe('levels', () => {
   });
 
   it('counts what stands near clip, less what clips', () => {
-    const near = nearClip(frame, luma, 450, marked(frame, luma, 890, 0));
+    const near = measureNearClip(frame, luma, 450, marked(frame, luma, 890, 0));
     expect(near.share).toBeCloseTo(0.5, 6);
     expect(near.region?.height).toBe(48);
   });

@@ -150,7 +150,12 @@ export const nearOf = (near: Clipping, clipping: Clipping): NearClip => {
 };
 
 /** The same from a frame. */
-export const nearClip = (frame: Frame, luma: Uint16Array, nearCode: number, clipped: MarkCells): NearClip => {
+export const measureNearClip = (
+  frame: Frame,
+  luma: Uint16Array,
+  nearCode: number,
+  clipped: MarkCells,
+): NearClip => {
   const cells = emptyCells(frame.width, frame.height);
   markCells(frame, luma, nearCode, 0, cells);
   return nearOf(measureClipping(cells), measureClipping(clipped));

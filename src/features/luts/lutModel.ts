@@ -40,7 +40,7 @@ const outputName = ({ output, peak }: Pick<LutBuild, 'output' | 'peak'>) =>
 /** What is at hand on the LUTs screen, with the LUT being built. */
 export type Work = LutWork & { readonly build: LutBuild };
 
-export type Place = {
+export type LutContext = {
   readonly selection: Selection;
   readonly work: Work;
   readonly kit: ReadonlyMap<string, LutRecord>;
@@ -51,7 +51,7 @@ export type Place = {
  * A LUT by its id: `build`, `computed`, `opened`, one of the kit; with `:17:trilinear` behind it, reduced to
  * so many points and read so.
  */
-export const sourceOf = (place: Place, id: string): LutSource | undefined => {
+export const sourceOf = (place: LutContext, id: string): LutSource | undefined => {
   const [whole, points, read] = id.split(':');
   const source = wholeSource(place, whole);
   if (!source || points === undefined) return source;
@@ -64,7 +64,7 @@ export const sourceOf = (place: Place, id: string): LutSource | undefined => {
   };
 };
 
-const wholeSource = (place: Place, id: string): LutSource | undefined => {
+const wholeSource = (place: LutContext, id: string): LutSource | undefined => {
   const { selection, work, kit, opened } = place;
   const { coding } = selection.camera;
   if (id === 'build') {
@@ -95,7 +95,9 @@ const wholeSource = (place: Place, id: string): LutSource | undefined => {
 };
 
 /** Every source that is there now, with its name, for a list. */
-export const sourceChoices = (place: Place): readonly { readonly id: string; readonly name: string }[] => [
+export const sourceChoices = (
+  place: LutContext,
+): readonly { readonly id: string; readonly name: string }[] => [
   { id: 'build', name: `built: ${buildName(place.work.build, place.selection)}` },
   { id: 'computed', name: 'computed by the card' },
   ...[...place.kit.values()].map(({ id, name }) => ({ id, name })),

@@ -9,7 +9,7 @@ import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useBrought } from '#ui/bench/useThrough.ts';
 import { chainSource } from './combine/combineModel.ts';
 import { type LutSource } from '#ui/luts/lutSource.ts';
-import { axisOf, sourceChoices, sourceOf, type Place, type Work } from './lutModel.ts';
+import { axisOf, sourceChoices, sourceOf, type LutContext, type Work } from './lutModel.ts';
 
 /** What is at hand on this screen, the LUT being built among it. */
 const useWork = (): Work => {
@@ -22,7 +22,7 @@ const useWork = (): Work => {
 };
 
 /** Everything that a LUT is found by. */
-export const usePlace = (): Place => {
+export const usePlace = (): LutContext => {
   const selection = useSelection();
   const kit = useRecords(({ luts }) => luts);
   const opened = useSession((state) => state.opened);

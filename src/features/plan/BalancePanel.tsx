@@ -6,7 +6,7 @@ import Table from 'react-bootstrap/Table';
 import {
   BALANCE_SCHOOLS,
   balanceAnswers,
-  castOf,
+  castInMired,
   closingGels,
   miredShift,
   printCast,
@@ -97,7 +97,7 @@ const Water = () => {
 /** One light as the camera renders it: its cast, and what that does to a neutral and to skin. */
 const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
   const { camera, plan } = useSelection();
-  const cast = castOf(source, plan.kelvin, camera.lean?.mired ?? 0);
+  const cast = castInMired(source, plan.kelvin, camera.lean?.mired ?? 0);
   const light = { kelvin: source.kelvin, duv: TINT_STEP * source.tint };
   const effect = castEffect(light, balancedLight(plan, camera.lean));
   return (

@@ -15,7 +15,7 @@ import {
   recordedStops,
   solveExposure,
   type ExposureAnswer,
-  type Knobs,
+  type ExposureChoices,
 } from '#core/exposure/solver.ts';
 import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
@@ -114,7 +114,7 @@ export const knobsOf = (
   { camera, setup, plan }: Selection,
   numbers: SetCardNumbers,
   sets: readonly NdSetRecord[],
-): Knobs => {
+): ExposureChoices => {
   const { locks } = setup;
   const irises =
     camera.fixedIris !== undefined

@@ -17,7 +17,7 @@ import type { LumaId } from '#core/signal/luma.ts';
 import type { Result } from '#core/result.ts';
 import type { ViewId } from '#core/kernels/picture.ts';
 import type { ScopeId, ScopeScale } from '#core/scopes/scopeList.ts';
-import type { Correction, OrderLoss } from '#core/grade/order.ts';
+import type { GradeCorrection, OrderLoss } from '#core/grade/order.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import type { LutWish } from '../luts/wish.ts';
@@ -234,7 +234,7 @@ export type JudgeJobs = {
   keep: { input: { readonly id: string; readonly text: string }; output: Result<undefined> };
   /** What a correction after the conversion loses on the frame against one before it. */
   order: {
-    input: { readonly recipe: LutRecipe; readonly correction: Correction };
+    input: { readonly recipe: LutRecipe; readonly correction: GradeCorrection };
     output: OrderLoss;
   };
   /** Keeps the frame on the bench as the reference, in the place of the one before. */

@@ -1,5 +1,5 @@
 // A LUT as a page asks for it. Types only.
-import type { Correction, Order } from '#core/grade/order.ts';
+import type { GradeCorrection, Order } from '#core/grade/order.ts';
 import type { ChainStep } from '#core/lut/chain.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { InterpolationId } from '#core/lut/lut.ts';
@@ -37,6 +37,6 @@ export type LutWish =
   | {
       readonly kind: 'corrected';
       readonly recipe: LutRecipe;
-      readonly correction: Correction;
+      readonly correction: GradeCorrection;
       readonly order: Order;
     };

@@ -3,7 +3,7 @@ import type { OutputId } from '#core/lut/outputs.ts';
 import type { ChainFields } from '#ui/bench/session/lutWork.ts';
 import type { LutWish, StepWish } from '#workers/luts/wish.ts';
 import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
-import { sourceOf, type Place } from '../lutModel.ts';
+import { sourceOf, type LutContext } from '../lutModel.ts';
 
 const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
   if (wish.kind === 'kept') return { ...wish, kind: 'lut', intensity, inverse };
@@ -13,13 +13,13 @@ const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
 const recipeIn = (wish: LutWish): LutRecipe | undefined => (wish.kind === 'recipe' ? wish.recipe : undefined);
 
 /** Where a look that expects log gets it from: back through a computed conversion; a file’s cannot be turned round. */
-const wayBack = (place: Place): LutRecipe | undefined => {
+const wayBack = (place: LutContext): LutRecipe | undefined => {
   const conversion = sourceOf(place, place.work.chain.conversion);
   return conversion && recipeIn(conversion.wish);
 };
 
 /** A look that wants log after a conversion that cannot be undone. */
-export const lookProblem = (place: Place): string | undefined => {
+export const lookProblem = (place: LutContext): string | undefined => {
   const { conversion, look, feed } = place.work.chain;
   if (look === 'none' || feed === 'display' || conversion === 'none') return undefined;
   return wayBack(place)
@@ -32,7 +32,7 @@ export const lookProblem = (place: Place): string | undefined => {
  * nothing is in it.
  */
 export const chainWish = (
-  place: Place,
+  place: LutContext,
 ): { readonly wish: LutWish; readonly output: OutputId } | undefined => {
   const { selection, work } = place;
   const { thirds, conversion, look, intensity, feed, inverse }: ChainFields = work.chain;
@@ -54,13 +54,13 @@ export const chainWish = (
 };
 
 /** The chain as a LUT to look at. */
-export const chainSource = (place: Place): LutSource | undefined => {
+export const chainSource = (place: LutContext): LutSource | undefined => {
   const chain = chainWish(place);
   return chain && { ...PLAIN, id: 'chain', name: 'the chain', ...chain };
 };
 
 /** The chain in words, a step each. */
-export const chainWords = (place: Place): string[] => {
+export const chainWords = (place: LutContext): string[] => {
   const { thirds, conversion, look, intensity, feed, inverse } = place.work.chain;
   const stops = Math.abs(thirds / 3).toFixed(2);
   const named = (id: string) => sourceOf(place, id)?.name ?? '';

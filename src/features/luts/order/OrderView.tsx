@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import Table from 'react-bootstrap/Table';
-import type { Correction, Order, OrderLoss } from '#core/grade/order.ts';
+import type { GradeCorrection, Order, OrderLoss } from '#core/grade/order.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
@@ -24,7 +24,7 @@ const SAYS: { readonly [K in Order]: string } = {
 };
 const percent = (v: number) => `${(100 * v).toFixed(v > 0 && v < 0.001 ? 3 : 1)} %`;
 
-const useOrderLoss = (wish: { readonly recipe: LutRecipe; readonly correction: Correction }) => {
+const useOrderLoss = (wish: { readonly recipe: LutRecipe; readonly correction: GradeCorrection }) => {
   const { session } = useBench();
   const serial = useSession(({ frame }) => frame?.serial);
   return useAnswer<OrderLoss>({

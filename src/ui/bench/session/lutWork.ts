@@ -1,5 +1,5 @@
 import { dequal } from 'dequal';
-import type { Correction } from '#core/grade/order.ts';
+import type { GradeCorrection } from '#core/grade/order.ts';
 import type { LookFeed } from '#core/lut/chain.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
@@ -35,7 +35,7 @@ export type LutWork = {
   readonly chain: ChainFields;
   readonly inspected: string;
   readonly compared: readonly [string, string];
-  readonly correction: Correction;
+  readonly correction: GradeCorrection;
 };
 
 export const FIRST_WORK: LutWork = {
