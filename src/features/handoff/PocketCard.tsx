@@ -48,7 +48,7 @@ export const PocketCard = () => {
           <strong>{printZebra(numbers.warning)}</strong>
         </p>
       </div>
-      <dl>
+      <dl className="paper-facts">
         {rows.map(([name, value]) => (
           <div key={name}>
             <dt>{name}</dt>

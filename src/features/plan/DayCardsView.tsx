@@ -49,7 +49,7 @@ export const DayCardsView = () => {
                 </p>
               ))}
             </div>
-            <dl>
+            <dl className="paper-facts">
               {card.lines.map(([name, value]) => (
                 <div key={name}>
                   <dt>{name}</dt>
