@@ -1,4 +1,4 @@
-// npm run takes: logs the demo's takes through the simulated camera: src/store/demoTakes.json and public/demo/takes.
+// npm run takes: logs the demo's takes through the simulated camera: src/store/demo/takes.json and public/demo/takes.
 // Needs the scenes. Deterministic: same scenes, same code, same takes.
 import { PLAIN } from '#core/kernels/plain.ts';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -166,4 +166,4 @@ for (const shot of SHOTS) {
   console.log(`${take.id}: card ${found === undefined ? 'not read' : `${found.toFixed(2)} off the plan`}`);
   takes.push(take);
 }
-writeFileSync('src/store/demoTakes.json', `${JSON.stringify(takes, undefined, 1)}\n`);
+writeFileSync('src/store/demo/takes.json', `${JSON.stringify(takes, undefined, 1)}\n`);
