@@ -123,16 +123,15 @@ export const SimulatedCamera = ({
   swap?: ReactNode;
 }) => {
   const { camera, setup } = useSelection();
-  const kept = useRecords(({ profiles }) => profiles);
+  const kit = useRecords(({ profiles }) => profiles);
   const offCard = useOffCard(stage);
   if (!stage || !knobs) return null;
-  const profiles = camera.profileIds.flatMap((id) => kept.get(id) ?? []);
   return (
     <section className="panel camera-panel" aria-label="Simulated camera">
       <Head stage={stage} offCard={offCard.length} swap={swap} />
       <KnobPanel
         knobs={knobs}
-        context={{ camera, fps: setup.fps, profiles, auto: stage.auto }}
+        context={{ camera, fps: setup.fps, kit, auto: stage.auto }}
         offCard={offCard}
       />
       <Meter stage={stage} />

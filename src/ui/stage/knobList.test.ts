@@ -6,8 +6,8 @@ import { knobsOfCard, PLAIN_AUTOMATICS, type Knobs } from './stageModel.ts';
 const at = (cameraId: string) => {
   const selection = demoSelection(cameraId === 'small-cam' ? 'slipway' : 'furnace-mouth', cameraId);
   const { camera, setup } = selection;
-  const profiles = camera.profileIds.flatMap((id) => demoBook().profiles.get(id) ?? []);
-  const context: KnobContext = { camera, fps: setup.fps, profiles, auto: PLAIN_AUTOMATICS };
+  const kit = demoBook().profiles;
+  const context: KnobContext = { camera, fps: setup.fps, kit, auto: PLAIN_AUTOMATICS };
   return { context, knobs: knobsOfCard(selection) };
 };
 const knob = (key: keyof Knobs) => KNOBS.find((row) => row.key === key)!;
@@ -50,6 +50,16 @@ describe('the knobs of the simulated camera', () => {
     const lost = { ...knobs, profileId: 'gone' };
     expect(knob('profileId').print(lost, context)).toBe('–');
     const { profileId } = knob('profileId').turn(lost, 1, context);
-    expect(context.profiles.map(({ id }) => id)).toContain(profileId);
+    expect(context.camera.profileIds).toContain(profileId);
+  });
+
+  it('a profile of the kit that the camera has not is named all the same, and left by a click', () => {
+    const [id, profile] = [...context.kit].find(([one]) => !context.camera.profileIds.includes(one))!;
+    const other = { ...knobs, profileId: id };
+    expect(knob('profileId').print(other, context)).toBe(profile.name);
+    const { profileId } = knob('profileId').turn(other, 1, context);
+    expect(context.camera.profileIds).toContain(profileId);
+    const none = { ...context, camera: { ...context.camera, profileIds: [] } };
+    expect(knob('profileId').turn(other, 1, none)).toEqual({});
   });
 });

@@ -9,11 +9,12 @@ import { DIFFUSIONS, irisesOf, turned, turnedKelvin, type Automatics, type Knobs
 const ND_STEP = 1 / 3;
 const MOST_ND = 12;
 
-/** What a knob turns on: the camera, its frame rate, its profiles, what it does by itself. */
+/** What a knob turns on: the camera, its frame rate, the kit's profiles, what it does by itself. */
 export type KnobContext = {
   readonly camera: CameraRecord;
   readonly fps: number;
-  readonly profiles: readonly ProfileRecord[];
+  /** Every profile of the kit; the knob turns among the camera's own. */
+  readonly kit: ReadonlyMap<string, ProfileRecord>;
   readonly auto: Automatics;
 };
 
@@ -86,10 +87,11 @@ export const KNOBS: readonly KnobRow[] = [
   {
     key: 'profileId',
     label: 'Profile',
-    print: ({ profileId }, { profiles }) => profiles.find(({ id }) => id === profileId)?.name ?? '–',
-    turn: ({ profileId }, clicks, { profiles }) => ({
-      profileId: turned(profiles, ({ id }) => (id === profileId ? 0 : 1), clicks).id,
-    }),
+    print: ({ profileId }, { kit }) => kit.get(profileId)?.name ?? '–',
+    turn: ({ profileId }, clicks, { camera, kit }) => {
+      const own = camera.profileIds.filter((id) => kit.has(id));
+      return own.length === 0 ? {} : { profileId: turned(own, (id) => (id === profileId ? 0 : 1), clicks) };
+    },
   },
   {
     key: 'diffusion',
