@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { chromium, test as base, expect, type Browser, type Page } from '@playwright/test';
 import { writePng } from '../src/core/formats/png.ts';
 import { encode } from 'fast-png';
 import { ARCHETYPES, type ArchetypeId } from '../src/core/profile/index.ts';
@@ -122,3 +122,20 @@ export const printOf = (page: Page, selector: string) =>
     for (let i = 0; i < data.length; i += 1) hash = (Math.imul(hash, 31) + data[i]) | 0;
     return hash;
   });
+
+/** A browser that plays a Y4M file as its camera, 8 bit as Chromium has it, and a page of the app in it. */
+export const openWithDevice = async (played: string): Promise<{ browser: Browser; page: Page }> => {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-video-capture=${played}`,
+    ],
+  });
+  const { baseURL, viewport } = test.info().project.use;
+  return { browser, page: await browser.newPage({ viewport, baseURL }) };
+};

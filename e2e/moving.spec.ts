@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { openPng } from '../src/core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { y4mFrameFrom } from '../src/core/formats/y4mRead.ts';
@@ -10,7 +10,7 @@ import { ARCHETYPES } from '../src/core/profile/index.ts';
 import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
 import type { Chroma } from '../src/core/signal/chroma.ts';
 import type { Coding } from '../src/core/signal/scale.ts';
-import { expect, inked, markCard, test, verdict, visit } from './fixtures.ts';
+import { expect, inked, markCard, openWithDevice, test, verdict, visit } from './fixtures.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'candelum-clips-test-'));
 const file = (name: string) => join(folder, name);
@@ -224,22 +224,8 @@ test('a device: its codes, the last minute, the two-point check, to a logged tak
   });
   const head = y4mHeader(frame, { chroma: '4:2:0', rate: [25, 1] });
   writeFileSync(file('camera.y4m'), Buffer.concat([Buffer.from(head), y4mFrame(frame, '4:2:0')]));
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--use-fake-device-for-media-stream',
-      '--use-fake-ui-for-media-stream',
-      `--use-file-for-fake-video-capture=${file('camera.y4m')}`,
-    ],
-  });
+  const { browser, page } = await openWithDevice(file('camera.y4m'));
   try {
-    const page = await browser.newPage({
-      viewport: { width: 1280, height: 800 },
-      baseURL: 'http://127.0.0.1:3210',
-    });
     // The test keeps hold of the devices that the page opens, to pull their plug.
     await page.addInitScript(() => {
       const { mediaDevices } = navigator;

@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
 import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
@@ -12,6 +12,7 @@ import {
   inked,
   markCard,
   openFile,
+  openWithDevice,
   pick,
   printOf,
   setCell,
@@ -388,22 +389,8 @@ test.describe('a worker that the browser ends', () => {
     const played = join(mkdtempSync(join(tmpdir(), 'candelum-feed-')), 'camera.y4m');
     const head = y4mHeader(frame, { chroma: '4:2:0', rate: [25, 1] });
     writeFileSync(played, Buffer.concat([Buffer.from(head), y4mFrame(frame, '4:2:0')]));
-    const browser = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--use-fake-device-for-media-stream',
-        '--use-fake-ui-for-media-stream',
-        `--use-file-for-fake-video-capture=${played}`,
-      ],
-    });
+    const { browser, page } = await openWithDevice(played);
     try {
-      const page = await browser.newPage({
-        viewport: { width: 1280, height: 800 },
-        baseURL: test.info().project.use.baseURL,
-      });
       await page.addInitScript(endsWhenAsked);
       await visit(page, at('judge'));
       const choose = async () => {
