@@ -1,6 +1,3 @@
-/** What a scope pane may show. */
-export type ScopeId = 'waveform' | 'overlay' | 'parade' | 'vectorscope' | 'histogram' | 'rgbHistogram';
-
 /** What a waveform's height and a histogram's width mean. */
 export type ScopeScale = 'percent' | 'code' | 'stops';
 
@@ -58,6 +55,9 @@ export const SCOPES = {
     plane: 'levelsRight',
     scales: LEVELS,
   },
-} as const satisfies Record<ScopeId, ScopeDefinition>;
+} as const satisfies Record<string, ScopeDefinition>;
+
+/** What a scope pane may show. */
+export type ScopeId = keyof typeof SCOPES;
 
 export const SCOPE_IDS = Object.keys(SCOPES) as ScopeId[];
