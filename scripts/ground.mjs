@@ -23,9 +23,13 @@ export const run = (command, args, options = {}) => {
 export const inTurn = async (scripts) => {
   for (const script of scripts) {
     const child = spawn('npm', ['run', '--silent', script], { stdio: ['ignore', 'pipe', 'pipe'], env });
+    // Where another chain fails, this one has nobody to tell.
+    const stop = () => child.kill();
+    process.once('exit', stop);
     const said = [];
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => said.push(part));
     const status = await new Promise((resolve) => child.on('close', resolve));
+    process.off('exit', stop);
     say(`\n== ${script}\n${Buffer.concat(said).toString().trimEnd()}`);
     if (status !== 0) fail(`npm run ${script} ended with ${status}.`);
   }

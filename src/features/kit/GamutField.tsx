@@ -29,7 +29,6 @@ export const GamutField = ({
         <label htmlFor="anchor-gamut">Gamut</label>
         <Form.Select
           id="anchor-gamut"
-
           value={own ? TYPED : value}
           onChange={(event) => pick(event.target.value)}
         >

@@ -122,7 +122,6 @@ export const ProfileMaker = () => {
           <label htmlFor="anchor-name">Name</label>
           <Form.Control
             id="anchor-name"
-
             maxLength={80}
             value={name}
             onChange={(event) => setName(event.target.value)}

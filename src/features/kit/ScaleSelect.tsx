@@ -15,12 +15,7 @@ export const ScaleSelect = ({
 }) => (
   <div className="anchor-wide">
     <label htmlFor={id}>Readings in</label>
-    <Form.Select
-      id={id}
-
-      value={value}
-      onChange={(event) => onPick(event.target.value as ScaleId)}
-    >
+    <Form.Select id={id} value={value} onChange={(event) => onPick(event.target.value as ScaleId)}>
       {SCALE_IDS.map((scale) => (
         <option key={scale} value={scale}>
           {SCALES[scale].name}

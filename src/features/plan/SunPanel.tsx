@@ -65,7 +65,6 @@ export const SunPanel = () => {
           <Form.Control
             id="sun-date"
             type="date"
-
             value={texts.date ?? sun.date}
             onChange={(event) => set('date', event.target.value)}
           />

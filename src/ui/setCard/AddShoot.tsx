@@ -30,7 +30,6 @@ export const AddShoot = () => {
       <Form.Label htmlFor="new-name">New</Form.Label>
       <Form.Control
         id="new-name"
-
         placeholder="Name of a set-up or shoot"
         maxLength={80}
         value={name}

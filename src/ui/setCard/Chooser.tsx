@@ -36,7 +36,6 @@ export const Chooser = () => {
       <Form.Label htmlFor="choose-shoot">Shoot</Form.Label>
       <Form.Select
         id="choose-shoot"
-
         value={shoot.id}
         onChange={(event) => select({ shoot: event.target.value })}
       >
@@ -68,7 +67,6 @@ export const Chooser = () => {
       </Form.Label>
       <Form.Select
         id="choose-camera"
-
         value={camera.id}
         onChange={(event) => select({ camera: event.target.value })}
       >

@@ -46,7 +46,6 @@ const BagForm = ({
           {options ? (
             <Form.Select
               id={`${base}-${id}`}
-
               value={texts[id]}
               onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
             >

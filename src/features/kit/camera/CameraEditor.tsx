@@ -25,12 +25,7 @@ const FieldInput = ({
     <div className={span}>
       <label htmlFor={inputId}>{label}</label>
       {options ? (
-        <Form.Select
-          id={inputId}
-
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-        >
+        <Form.Select id={inputId} value={value} onChange={(event) => onChange(event.target.value)}>
           {options.map(([option, name]) => (
             <option key={option} value={option}>
               {name}

@@ -15,12 +15,7 @@ export const Choice = <T extends string>({
 }) => (
   <div className="anchor-half">
     <label htmlFor={id}>{label}</label>
-    <Form.Select
-      id={id}
-
-      value={value}
-      onChange={(event) => onPick(event.target.value as T)}
-    >
+    <Form.Select id={id} value={value} onChange={(event) => onPick(event.target.value as T)}>
       {options.map(([option, name]) => (
         <option key={option} value={option}>
           {name}

@@ -41,7 +41,6 @@ export const Slider = ({
       </label>
       <Form.Range
         id={id}
-
         min={min}
         max={max}
         step={step}
