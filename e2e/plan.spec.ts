@@ -115,6 +115,7 @@ test('white balance by school, and what water leaves', async ({ page }) => {
   await visit(page, plan('slipway', '&camera=small-cam&part=balance'));
   await expect(page.getByText(/Red stands .* stops under green: under the floor/)).toBeVisible();
   await page.getByLabel('Depth, m').fill('1');
+  await page.getByLabel('Depth, m').press('Enter');
   await expect(page.getByText(/Red stands .* stops under green: a balance at depth/)).toBeVisible();
 });
 
@@ -124,10 +125,11 @@ test('the day: sun of a typed place, set-ups reordered, every camera’s cards o
   await visit(page, plan('furnace-mouth', '&camera=a-cam&part=day'));
   await expect(page.getByText(/sunrise/)).toBeVisible();
   await page.getByLabel('Latitude, north +').fill('80');
+  await page.getByLabel('Latitude, north +').press('Enter');
   await page.getByLabel('Day', { exact: true }).fill('2026-06-21');
   await expect(page.getByText('The sun does not set on this day')).toBeVisible();
   await page.getByLabel('Latitude, north +').fill('95');
-  await expect(page.getByText('Latitude, north +: type -90 to 90; 80 stays.')).toBeVisible();
+  await expect(page.getByText('Type degrees from −90 to 90; 80 stays.')).toBeVisible();
 
   const rows = page.locator('.order-row .row-pick');
   await expect(rows.first()).toContainText('Furnace mouth');

@@ -48,10 +48,15 @@ describe('stops', () => {
     ['−1', -1],
     [' 1.5 ', 1.5],
     ['1,5', 1.5],
+    [',5', 0.5],
+    ['6.', 6],
+    ['1e−5', 1e-5],
+    ['−2.5E2', -250],
   ])('reads %s', (text, value) => expect(parseStops(text)).toBeCloseTo(value, 12));
 
-  it.each(['', 'one', '1/0', '1 1/', '--1', '1e9999'])('does not read %j', (text) =>
-    expect(parseStops(text)).toBeUndefined(),
+  it.each(['', 'one', '1/0', '1 1/', '--1', '1e9999', '1e999', '.', '1.2.3', '0x10', 'Infinity', '1 2'])(
+    'does not read %j',
+    (text) => expect(parseStops(text)).toBeUndefined(),
   );
 
   it('reads back every third it prints', () => {

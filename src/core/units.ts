@@ -72,21 +72,29 @@ export const printStopsExact = (value: number): string =>
 /** A length in stops without sign, in thirds: `1 1/3`. */
 export const printStopsLength = (value: number): string => printStops(Math.abs(value)).replace(/^\+/, '');
 
-const STOPS_TEXT = /^([+\-\u2212])?\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+(?:[.,]\d+)?))$/;
+const NUMBER_TEXT =
+  /^([+\-\u2212])?\s*(?:(?:(\d+)\s+)?(\d+)\/(\d+)|(\d+(?:[.,]\d*)?|[.,]\d+)(?:e([+\-\u2212]?\d{1,3}))?)$/i;
+
+/**
+ * The one reader of typed numbers: `1.5`, `1,5`, `+1 1/3`, `−2/3`, `1e-5`; decimal comma and true minus are read.
+ * @returns NaN when it is none.
+ */
+export const parseNumber = (text: string): number => {
+  const match = NUMBER_TEXT.exec(text.trim());
+  if (!match) return Number.NaN;
+  const [, mark, whole = '0', over, under, plain, power = '0'] = match;
+  const size =
+    over === undefined
+      ? Number(`${plain.replace(',', '.')}e${power.replace(MINUS, '-')}`)
+      : Number(whole) + Number(over) / Number(under);
+  if (!Number.isFinite(size)) return Number.NaN;
+  return mark === '-' || mark === MINUS ? -size || 0 : size;
+};
 
 /** Reads `+1 1/3`, `-2/3`, `1.5`, `−1`; undefined when it is not a number of stops. */
 export const parseStops = (text: string): Stops | undefined => {
-  const match = STOPS_TEXT.exec(text.trim());
-  if (!match) return undefined;
-  const [, mark, whole, num, den, num2, den2, plain] = match;
-  const size =
-    whole !== undefined
-      ? Number(whole) + Number(num) / Number(den)
-      : num2 !== undefined
-        ? Number(num2) / Number(den2)
-        : Number(plain.replace(',', '.'));
-  if (!Number.isFinite(size)) return undefined;
-  return (mark === '-' || mark === MINUS ? -size || 0 : size) as Stops;
+  const value = parseNumber(text);
+  return Number.isNaN(value) ? undefined : (value as Stops);
 };
 
 /** Exhaustiveness check for unions; never reached when the types hold. */

@@ -26,12 +26,3 @@ export const printLight = (value: number): string => {
   const rounded = Number(value.toPrecision(3)).toFixed(0);
   return rounded.length > 4 ? rounded.replace(/\B(?=(\d{3})+$)/g, THIN) : rounded;
 };
-
-/** Time of day and date as the log shows them, in the reader's own zone. */
-export const printWhen = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });

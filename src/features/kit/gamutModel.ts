@@ -1,6 +1,6 @@
 import { ownGamut, type Gamut } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
-import { typed } from './ways/way.ts';
+import { parseNumber } from '#core/units.ts';
 
 export const CORNERS = ['red', 'green', 'blue', 'white'] as const;
 type Corner = (typeof CORNERS)[number];
@@ -22,7 +22,7 @@ export const readGamut = (texts: GamutTexts, name: string): Result<Gamut> => {
     const numbers = texts[corner]
       .trim()
       .split(/[\s;/]+/)
-      .map(typed);
+      .map(parseNumber);
     if (numbers.length !== 2 || !numbers.every(Number.isFinite))
       return failure(corner, `Type x and y for ${corner}, such as 0.64 0.33.`);
     corners[corner] = [numbers[0], numbers[1]];

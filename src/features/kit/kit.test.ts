@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
 import { TABLES } from '#store/tables.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
-import { bagEdit, bagKinds, bagRemoval, emptyTexts } from './bag/kinds.ts';
-import { addCamera, cameraOf, fieldsOfCamera, leanFrom, noiseFrom } from './camera/cameraModel.ts';
+import { bagEdit, bagForm, bagRemoval, bagTexts } from './bag/bagForm.ts';
+import { bagKinds } from './bag/kinds/index.ts';
+import { addCamera, cameraForm, fieldsOfCamera } from './camera/cameraModel.ts';
+import { leanFrom, noiseFrom } from './camera/measured.ts';
 
 const select = demoSelection;
 const coding = { bitDepth: 10, range: 'legal' } as const;
@@ -14,55 +16,59 @@ describe('cameras', () => {
 
   it.each([...cameras.keys()])('%s comes back from its own fields as it was', (id) => {
     const camera = cameras.get(id)!;
-    const made = cameraOf(fieldsOfCamera(camera), camera);
-    expect(made.ok && { ...made.value, fixedIris: made.value.fixedIris }).toEqual({
-      ...camera,
-      fixedIris: camera.fixedIris,
-    });
+    const made = cameraForm(camera).parse(fieldsOfCamera(camera));
+    expect(made).toEqual(camera);
   });
 
   it('is typed as people write it', () => {
-    const made = cameraOf(
-      {
-        ...fieldsOfCamera(aCam),
-        baseIsos: '640 and 4000',
-        irises: 'f/2.8 – f/16',
-        floor: '-4 1/2',
-        tolerances: '±2, 5',
-        zebraRange: '50 to 100',
-        zebraStep: '2,5',
-      },
-      aCam,
-    );
-    if (!made.ok) throw new Error(made.reason);
-    expect(made.value).toMatchObject({ baseIsos: [640, 4000], floorStops: -4.5 });
-    expect([made.value.irises[0], made.value.irises.at(-1)]).toEqual([2.8, 16]);
-    expect(made.value.zebra.range).toEqual({ min: 50, max: 100, step: 2.5, tolerances: [2, 5] });
+    const made = cameraForm(aCam).parse({
+      ...fieldsOfCamera(aCam),
+      baseIsos: '640 and 4000',
+      irises: 'f/2.8 – f/16',
+      floor: '-4 1/2',
+      tolerances: '±2, 5',
+      zebraRange: '50 to 100',
+      zebraStep: '2,5',
+    });
+    expect(made).toMatchObject({ baseIsos: [640, 4000], floorStops: -4.5 });
+    expect([made.irises[0], made.irises.at(-1)]).toEqual([2.8, 16]);
+    expect(made.zebra.range).toEqual({ min: 50, max: 100, step: 2.5, tolerances: [2, 5] });
   });
 
   it.each([
-    [{ baseIsos: 'fast' }, 'base ISO', /one or two whole numbers/],
-    [{ baseIsos: '25600' }, 'base ISO', /25600 lies outside 200 to 12800/],
-    [{ isos: '900 to 100' }, 'ISO range', /lowest and the highest/],
-    [{ irises: '' }, 'iris', /widest and the smallest/],
-    [{ kelvin: '9900 to 2500' }, 'white balance', /lowest and the highest Kelvin/],
-    [{ floor: '2' }, 'usable floor', /such as −5/],
-    [{ zebraStep: '0' }, 'zebra', /levels need a step/],
-    [{ warningRange: '90' }, 'warning', /lowest to highest/],
+    [{ baseIsos: 'fast' }, 'baseIsos', /one or two whole numbers/],
+    [{ baseIsos: '25600' }, 'isos', /25600 lies outside 200 to 12800/],
+    [{ isos: '900 to 100' }, 'isos', /lowest and the highest/],
+    [{ irises: '' }, 'irises', /widest and the smallest/],
+    [{ kelvin: '9900 to 2500' }, 'kelvin', /lowest and the highest Kelvin/],
+    [{ floor: '2' }, 'floor', /such as −5/],
+    [{ zebraStep: '0' }, 'zebraStep', /levels need a step/],
+    [{ warningRange: '90' }, 'warningRange', /lowest to highest/],
     [{ tolerances: '' }, 'tolerances', /such as 2 5 10/],
-    [{ recordings: 'fast' }, 'recording', /frame rate, codec and Mb/],
-    [{ shutters: '720', shutterBy: 'angle' }, 'shutter', /ends at 360/],
-    [{ shutters: 'x' }, 'shutter', /what the dial offers/],
-    [{ extendedUnder: 'low' }, 'extended low', /lowest native ISO/],
-    [{ meterScale: '0' }, 'meter scale', /either side/],
-    [{ meterBias: 'some' }, 'meter bias', /type stops/],
+    [{ recordings: 'fast' }, 'recordings', /frame rate, codec and Mb/],
+    [{ shutters: '720', shutterBy: 'angle' }, 'shutters', /ends at 360/],
+    [{ shutters: 'x' }, 'shutters', /what the dial offers/],
+    [{ extendedUnder: 'low' }, 'extendedUnder', /lowest native ISO/],
+    [{ meterScale: '0' }, 'meterScale', /either side/],
+    [{ meterBias: 'some' }, 'meterBias', /type stops/],
     [{ tint: '9' }, 'tint', /such as -9 to 9/],
-    [{ kelvinStep: '2.5' }, 'white balance', /whole number/],
+    [{ kelvinStep: '2.5' }, 'kelvinStep', /whole number/],
     [{ name: '  ' }, 'name', /give the camera a name/],
   ])('%j gets one sentence', (part, where, reason) => {
-    const made = cameraOf({ ...fieldsOfCamera(aCam), ...part }, aCam);
-    expect(made).toMatchObject({ ok: false, where });
-    expect(!made.ok && made.reason).toMatch(reason);
+    const read = cameraForm(aCam).safeParse({ ...fieldsOfCamera(aCam), ...part });
+    expect(read.error?.issues).toEqual([
+      expect.objectContaining({ path: [where], message: expect.stringMatching(reason) }),
+    ]);
+  });
+
+  it('names every field that is wrong, and what the store refuses besides', () => {
+    const texts = { ...fieldsOfCamera(aCam), floor: '2', zebraStep: '0', tint: 'x' };
+    const wrong = cameraForm(aCam)
+      .safeParse(texts)
+      .error?.issues.map(({ path }) => path[0]);
+    expect(wrong?.sort()).toEqual(['floor', 'tint', 'zebraStep']);
+    const long = cameraForm(aCam).safeParse({ ...fieldsOfCamera(aCam), name: 'x'.repeat(81) });
+    expect(long.error?.issues[0].message).toMatch(/The name must have at most 80 characters/);
   });
 
   it('a further camera and a further subject stand in the set-up at once', () => {
@@ -75,10 +81,10 @@ describe('cameras', () => {
   });
 
   it('a floor typed by hand overrules an older measurement of the noise', () => {
-    const made = cameraOf({ ...fieldsOfCamera(aCam), floor: '-5' }, aCam);
-    expect(made.ok && made.value.noise?.from).toBe('floor');
-    const kept = cameraOf({ ...fieldsOfCamera(aCam), name: 'A' }, aCam);
-    expect(kept.ok && kept.value.noise).toEqual(aCam.noise);
+    const made = cameraForm(aCam).parse({ ...fieldsOfCamera(aCam), floor: '-5' });
+    expect(made.noise?.from).toBe('floor');
+    const kept = cameraForm(aCam).parse({ ...fieldsOfCamera(aCam), name: 'A' });
+    expect(kept.noise).toEqual(aCam.noise);
   });
 
   it('a lean is measured off a card: warm where red is over blue', () => {
@@ -129,8 +135,8 @@ describe('the bag', () => {
 
   it.each(kinds.map(({ table }) => table))('%s come back from their own texts as they were', (table) => {
     for (const record of book[table].values()) {
-      const edit = bagEdit(kind(table), kind(table).textsOf(record as never), selection, record.id, record);
-      expect(edit.ok && edit.value.changes[0].after).toEqual(record);
+      const form = bagForm(kind(table), selection, record.id);
+      expect(form.parse(bagTexts(kind(table), record))).toEqual(record);
       expect(kind(table).line(record as never, selection, book).length).toBeGreaterThan(3);
     }
   });
@@ -139,11 +145,11 @@ describe('the bag', () => {
     const subjects = kind('subjects');
     const compiled = compileProfile(profile.data);
     const percent = (stops: number) => (100 * compiled.signalAt(stops)).toFixed(2);
-    const texts = { ...emptyTexts(subjects), name: 'Ida', card: percent(1), face: percent(1.7) };
-    const edit = bagEdit(subjects, texts, selection, 'ida');
-    if (!edit.ok) throw new Error(edit.reason);
-    expect(edit.value.changes[0].after).toMatchObject({ name: 'Ida', skinOffset: 0.7 });
-    expect(edit.value.changes[1].after).toMatchObject({ subjectIds: ['ana', 'ola', 'ida'] });
+    const texts = { ...bagTexts(subjects), name: 'Ida', card: percent(1), face: percent(1.7) };
+    const ida = bagForm(subjects, selection, 'ida').parse(texts);
+    const { changes } = bagEdit(subjects, ida, selection);
+    expect(changes[0].after).toMatchObject({ name: 'Ida', skinOffset: 0.7 });
+    expect(changes[1].after).toMatchObject({ subjectIds: ['ana', 'ola', 'ida'] });
     const gone = bagRemoval(subjects, book.subjects.get('ana')!, book);
     expect(gone.changes.filter(({ table }) => table === 'setups').length).toBeGreaterThan(1);
   });
@@ -160,8 +166,15 @@ describe('the bag', () => {
     ['monitors', { name: 'X', points: '1' }, 'points', /2 to 129/],
     ['monitors', { name: 'X', peak: '0' }, 'peak', /cd/],
   ])('%s %j gets one sentence', (table, texts, where, reason) => {
-    const edit = bagEdit(kind(table), { ...emptyTexts(kind(table)), ...texts }, selection, 'x');
-    expect(edit).toMatchObject({ ok: false, where });
-    expect(!edit.ok && edit.reason).toMatch(reason);
+    const read = bagForm(kind(table), selection, 'x').safeParse({ ...bagTexts(kind(table)), ...texts });
+    expect(read.error?.issues).toEqual([
+      expect.objectContaining({ path: [where], message: expect.stringMatching(reason) }),
+    ]);
+  });
+
+  it('names every field that is wrong at once', () => {
+    const texts = { ...bagTexts(kind('gels')), name: '', mired: 'warm', loss: '11' };
+    const read = bagForm(kind('gels'), selection, 'x').safeParse(texts);
+    expect(read.error?.issues.map(({ path }) => path[0]).sort()).toEqual(['loss', 'mired', 'name']);
   });
 });

@@ -3,11 +3,11 @@
 import { Circle, CircleDot, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
+import { printInstant, zoneOf } from '#core/day/clock.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
 import { useTakes } from '#ui/bench/useTakes.ts';
-import { printWhen } from '#ui/format.ts';
 import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -19,6 +19,8 @@ import { Thumbnail } from './Thumbnail.tsx';
 
 const Take = ({ take }: { take: TakeRecord }) => {
   const { book, database } = useBench();
+  const { sun } = useSelection().shoot;
+  const zone = sun && zoneOf(sun.clock);
   const { measured, card } = take;
   const troubles = measured?.verdicts.filter(({ state }) => state !== 'holds') ?? [];
   const remove = async () => {
@@ -40,7 +42,7 @@ const Take = ({ take }: { take: TakeRecord }) => {
         <p className="take-name">
           <strong>{card.setupName}</strong> <span className="num">{take.number}</span>
           <span className="quiet">
-            {card.cameraName} · {printWhen(take.loggedAt)}
+            {card.cameraName} · {printInstant(take.loggedAt, zone)}
           </span>
         </p>
         <p className="take-card">{cardLine(take)}</p>

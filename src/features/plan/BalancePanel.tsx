@@ -1,7 +1,6 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import {
   BALANCE_SCHOOLS,
@@ -16,10 +15,12 @@ import {
 import { castEffect, printNeutral, printSkin } from '#core/verdict/castEffect.ts';
 import { balancedLight, neutralOf, TINT_STEP } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
+import { waterSchema } from '#store/records/setup.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin, THIN } from '#ui/format.ts';
+import { NumberField } from '#ui/forms/NumberField.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { reminders } from './dayModel.ts';
 import { MiredScale } from './MiredScale.tsx';
@@ -27,6 +28,11 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { useEditSetup } from './useSetup.ts';
+
+const WATER = [
+  ['depth', 'Depth, m', 'Type 0 to 200 m'],
+  ['distance', 'Distance, m', 'Type 0 to 50 m'],
+] as const;
 
 const Water = () => {
   const selection = useSelection();
@@ -39,23 +45,15 @@ const Water = () => {
   return (
     <Panel title="Under water" note={`${found.path} m of water from surface to lens`}>
       <div className="anchor-form">
-        {(['depth', 'distance'] as const).map((id) => (
-          <div className="anchor-half" key={id}>
-            <label htmlFor={`water-${id}`}>{id === 'depth' ? 'Depth, m' : 'Distance, m'}</label>
-            <Form.Control
-              id={`water-${id}`}
-              className="num"
-              type="number"
-              min={0}
-              max={id === 'depth' ? 200 : 50}
-              step={1}
-              value={water[id]}
-              onChange={(event) => {
-                const value = Number(event.target.value);
-                if (value >= 0 && value <= (id === 'depth' ? 200 : 50)) set({ [id]: value });
-              }}
-            />
-          </div>
+        {WATER.map(([id, label, says]) => (
+          <NumberField
+            key={id}
+            className="anchor-half"
+            label={label}
+            rule={{ schema: waterSchema.shape[id], says }}
+            value={water[id]}
+            onSet={(value) => set({ [id]: value })}
+          />
         ))}
       </div>
       <Table className="figures words mt-2">

@@ -1,9 +1,8 @@
 'use client';
 
-import { useState } from 'react';
-import Form from 'react-bootstrap/Form';
-import type { Brief } from '#store/records/setup.ts';
+import { briefSchema, type Brief } from '#store/records/setup.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
+import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useEditSetup } from './useSetup.ts';
@@ -17,53 +16,10 @@ const SWITCHES = [
 ] as const;
 
 const NUMBERS = [
-  ['minutesPerClip', 'Grading, min a clip', 0, 600, 1],
-  ['clips', 'Clips', 0, 10_000, 1],
-  ['minutes', 'Recorded, min a camera', 0, 10_000, 5],
+  ['minutesPerClip', 'Grading, min a clip', 'Type 0 to 600 minutes', 1],
+  ['clips', 'Clips', 'Type how many, 0 to 10 000', 1],
+  ['minutes', 'Recorded, min a camera', 'Type 0 to 10 000 minutes', 5],
 ] as const;
-
-const NumberField = ({
-  id,
-  label,
-  min,
-  max,
-  step,
-  value,
-  onSet,
-}: {
-  id: string;
-  label: string;
-  min: number;
-  max: number;
-  step: number;
-  value: number;
-  onSet: (value: number) => void;
-}) => {
-  const [text, setText] = useState<string>();
-  const keep = () => {
-    const typed = Number(text);
-    if (text !== undefined && text.trim() !== '' && typed >= min && typed <= max && typed !== value)
-      onSet(typed);
-    setText(undefined);
-  };
-  return (
-    <div className="anchor-third">
-      <label htmlFor={`brief-${id}`}>{label}</label>
-      <Form.Control
-        id={`brief-${id}`}
-        className="num"
-        type="number"
-        min={min}
-        max={max}
-        step={step}
-        value={text ?? value}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={keep}
-        onKeyDown={(event) => event.key === 'Enter' && keep()}
-      />
-    </div>
-  );
-};
 
 /** What the pictures are for: what profile advice, media and time go by. */
 export const Briefing = () => {
@@ -83,16 +39,15 @@ export const Briefing = () => {
         />
       </div>
       <div className="anchor-form">
-        {NUMBERS.map(([id, label, min, max, step]) => (
+        {NUMBERS.map(([id, label, says, step]) => (
           <NumberField
             key={id}
-            id={id}
+            className="anchor-third"
             label={label}
-            min={min}
-            max={max}
+            rule={{ schema: briefSchema.shape[id], says }}
             step={step}
             value={brief[id]}
-            onSet={(value) => set(label, { [id]: id === 'clips' ? Math.round(value) : value })}
+            onSet={(value) => set(label, { [id]: value })}
           />
         ))}
       </div>

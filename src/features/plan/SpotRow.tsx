@@ -4,6 +4,7 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { z } from 'zod';
 import {
   SPOT_ROLES,
   SPOT_UNIT_IDS,
@@ -13,79 +14,94 @@ import {
   type SpotUnit,
 } from '#core/exposure/survey.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '#core/units.ts';
+import { spotSchema, spotSettingsSchema } from '#store/records/setup.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
-import { typed } from '#ui/typed.ts';
+import { NumberField } from '#ui/forms/NumberField.tsx';
 import { settingsOf } from './planModel.ts';
+
+const above0 = z.number().positive();
 
 const ROLE_IDS = Object.keys(SPOT_ROLES) as SpotRole[];
 
 /** Who or what a spot is: a role, or a face by name. */
 const roleValue = ({ role, subjectId }: Spot) => (role === 'skin' && subjectId ? `skin ${subjectId}` : role);
 
+const same = (value: number) => value;
+/** Settings a reading was taken at: how each stands in its field, and what is kept of it. */
 const AT_FIELDS = [
-  ['iso', 'ISO', (v: number) => v, (v: number) => v],
-  ['iris', 'f/', (v: number) => v, (v: number) => v],
-  ['seconds', '1/', (v: number) => Number((1 / v).toFixed(1)), (v: number) => 1 / v],
-  ['ndStops', 'ND stops', (v: number) => v, (v: number) => v],
+  { id: 'iso', label: 'ISO', says: 'Type an ISO over 0', shown: same, kept: same },
+  { id: 'iris', label: 'f/', says: 'Type an f-number over 0', shown: same, kept: same },
+  {
+    id: 'seconds',
+    label: '1/',
+    says: 'Type the denominator of its time, such as 50',
+    shown: (seconds: number) => Number((1 / seconds).toFixed(1)),
+    kept: (denominator: number) => 1 / denominator,
+  },
+  { id: 'ndStops', label: 'ND stops', says: 'Type the stops of its ND, 0 to 20', shown: same, kept: same },
 ] as const;
 
 /** The settings a reading was taken at; the plan's when the spot was made, changed here. */
 const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
-  const [texts, setTexts] = useState<Partial<Record<string, string>>>({});
   const { at } = spot;
   if (!at) return null;
-  const keep = (id: keyof typeof at, back: (v: number) => number) => {
-    const value = typed(texts[id] ?? '');
-    setTexts({ ...texts, [id]: undefined });
-    if (value > 0 || (id === 'ndStops' && value === 0))
-      onChange({ ...spot, at: { ...at, [id]: back(value) } });
-  };
   return (
     <p className="spot-at">
       <span className="quiet">read at</span>
-      {AT_FIELDS.filter(([id]) => id !== 'iris' || spot.unit === 'meter').map(([id, label, shown, back]) => (
-        <label key={id}>
-          <span className="quiet">{label}</span>
-          <Form.Control
-            className="num"
-            inputMode="decimal"
-            value={texts[id] ?? String(shown(at[id]))}
-            onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
-            onBlur={() => texts[id] !== undefined && keep(id, back)}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-          />
-        </label>
-      ))}
+      {AT_FIELDS.filter(({ id }) => id !== 'iris' || spot.unit === 'meter').map(
+        ({ id, label, says, shown, kept }) => (
+          <span key={id} className="spot-setting">
+            <span className="quiet" aria-hidden>
+              {label}
+            </span>
+            <NumberField
+              isInline
+              label={label}
+              rule={{ schema: id === 'ndStops' ? spotSettingsSchema.shape.ndStops.min(0) : above0, says }}
+              value={shown(at[id])}
+              onSet={(value) => onChange({ ...spot, at: { ...at, [id]: kept(value) } })}
+            />
+          </span>
+        ),
+      )}
     </p>
   );
 };
 
 /** What the light falls on: lux become luminance by it. */
-const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
+const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => (
+  <p className="spot-at">
+    <span className="spot-setting">
+      <span className="quiet">on a matt surface of</span>
+      <NumberField
+        isInline
+        label={`Reflectance of ${spot.name}, percent`}
+        rule={{ schema: above0.max(100), says: 'Type 1 to 100 %' }}
+        value={Number((100 * (spot.reflectance ?? MIDDLE_GREY)).toFixed(1))}
+        onSet={(percent) => onChange({ ...spot, reflectance: percent / 100 })}
+      />
+      <span className="quiet">%</span>
+    </span>
+  </p>
+);
+
+/** The name of a spot, kept when the field is left. */
+const SpotName = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
   const [text, setText] = useState<string>();
   const keep = () => {
-    const percent = typed(text ?? '');
-    if (percent > 0 && percent <= 100) onChange({ ...spot, reflectance: percent / 100 });
+    const name = spotSchema.shape.name.safeParse(text ?? spot.name);
+    if (name.success && name.data !== spot.name) onChange({ ...spot, name: name.data });
     setText(undefined);
   };
-  const wrong = text !== undefined && !(typed(text) > 0 && typed(text) <= 100);
   return (
-    <p className="spot-at">
-      <label>
-        <span className="quiet">on a matt surface of</span>
-        <Form.Control
-          isInvalid={wrong}
-          className="num"
-          inputMode="decimal"
-          aria-label={`Reflectance of ${spot.name}, percent`}
-          value={text ?? String(Number((100 * (spot.reflectance ?? MIDDLE_GREY)).toFixed(1)))}
-          onChange={(event) => setText(event.target.value)}
-          onBlur={() => text !== undefined && keep()}
-          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        />
-        <span className="quiet">{wrong ? '%: type 1 to 100' : '%'}</span>
-      </label>
-    </p>
+    <Form.Control
+      aria-label="Name of the spot"
+      maxLength={80}
+      value={text ?? spot.name}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === 'Enter' && keep()}
+    />
   );
 };
 
@@ -103,40 +119,16 @@ export const SpotRow = ({
 }) => {
   const selection = useSelection();
   const { plan, subjects, setup } = selection;
-  const [value, setValue] = useState<string>();
-  const [name, setName] = useState<string>();
   const unit = SPOT_UNITS[spot.unit];
-  const keepValue = () => {
-    if (value === undefined) return;
-    const next = typed(value);
-    if (Number.isFinite(next) && next !== spot.value) onChange({ ...spot, value: next });
-    setValue(undefined);
-  };
-  const keepName = () => {
-    if (name !== undefined && name.trim() !== '' && name !== spot.name)
-      onChange({ ...spot, name: name.trim() });
-    setName(undefined);
-  };
   const setRole = (text: string) => {
     const [role, subjectId] = text.split(' ') as [SpotRole, string | undefined];
     onChange({ ...spot, role, subjectId });
   };
   const setUnit = (next: SpotUnit) =>
     onChange({ ...spot, unit: next, at: SPOT_UNITS[next].settings ? settingsOf(plan, setup) : undefined });
-  const wrong = value !== undefined && !Number.isFinite(typed(value));
-  const enter = (event: { key: string; currentTarget: HTMLElement }) => {
-    if (event.key === 'Enter') event.currentTarget.blur();
-  };
   return (
     <li className="spot">
-      <Form.Control
-        aria-label="Name of the spot"
-        maxLength={80}
-        value={name ?? spot.name}
-        onChange={(event) => setName(event.target.value)}
-        onBlur={keepName}
-        onKeyDown={enter}
-      />
+      <SpotName spot={spot} onChange={onChange} />
       <Form.Select
         aria-label={`What ${spot.name} is`}
         value={roleValue(spot)}
@@ -156,15 +148,12 @@ export const SpotRow = ({
           <option value={roleValue(spot)}>a face</option>
         )}
       </Form.Select>
-      <Form.Control
-        isInvalid={wrong}
-        className="num"
-        aria-label={`Reading of ${spot.name}`}
-        inputMode="decimal"
-        value={value ?? String(spot.value)}
-        onChange={(event) => setValue(event.target.value)}
-        onBlur={keepValue}
-        onKeyDown={enter}
+      <NumberField
+        isInline
+        label={`Reading of ${spot.name}`}
+        rule={{ schema: spotSchema.shape.value, says: `Type what was read, in ${unit.short}` }}
+        value={spot.value}
+        onSet={(value) => onChange({ ...spot, value })}
       />
       <Form.Select
         aria-label={`Unit of ${spot.name}`}

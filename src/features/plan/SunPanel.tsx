@@ -1,10 +1,12 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
+import { dateIn } from '#core/day/clock.ts';
+import { sunSchema } from '#store/records/shoot.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { typed } from '#ui/typed.ts';
 import {
   clockHours,
   dateOfDay,
@@ -18,9 +20,9 @@ import {
 import { DayStrip } from './DayStrip.tsx';
 
 const FIELDS = [
-  ['latitude', 'Latitude, north +', -90, 90],
-  ['longitude', 'Longitude, east +', -180, 180],
-  ['clock', 'Clock, h from UTC', -12, 14],
+  ['latitude', 'Latitude, north +', 'Type degrees from −90 to 90'],
+  ['longitude', 'Longitude, east +', 'Type degrees from −180 to 180'],
+  ['clock', 'Clock, h from UTC', 'Type hours from −12 to 14'],
 ] as const;
 
 /** Sun times of a typed place and day; kept with the shoot. */
@@ -30,64 +32,43 @@ export const SunPanel = () => {
   const records = useRecords();
   const { shoot, setup } = selection;
   const days = useMemo(() => daysOf(records, shoot.id), [records, shoot.id]);
-  const [texts, setTexts] = useState<Partial<Record<keyof Sun, string>>>({});
-  const sun = shoot.sun ?? {
-    latitude: 0,
-    longitude: 0,
-    date: new Date().toISOString().slice(0, 10),
-    clock: 0,
-  };
-  const wrong = FIELDS.find(([id, , low, high]) => {
-    const text = texts[id];
-    return text !== undefined && !(typed(text) >= low && typed(text) <= high);
-  });
-  const set = (id: keyof Sun, text: string) => {
-    setTexts({ ...texts, [id]: text });
-    const field = FIELDS.find(([one]) => one === id);
-    const value = id === 'date' ? text : typed(text);
-    if (text.trim() === '' || (field && !((value as number) >= field[2] && (value as number) <= field[3])))
-      return;
+  const sun = shoot.sun ?? { latitude: 0, longitude: 0, date: dateIn(new Date()), clock: 0 };
+  const set = (part: Partial<Sun>) =>
     void book.edit({
       label: 'Place and day',
       changes: [
-        { table: 'shoots', id: shoot.id, before: shoot, after: { ...shoot, sun: { ...sun, [id]: value } } },
+        { table: 'shoots', id: shoot.id, before: shoot, after: { ...shoot, sun: { ...sun, ...part } } },
       ],
     });
-  };
   const today = whenOf(setup).day;
   const found = shoot.sun && sunOfDay(sun, today);
   const clock = { date: dateOfDay(sun, today), clock: sun.clock };
   return (
     <Panel title="The days on the clock" note={shoot.place}>
       <div className="anchor-form">
-        <div className="anchor-half">
-          <label htmlFor="sun-date">Day</label>
+        <Form.Group className="anchor-half" controlId="sun-date">
+          <Form.Label>Day</Form.Label>
           <Form.Control
-            id="sun-date"
             type="date"
-            value={texts.date ?? sun.date}
-            onChange={(event) => set('date', event.target.value)}
+            defaultValue={sun.date}
+            key={sun.date}
+            onChange={({ target }) => {
+              const date = sunSchema.shape.date.safeParse(target.value);
+              if (date.success) set({ date: date.data });
+            }}
           />
-        </div>
-        {FIELDS.map(([id, label]) => (
-          <div className="anchor-half" key={id}>
-            <label htmlFor={`sun-${id}`}>{label}</label>
-            <Form.Control
-              id={`sun-${id}`}
-              isInvalid={wrong?.[0] === id}
-              className="num"
-              inputMode="decimal"
-              value={texts[id] ?? String(sun[id])}
-              onChange={(event) => set(id, event.target.value)}
-            />
-          </div>
+        </Form.Group>
+        {FIELDS.map(([id, label, says]) => (
+          <NumberField
+            key={id}
+            className="anchor-half"
+            label={label}
+            rule={{ schema: sunSchema.shape[id], says }}
+            value={sun[id]}
+            onSet={(value) => set({ [id]: value })}
+          />
         ))}
       </div>
-      {wrong && (
-        <p className="field-error" role="alert">
-          {wrong[1]}: type {wrong[2]} to {wrong[3]}; {sun[wrong[0]]} stays.
-        </p>
-      )}
       {days.map((one) => (
         <div key={one.day}>
           <p className="day-name">

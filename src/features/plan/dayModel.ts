@@ -1,4 +1,5 @@
 import { dequal } from 'dequal';
+import { dateAfter, hoursInto, zoneOf } from '#core/day/clock.ts';
 import { sunDay, type SunDay } from '#core/day/sun.ts';
 import type { Result } from '#core/result.ts';
 import type { BookRecords } from '#store/book.ts';
@@ -18,10 +19,9 @@ export const whenOf = ({ when }: Pick<SetupRecord, 'when'>): When => when ?? MOR
 export const hoursOnSet = ({ brief }: Pick<SetupRecord, 'brief'>): number =>
   Math.min(6, Math.max(0.75, (3 * brief.minutes) / 60));
 
-const HOUR = 3_600_000;
 /** Hours on the clock of the place, 0..24 of its own day. */
 export const clockHours = (at: Date, { date, clock }: Pick<Sun, 'date' | 'clock'>): number =>
-  (at.getTime() - Date.parse(`${date}T00:00:00Z`)) / HOUR + clock;
+  hoursInto(at, date, zoneOf(clock));
 
 export const printHours = (hours: number): string => {
   const minutes = Math.round((((hours % 24) + 24) % 24) * 60);
@@ -29,8 +29,7 @@ export const printHours = (hours: number): string => {
 };
 
 /** The date of a day of the shoot, ISO 8601. */
-export const dateOfDay = ({ date }: Pick<Sun, 'date'>, day: number): string =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + (day - 1) * 24 * HOUR).toISOString().slice(0, 10);
+export const dateOfDay = ({ date }: Pick<Sun, 'date'>, day: number): string => dateAfter(date, day - 1);
 
 /** Sun times of a day of the shoot; failure where place or date are none. */
 export const sunOfDay = (sun: Sun, day: number): Result<SunDay> => sunDay(dateOfDay(sun, day), sun);

@@ -5,27 +5,28 @@ import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
 /** Cautions that a set-up calls for; their words are in core/cautions.ts. */
 const CAUTION_IDS = ['hotWork', 'sun', 'air', 'diving', 'lamps', 'longRecording', 'waterEdge'] as const;
 
+/** What a camera was set to as it read a spot. */
+export const spotSettingsSchema = z.object({
+  iso: finite.positive(),
+  iris: finite.positive(),
+  seconds: finite.positive(),
+  ndStops: stopsSchema,
+});
+
 /** A reading of the light, as it was taken. */
-const spotSchema = z.object({
+export const spotSchema = z.object({
   id: idSchema,
   name: nameSchema,
   role: z.enum(Object.keys(SPOT_ROLES) as [SpotRole, ...SpotRole[]]),
   unit: z.enum(SPOT_UNIT_IDS as [SpotUnit, ...SpotUnit[]]),
   value: finite,
   reflectance: finite.min(0).max(1).optional(),
-  at: z
-    .object({
-      iso: finite.positive(),
-      iris: finite.positive(),
-      seconds: finite.positive(),
-      ndStops: stopsSchema,
-    })
-    .optional(),
+  at: spotSettingsSchema.optional(),
   subjectId: idSchema.optional(),
 });
 
 /** What the pictures are for and how they are shot. */
-const briefSchema = z.object({
+export const briefSchema = z.object({
   graded: z.boolean(),
   minutesPerClip: finite.min(0).max(600),
   live: z.boolean(),
@@ -49,6 +50,9 @@ export const PLAIN_BRIEF: Brief = {
   clips: 10,
   minutes: 30,
 };
+
+/** Metres from the surface, and from lens to subject. */
+export const waterSchema = z.object({ depth: finite.min(0).max(200), distance: finite.min(0).max(50) });
 
 /** What stays where it is while the exposure is solved. */
 const locksSchema = z.object({
@@ -85,8 +89,7 @@ export const setupSchema = z.object({
     .default(1 / 3),
   /** Lights of the bag that play here; the one on the skin first. */
   lightIds: z.array(idSchema).max(8).default([]),
-  /** Metres. */
-  water: z.object({ depth: finite.min(0).max(200), distance: finite.min(0).max(50) }).optional(),
+  water: waterSchema.optional(),
   /** Day of the shoot and hour on the clock it starts at. */
   when: z.object({ day: z.number().int().min(1).max(99), hour: finite.min(0).max(24) }).optional(),
   /** Checklist items ticked off, by camera. */

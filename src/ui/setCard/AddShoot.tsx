@@ -1,48 +1,48 @@
 'use client';
 
-import { useState } from 'react';
+import { zodResolver } from '@hookform/resolvers/zod';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { FormProvider, useForm } from 'react-hook-form';
+import { z } from 'zod';
 import { newSetup, newShoot } from '#store/newShoot.ts';
+import { nameSchema } from '#store/records/common.ts';
 import { useBench, useSelect, useSelection } from '../bench/hooks.ts';
+import { TextField } from '../forms/FormFields.tsx';
 
 const id = () => crypto.randomUUID();
+const FORM = z.object({ name: nameSchema });
 
 /** A name, and it becomes a set-up of this shoot or a shoot of its own. */
 export const AddShoot = () => {
   const { book } = useBench();
   const selection = useSelection();
   const select = useSelect();
-  const [name, setName] = useState('');
-  const ready = name.trim().length > 0;
-  const addSetup = async () => {
+  const form = useForm({ defaultValues: { name: '' }, mode: 'onChange', resolver: zodResolver(FORM) });
+  const { isValid } = form.formState;
+  const addSetup = form.handleSubmit(async ({ name }) => {
     const setup = id();
-    if (await book.edit(newSetup(book.getState(), selection.setup, name.trim(), setup))) select({ setup });
-    setName('');
-  };
-  const addShoot = async () => {
+    if (await book.edit(newSetup(book.getState(), selection.setup, name, setup))) select({ setup });
+    form.reset();
+  });
+  const addShoot = form.handleSubmit(async ({ name }) => {
     const shoot = id();
-    if (await book.edit(newShoot(book.getState(), name.trim(), { shoot, setup: id() }))) select({ shoot });
-    setName('');
-  };
+    if (await book.edit(newShoot(book.getState(), name, { shoot, setup: id() }))) select({ shoot });
+    form.reset();
+  });
   return (
-    <div className="add-shoot">
-      <Form.Label htmlFor="new-name">New</Form.Label>
-      <Form.Control
-        id="new-name"
-        placeholder="Name of a set-up or shoot"
-        maxLength={80}
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-      />
-      <div className="d-flex gap-2 mt-2">
-        <Button variant="outline-secondary" size="sm" disabled={!ready} onClick={() => void addSetup()}>
-          Add set-up
-        </Button>
-        <Button variant="outline-secondary" size="sm" disabled={!ready} onClick={() => void addShoot()}>
-          Add shoot
-        </Button>
-      </div>
-    </div>
+    <FormProvider {...form}>
+      <Form className="add-shoot" onSubmit={(event) => void addSetup(event)}>
+        <TextField name="name" label="New" hint="Name of a set-up or shoot" maxLength={80} />
+        <div className="d-flex gap-2 mt-2">
+          <Button type="submit" variant="outline-secondary" size="sm" disabled={!isValid}>
+            Add set-up
+          </Button>
+          <Button variant="outline-secondary" size="sm" disabled={!isValid} onClick={() => void addShoot()}>
+            Add shoot
+          </Button>
+        </div>
+      </Form>
+    </FormProvider>
   );
 };

@@ -1,14 +1,13 @@
 'use client';
 
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import InputGroup from 'react-bootstrap/InputGroup';
+import { z } from 'zod';
+import { NumberField } from '../forms/NumberField.tsx';
+import { printNumber } from '../forms/numberText.ts';
 
-const printStep = (value: number) => `${value}`.replace('-', '\u2212');
-
-const typedText = (text: string) => text.replace(',', '.').replace('\u2212', '-');
-
-/** A typed number with steps; a number out of range is said, and what was there stays. */
+/** A typed number with steps, in the steps that the camera has. */
 export const NumberEditor = ({
   label,
   unit,
@@ -29,47 +28,36 @@ export const NumberEditor = ({
   first: boolean;
   onSet: (value: number) => void;
 }) => {
-  const [text, setText] = useState(String(value));
-  const typed = Number(typedText(text));
-  const wrong = text.trim() === '' || !Number.isFinite(typed) || typed < min || typed > max;
-  const set = (next: number) => {
-    const held = Math.min(max, Math.max(min, next));
-    setText(String(held));
-    onSet(held);
-  };
+  const span = `${printNumber(min)} to ${printNumber(max)}`;
+  const schema = z
+    .number()
+    .min(min)
+    .max(max)
+    .transform((typed) => Math.round(typed / step) * step);
+  const move = (by: number) => onSet(Math.min(max, Math.max(min, value + by)));
   return (
     <div className="number-editor">
-      <div className="input-group">
-        <span className="input-group-text number-label">{label}</span>
-        <Button variant="outline-secondary" aria-label={`${label} less`} onClick={() => set(value - step)}>
+      <InputGroup>
+        <InputGroup.Text className="number-label">{label}</InputGroup.Text>
+        <Button variant="outline-secondary" aria-label={`${label} less`} onClick={() => move(-step)}>
           −
         </Button>
-        <Form.Control
-          isInvalid={wrong}
-          aria-label={label}
-          inputMode="decimal"
-          value={text}
+        <NumberField
+          isInline
+          label={label}
+          rule={{ schema, says: `Type ${span} ${unit}` }}
+          value={value}
+          step={step}
           autoFocus={first}
-          onChange={(event) => {
-            setText(event.target.value);
-            const next = Number(typedText(event.target.value));
-            if (event.target.value.trim() !== '' && next >= min && next <= max)
-              onSet(Math.round(next / step) * step);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'ArrowUp') set(value + step);
-            if (event.key === 'ArrowDown') set(value - step);
-          }}
+          onSet={onSet}
         />
-        <Button variant="outline-secondary" aria-label={`${label} more`} onClick={() => set(value + step)}>
+        <Button variant="outline-secondary" aria-label={`${label} more`} onClick={() => move(step)}>
           +
         </Button>
-      </div>
-      <p className={wrong ? 'field-error' : 'quiet small mb-0'}>
-        {wrong
-          ? `Type ${min} to ${max} ${unit}; ${value} ${unit} stays.`
-          : `${printStep(min)} to ${max} by ${step}, ${unit}`}
-      </p>
+      </InputGroup>
+      <Form.Text className="quiet small">
+        {span} by {printNumber(step)}, {unit}
+      </Form.Text>
     </div>
   );
 };

@@ -3,12 +3,14 @@
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { z } from 'zod';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
 import { useBench, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { NO_CHOICE, openedWish } from '#ui/bench/useThrough.ts';
+import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
@@ -21,6 +23,8 @@ const AGAINST = [
   { id: 'stops', name: 'stops' },
   { id: 'hero', name: 'hero' },
 ] as const;
+
+const RATIO = { schema: z.number().min(0.2).max(5), says: 'Type width over height, 0.2 to 5' };
 
 /** Where grey of the profile lands through the file that was opened, signal 0..1. */
 const useOpenedGrey = (): number | undefined => {
@@ -178,16 +182,14 @@ export const LookMenu = ({
           ))}
         </Form.Select>
         {look.guide === 'own' && (
-          <Form.Control
+          <NumberField
+            isInline
             size="sm"
-            className="num"
-            aria-label="Ratio, width over height"
-            inputMode="decimal"
-            defaultValue={look.ratio}
-            onChange={(event) => {
-              const ratio = Number(event.target.value.replace(',', '.'));
-              if (ratio > 0.2 && ratio < 5) void setLook({ ratio });
-            }}
+            label="Ratio, width over height"
+            rule={RATIO}
+            step={0.01}
+            value={look.ratio}
+            onSet={(ratio) => void setLook({ ratio })}
           />
         )}
       </div>

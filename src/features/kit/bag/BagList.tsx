@@ -1,92 +1,13 @@
 'use client';
 
 import { Pencil, Plus, Trash2 } from 'lucide-react';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
-import type { RecordOf } from '#store/tables.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { bagEdit, bagRemoval, emptyTexts, type BagKind, type BagTable, type BagTexts } from './kinds.ts';
-
-const BagForm = ({
-  kind,
-  record,
-  onDone,
-}: {
-  kind: BagKind;
-  record?: RecordOf<BagTable>;
-  onDone: () => void;
-}) => {
-  const { book } = useBench();
-  const selection = useSelection();
-  const records = useRecords();
-  const base = useId();
-  const [texts, setTexts] = useState<BagTexts>(() =>
-    record ? kind.textsOf(record as never) : emptyTexts(kind),
-  );
-  const [tried, setTried] = useState(false);
-  const made = bagEdit(kind, texts, selection, record?.id ?? 'new', record);
-  const save = async () => {
-    setTried(true);
-    const edit = bagEdit(kind, texts, selection, record?.id ?? crypto.randomUUID(), record);
-    if (edit.ok && (await book.edit(edit.value))) onDone();
-  };
-  return (
-    <form
-      className="bag-form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      {kind.fields.map(({ id, label, hint, optionsOf, options = optionsOf?.(records) }, i) => (
-        <div key={id} className={id === 'name' ? 'bag-name' : undefined}>
-          <label htmlFor={`${base}-${id}`}>{label}</label>
-          {options ? (
-            <Form.Select
-              id={`${base}-${id}`}
-              value={texts[id]}
-              onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
-            >
-              {options.map(([value, name]) => (
-                <option key={value} value={value}>
-                  {name}
-                </option>
-              ))}
-            </Form.Select>
-          ) : (
-            <Form.Control
-              id={`${base}-${id}`}
-              className={id === 'name' ? undefined : 'num'}
-              isInvalid={tried && !made.ok && made.where === id}
-              autoComplete="off"
-              autoFocus={i === 0}
-              maxLength={80}
-              placeholder={hint}
-              title={hint}
-              value={texts[id]}
-              onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
-            />
-          )}
-        </div>
-      ))}
-      {tried && !made.ok && (
-        <p className="field-error bag-wide" role="alert">
-          {made.reason}
-        </p>
-      )}
-      <div className="bag-wide d-flex gap-2">
-        <Button type="submit" variant="primary" size="sm">
-          {record ? 'Save' : `Add ${kind.one}`}
-        </Button>
-        <Button variant="outline-secondary" size="sm" onClick={onDone}>
-          Leave as it was
-        </Button>
-      </div>
-    </form>
-  );
-};
+import { BagForm } from './BagForm.tsx';
+import { bagRemoval } from './bagForm.ts';
+import type { BagKind } from './kinds/bagKind.ts';
 
 /** One kind of thing in the bag: a line each, changed in place. */
 export const BagList = ({ kind }: { kind: BagKind }) => {

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { useCard } from '#ui/bench/hooks.ts';
 import { BagList } from './BagList.tsx';
-import { bagKinds } from './kinds.ts';
+import { bagKinds } from './kinds/index.ts';
 
 /** What is carried beside the cameras: faces measured, glass, lights, gels, monitors. */
 export const BagView = () => {

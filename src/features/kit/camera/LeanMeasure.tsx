@@ -3,10 +3,11 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { dateIn, zoneOf } from '#core/day/clock.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
-import { leanFrom } from './cameraModel.ts';
+import { leanFrom } from './measured.ts';
 import { leanWords } from './words.ts';
 
 /** The lean of a body from a filmed card: channels read off the parade, or off the card marked in Judge. */
@@ -26,7 +27,8 @@ export const LeanMeasure = ({
   const marked = measurement?.patches.find(({ patch }) => patch.kind === 'card');
   const coding = measurement?.coding;
   const measure = () => {
-    const today = new Date().toISOString().slice(0, 10);
+    const { sun } = selection.shoot;
+    const today = dateIn(new Date(), sun && zoneOf(sun.clock));
     const found = leanFrom({ card, kelvin }, numbers.profile, numbers.profile.gamut, today);
     setSaid(found.ok ? '' : found.reason);
     if (found.ok) onLean(found.value);

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
-import { noiseFrom } from './cameraModel.ts';
+import { noiseFrom } from './measured.ts';
 import { noiseWords } from './words.ts';
 
 const TEXTS = [

@@ -1,47 +1,37 @@
-import { typed } from '../ways/way.ts';
-import { above0, pair, reading, span, wholes, type Field } from './field.ts';
+import { parseNumber } from '#core/units.ts';
+import { above0, pair, span, typedField, wholes } from './field.ts';
 
 export const balanceFields = {
-  kelvin: {
+  kelvin: typedField({
     label: 'White balance, K',
     span: 'anchor-half',
     print: (camera) => span(camera.kelvinRange),
-    read: reading(
-      'white balance',
-      'type the lowest and the highest Kelvin, such as 2500 to 9900',
-      (text) => (wholes(text) ? pair(text) : undefined),
-      (d, kelvinRange) => ({ ...d, kelvinRange }),
-    ),
-  },
-  kelvinStep: {
+    parse: (text) => (wholes(text) ? pair(text) : undefined),
+    says: 'White balance: type the lowest and the highest Kelvin, such as 2500 to 9900',
+    put: (camera, kelvinRange) => ({ ...camera, kelvinRange }),
+  }),
+  kelvinStep: typedField({
     label: 'by',
     span: 'anchor-half',
     print: (camera) => String(camera.kelvinStep),
-    read: reading(
-      'white balance',
-      'type the step of its Kelvin, a whole number such as 100',
-      (text) => (Number.isInteger(typed(text)) ? above0(text) : undefined),
-      (d, kelvinStep) => ({ ...d, kelvinStep }),
-    ),
-  },
-  tint: {
+    parse: (text) => (Number.isInteger(parseNumber(text)) ? above0(text) : undefined),
+    says: 'White balance: type the step of its Kelvin, a whole number such as 100',
+    put: (camera, kelvinStep) => ({ ...camera, kelvinStep }),
+  }),
+  tint: typedField({
     label: 'Tint from, to (0 if none)',
     span: 'anchor-half',
     print: (camera) => (camera.tintRange[0] === camera.tintRange[1] ? '0' : span(camera.tintRange)),
-    read: reading(
-      'tint',
-      'type the range of its tint, such as -9 to 9, or 0',
-      (text) => (typed(text) === 0 ? ([0, 0] as [number, number]) : pair(text)),
-      (d, tintRange) => ({ ...d, tintRange }),
-    ),
-  },
-  tintStep: {
+    parse: (text): [number, number] | undefined => (parseNumber(text) === 0 ? [0, 0] : pair(text)),
+    says: 'Tint: type the range of its tint, such as -9 to 9, or 0',
+    put: (camera, tintRange) => ({ ...camera, tintRange }),
+  }),
+  tintStep: typedField({
     label: 'by',
     span: 'anchor-half',
     print: (camera) => String(camera.tintStep),
-    read: reading('tint', 'type the step of its tint, such as 1', above0, (d, tintStep) => ({
-      ...d,
-      tintStep,
-    })),
-  },
-} as const satisfies Record<string, Field>;
+    parse: above0,
+    says: 'Tint: type the step of its tint, such as 1',
+    put: (camera, tintStep) => ({ ...camera, tintStep }),
+  }),
+} as const;

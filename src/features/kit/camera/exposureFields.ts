@@ -1,76 +1,66 @@
 import { F_NUMBERS } from '#core/exposure/aperture.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
-import { failure, success } from '#core/result.ts';
-import { parseStops } from '#core/units.ts';
-import { typed } from '../ways/way.ts';
-import {
-  above0,
-  choosing,
-  numbersIn,
-  pair,
-  reading,
-  rising,
-  span,
-  wholes,
-  type Draft,
-  type Field,
-} from './field.ts';
+import { parseNumber, parseStops } from '#core/units.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import { above0, field, numbersIn, pair, rising, span, typedField, wholes } from './field.ts';
 
-const isoRange = (text: string) => {
+const isoRange = (text: string): readonly [number, number] | undefined => {
   const range =
-    pair(text) ?? (wholes(text)?.length === 1 ? ([typed(text), typed(text)] as const) : undefined);
-  return range && range[0] > 0 ? range : undefined;
+    pair(text) ?? (wholes(text)?.length === 1 ? [parseNumber(text), parseNumber(text)] : undefined);
+  return range && range[0] > 0 ? [range[0], range[1]] : undefined;
 };
-const irises = (text: string) => {
+const irises = (text: string): Pick<CameraRecord, 'irises' | 'fixedIris'> | undefined => {
   const values = numbersIn(text);
   if (values.length === 1 && values[0] > 0) return { irises: [], fixedIris: values[0] };
   const [from, to] = pair(text) ?? [];
   const list = from === undefined || to === undefined ? [] : F_NUMBERS.filter((f) => f >= from && f <= to);
   return list.length > 0 ? { irises: list, fixedIris: undefined } : undefined;
 };
-const inMeter = (draft: Draft, part: Partial<Draft['meter']>): Draft => ({
-  ...draft,
-  meter: { ...draft.meter, ...part },
+/** One whole ISO in a list; an empty one where nothing is typed. */
+const nativeFrom = (text: string): number[] | undefined => {
+  if (text.trim() === '') return [];
+  const iso = parseNumber(text);
+  return Number.isInteger(iso) && iso > 0 ? [iso] : undefined;
+};
+const inMeter = (camera: CameraRecord, part: Partial<CameraRecord['meter']>): CameraRecord => ({
+  ...camera,
+  meter: { ...camera.meter, ...part },
 });
 
 export const exposureFields = {
-  baseIsos: {
+  baseIsos: typedField({
     label: 'Base ISO, one or two',
     span: 'anchor-half',
     print: (camera) => camera.baseIsos.join(', '),
-    read: reading('base ISO', 'type one or two whole numbers, such as 800, 3200', wholes, (d, baseIsos) => ({
-      ...d,
-      baseIsos,
-    })),
-  },
-  isos: {
+    parse: wholes,
+    says: 'Base ISO: type one or two whole numbers, such as 800, 3200',
+    put: (camera, baseIsos) => ({ ...camera, baseIsos }),
+  }),
+  isos: typedField({
     label: 'ISO from, to',
     span: 'anchor-half',
     print: (camera) => span(camera.isos),
-    read: (text, draft) => {
-      const range = isoRange(text);
-      if (!range)
-        return failure('ISO range', 'ISO range: type the lowest and the highest, such as 100 to 12800.');
-      const outside = draft.baseIsos.find((base) => base < range[0] || base > range[1]);
-      if (outside !== undefined)
-        return failure('base ISO', `Base ISO ${outside} lies outside ${range[0]} to ${range[1]}.`);
-      const marked = ISO_SPEEDS.filter((iso) => iso >= range[0] && iso <= range[1]);
-      return success({ ...draft, isos: [...new Set([...marked, ...draft.baseIsos])].sort((a, b) => a - b) });
+    parse: isoRange,
+    says: 'ISO range: type the lowest and the highest, such as 100 to 12800',
+    put: (camera, [low, high]) => {
+      const marked = ISO_SPEEDS.filter((iso) => iso >= low && iso <= high);
+      const inside = camera.baseIsos.filter((base) => base >= low && base <= high);
+      return { ...camera, isos: [...new Set([...marked, ...inside])].sort((a, b) => a - b) };
     },
-  },
-  extendedUnder: {
+    check: ({ baseIsos, isos }) => {
+      const outside = baseIsos.find((base) => !isos.includes(base));
+      return outside === undefined ? undefined : `Base ISO ${outside} lies outside ${span(isos)}.`;
+    },
+  }),
+  extendedUnder: typedField({
     label: 'Extended low under ISO',
     span: 'anchor-half',
     print: (camera) => (camera.extendedUnder === undefined ? '' : String(camera.extendedUnder)),
-    read: (text, draft) => {
-      const iso = typed(text);
-      if (text.trim() === '') return success({ ...draft, extendedUnder: undefined });
-      return Number.isInteger(iso) && iso > 0
-        ? success({ ...draft, extendedUnder: iso })
-        : failure('extended low', 'Extended low: type the lowest native ISO, or leave it empty.');
-    },
-  },
-  sensitivity: {
+    parse: nativeFrom,
+    says: 'Extended low: type the lowest native ISO, or leave it empty',
+    put: (camera, [extendedUnder]) => ({ ...camera, extendedUnder }),
+  }),
+  sensitivity: field<CameraRecord['sensitivity']>({
     label: 'The ISO dial moves',
     span: 'anchor-half',
     options: [
@@ -78,20 +68,17 @@ export const exposureFields = {
       ['ei', 'metering only (EI)'],
     ],
     print: (camera) => camera.sensitivity,
-    read: choosing((d, value) => ({ ...d, sensitivity: value as Draft['sensitivity'] })),
-  },
-  irises: {
+    put: (camera, sensitivity) => ({ ...camera, sensitivity }),
+  }),
+  irises: typedField({
     label: 'Iris, or one if fixed',
     span: 'anchor-half',
     print: (camera) => (camera.fixedIris === undefined ? span(camera.irises) : String(camera.fixedIris)),
-    read: reading(
-      'iris',
-      'type the widest and the smallest, such as 1.4 to 22, or one number for a fixed lens',
-      irises,
-      (d, value) => ({ ...d, ...value }),
-    ),
-  },
-  shutterBy: {
+    parse: irises,
+    says: 'Iris: type the widest and the smallest, such as 1.4 to 22, or one number for a fixed lens',
+    put: (camera, value) => ({ ...camera, ...value }),
+  }),
+  shutterBy: field<CameraRecord['shutterBy']>({
     label: 'Shutter set by',
     span: 'anchor-half',
     options: [
@@ -99,48 +86,44 @@ export const exposureFields = {
       ['time', 'time, 1/x s'],
     ],
     print: (camera) => camera.shutterBy,
-    read: choosing((d, value) => ({ ...d, shutterBy: value as Draft['shutterBy'] })),
-  },
-  shutters: {
+    put: (camera, shutterBy) => ({ ...camera, shutterBy }),
+  }),
+  shutters: typedField({
     label: 'Its list, in ° or 1/x',
     span: 'anchor-wide',
     print: (camera) => camera.shutters.join(' '),
-    read: (text, draft) => {
-      const list = rising(text.replace(/1\//g, ' '));
-      if (!list)
-        return failure('shutter', 'Shutter: type what the dial offers, such as 90 172.8 180 or 50 100 200.');
-      return draft.shutterBy === 'angle' && list.some((v) => v > 360)
-        ? failure('shutter', 'Shutter: an angle ends at 360; set it by time instead.')
-        : success({ ...draft, shutters: list });
-    },
-  },
-  meterModes: {
+    parse: (text) => rising(text.replace(/1\//g, ' ')),
+    says: 'Shutter: type what the dial offers, such as 90 172.8 180 or 50 100 200',
+    put: (camera, shutters) => ({ ...camera, shutters }),
+    check: ({ shutterBy, shutters }) =>
+      shutterBy === 'angle' && shutters.some((v) => v > 360)
+        ? 'Shutter: an angle ends at 360; set it by time instead.'
+        : undefined,
+  }),
+  meterModes: field<string>({
     label: 'Meter modes',
     span: 'anchor-half',
+    isWords: true,
     print: (camera) => camera.meter.modes.join(', '),
-    read: choosing((d, text) =>
-      inMeter(d, {
-        modes: text
-          .split(',')
-          .map((m) => m.trim())
-          .filter(Boolean),
-      }),
-    ),
-  },
-  meterScale: {
+    put: (camera, text) => {
+      const modes = text.split(',').map((mode) => mode.trim());
+      return inMeter(camera, { modes: modes.filter(Boolean) });
+    },
+  }),
+  meterScale: typedField({
     label: 'Its scale, ±',
     span: 'anchor-quarter',
     print: (camera) => String(camera.meter.scale),
-    read: reading('meter scale', 'type the stops it shows either side, such as 2', above0, (d, scale) =>
-      inMeter(d, { scale }),
-    ),
-  },
-  meterBias: {
+    parse: above0,
+    says: 'Meter scale: type the stops it shows either side, such as 2',
+    put: (camera, scale) => inMeter(camera, { scale }),
+  }),
+  meterBias: typedField({
     label: 'shows over by',
     span: 'anchor-quarter',
     print: (camera) => String(camera.meter.bias),
-    read: reading('meter bias', 'type stops, such as 0 or +0.5', parseStops, (d, bias) =>
-      inMeter(d, { bias }),
-    ),
-  },
-} as const satisfies Record<string, Field>;
+    parse: parseStops,
+    says: 'Meter bias: type stops, such as 0 or +0.5',
+    put: (camera, bias) => inMeter(camera, { bias }),
+  }),
+} as const;

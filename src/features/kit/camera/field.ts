@@ -1,19 +1,36 @@
-import { failure, success, type Result } from '#core/result.ts';
+import type { z } from 'zod';
+import { parseNumber } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { typed } from '../ways/way.ts';
+import { parsedText } from '#ui/forms/numberText.ts';
 
-export type Draft = CameraRecord;
-
-/** One thing a camera's owner types: how it is shown, and what the text makes of the camera. */
-export type Field = {
+/** One thing a camera's owner types: how it is shown, how it is read, and where it goes in the camera. */
+export type Field<Value = never> = {
   readonly label: string;
   readonly span: 'anchor' | 'anchor-quarter' | 'anchor-half' | 'anchor-wide';
   readonly options?: readonly (readonly [string, string])[];
   /** Several lines. */
   readonly lines?: number;
+  readonly isWords?: boolean;
   readonly print: (camera: CameraRecord) => string;
-  readonly read: (text: string, draft: Draft) => Result<Draft>;
+  /** The text as a value; without it, the text itself. */
+  readonly schema?: z.ZodType<Value, string>;
+  readonly put: (camera: CameraRecord, value: Value) => CameraRecord;
+  /** What is wrong beside the fields before it, as one sentence. */
+  readonly check?: (camera: CameraRecord) => string | undefined;
 };
+
+/** A row of the editor, its value typed by its own reader. */
+export const field = <Value>(row: Field<Value>): Field => row as unknown as Field;
+
+/** A field that is typed and read by a parser; the sentence is said when it cannot. */
+export const typedField = <Value>({
+  parse,
+  says,
+  ...row
+}: Omit<Field<Value>, 'schema'> & {
+  readonly parse: (text: string) => Value | undefined;
+  readonly says: string;
+}): Field => field<Value>({ ...row, schema: parsedText(parse, says) });
 
 /** Every number of a text, however it is set apart: `640 and 4000`, `f/2.8 – f/16`, `−9 to 9`. */
 export const numbersIn = (text: string): number[] =>
@@ -21,7 +38,7 @@ export const numbersIn = (text: string): number[] =>
     .replace(/\u2212/g, '-')
     .split(/[^\d.,-]+|,\s|(?<=\d)-/)
     .filter((part) => /\d/.test(part))
-    .map(typed);
+    .map(parseNumber);
 
 export const span = (values: readonly number[]) =>
   values.length === 0 ? '' : `${values[0]} to ${values[values.length - 1]}`;
@@ -31,32 +48,17 @@ export const pair = (text: string): [number, number] | undefined => {
   const [low, high, more] = numbersIn(text);
   return more === undefined && high > low ? [low, high] : undefined;
 };
-export const above0 = (text: string): number | undefined => (typed(text) > 0 ? typed(text) : undefined);
-
-/** A field read by a parser; the sentence when it cannot. */
-export const reading =
-  <T>(
-    where: string,
-    says: string,
-    parse: (text: string) => T | undefined,
-    put: (draft: Draft, value: T) => Draft,
-  ) =>
-  (text: string, draft: Draft): Result<Draft> => {
-    const value = parse(text);
-    const sentence = `${where[0].toUpperCase()}${where.slice(1)}: ${says}.`;
-    return value === undefined ? failure(where, sentence) : success(put(draft, value));
-  };
-
-export const choosing =
-  (put: (draft: Draft, value: string) => Draft) =>
-  (text: string, draft: Draft): Result<Draft> =>
-    success(put(draft, text));
-
-export const wholes = (text: string) => {
+export const above0 = (text: string): number | undefined => {
+  const value = parseNumber(text);
+  return value > 0 ? value : undefined;
+};
+/** Whole numbers over 0, one or more. */
+export const wholes = (text: string): number[] | undefined => {
   const values = numbersIn(text);
   return values.length > 0 && values.every((v) => Number.isInteger(v) && v > 0) ? values : undefined;
 };
-export const rising = (text: string) => {
+/** Numbers over 0 in rising order, each once. */
+export const rising = (text: string): number[] | undefined => {
   const values = numbersIn(text);
   return values.length > 0 && values.every((v) => v > 0)
     ? [...new Set(values)].sort((a, b) => a - b)

@@ -27,6 +27,7 @@ const PLACES = GROUP_IDS.flatMap((group) => fieldIdsOf(group).map((id) => [id, g
 const GROUP_OF = Object.fromEntries(PLACES) as Readonly<Record<CameraFieldId, GroupId>>;
 
 export const CAMERA_FIELD_IDS: readonly CameraFieldId[] = PLACES.map(([id]) => id);
-export const groupOf = (id: CameraFieldId): GroupId => GROUP_OF[id];
+/** The part a field stands in; undefined for what is no field. */
+export const groupOf = (id: CameraFieldId): GroupId | undefined => GROUP_OF[id];
 export const fieldOf = (id: CameraFieldId): Field =>
   (GROUPS[GROUP_OF[id]].fields as Readonly<Record<string, Field>>)[id];

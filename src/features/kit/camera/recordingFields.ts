@@ -1,50 +1,54 @@
-import { choosing, reading, type Draft, type Field } from './field.ts';
-import { typed } from '../ways/way.ts';
+import { parseNumber } from '#core/units.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import { field, typedField } from './field.ts';
 
 const RECORDING = /^\s*(\d+(?:[.,]\d+)?)\s*(?:fps)?\s+(.+?)\s+(\d+(?:[.,]\d+)?)\s*(?:Mb\/s)?\s*$/i;
-const recordings = (text: string): Draft['recordings'] | undefined => {
+const recordings = (text: string): CameraRecord['recordings'] | undefined => {
   const lines = text.split(/\n|;/).filter((line) => line.trim() !== '');
   const read = lines.map((line) => RECORDING.exec(line));
   if (read.some((match) => !match)) return undefined;
-  return read.map((match) => ({ upToFps: typed(match![1]), codec: match![2], mbps: typed(match![3]) }));
+  return read.map((match) => ({
+    upToFps: parseNumber(match![1]),
+    codec: match![2],
+    mbps: parseNumber(match![3]),
+  }));
 };
 
 export const recordingFields = {
-  name: {
+  name: typedField({
     label: 'Name',
     span: 'anchor-half',
+    isWords: true,
     print: (camera) => camera.name,
-    read: reading(
-      'name',
-      'give the camera a name',
-      (text) => text.trim() || undefined,
-      (d, name) => ({ ...d, name }),
-    ),
-  },
-  job: {
+    parse: (text) => text.trim() || undefined,
+    says: 'Name: give the camera a name',
+    put: (camera, name) => ({ ...camera, name }),
+  }),
+  job: field<string>({
     label: 'Job',
     span: 'anchor-half',
+    isWords: true,
     print: (camera) => camera.job,
-    read: choosing((d, job) => ({ ...d, job: job.trim() })),
-  },
-  bitDepth: {
+    put: (camera, job) => ({ ...camera, job: job.trim() }),
+  }),
+  bitDepth: field<string>({
     label: 'Bits',
     span: 'anchor-quarter',
     options: ['8', '10', '12'].map((bits) => [bits, bits]),
     print: (camera) => String(camera.coding.bitDepth),
-    read: choosing((d, bits) => ({
-      ...d,
-      coding: { ...d.coding, bitDepth: Number(bits) as Draft['coding']['bitDepth'] },
-    })),
-  },
-  chroma: {
+    put: (camera, bits) => ({
+      ...camera,
+      coding: { ...camera.coding, bitDepth: Number(bits) as CameraRecord['coding']['bitDepth'] },
+    }),
+  }),
+  chroma: field<CameraRecord['chroma']>({
     label: 'Chroma',
     span: 'anchor-quarter',
     options: ['4:2:0', '4:2:2', '4:4:4'].map((chroma) => [chroma, chroma]),
     print: (camera) => camera.chroma,
-    read: choosing((d, chroma) => ({ ...d, chroma: chroma as Draft['chroma'] })),
-  },
-  range: {
+    put: (camera, chroma) => ({ ...camera, chroma }),
+  }),
+  range: field<CameraRecord['coding']['range']>({
     label: 'Range',
     span: 'anchor-half',
     options: [
@@ -52,24 +56,15 @@ export const recordingFields = {
       ['full', 'full'],
     ],
     print: (camera) => camera.coding.range,
-    read: choosing((d, range) => ({
-      ...d,
-      coding: { ...d.coding, range: range as Draft['coding']['range'] },
-    })),
-  },
-  recordings: {
+    put: (camera, range) => ({ ...camera, coding: { ...camera.coding, range } }),
+  }),
+  recordings: typedField({
     label: 'Up to fps, codec, Mb/s: one a line',
     span: 'anchor-wide',
     lines: 2,
     print: (camera) => camera.recordings.map((r) => `${r.upToFps} ${r.codec} ${r.mbps}`).join('\n'),
-    read: reading(
-      'recording',
-      'a line is frame rate, codec and Mb/s, such as 30 intra 500',
-      recordings,
-      (d, list) => ({
-        ...d,
-        recordings: list,
-      }),
-    ),
-  },
-} as const satisfies Record<string, Field>;
+    parse: recordings,
+    says: 'Recording: a line is frame rate, codec and Mb/s, such as 30 intra 500',
+    put: (camera, list) => ({ ...camera, recordings: list }),
+  }),
+} as const;

@@ -4,12 +4,15 @@ import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
+import { z } from 'zod';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
 import { useBench } from '#ui/bench/hooks.ts';
+import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
 
 const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
+const MARK_RULE = { schema: z.number().min(0).max(100), says: 'Type 0 to 100 %' };
 const MARK_KEYS = Object.keys(MARK_WORDS) as (keyof CardMark)[];
 const PREVIEW = 356;
 
@@ -141,11 +144,8 @@ export const BracketFrames = ({
     if (done) onChange({ ...fields, mark, frames: done });
   };
   useEffect(() => () => reading.current?.abort(), []);
-  const setMark = (key: keyof CardMark, text: string) => {
-    const share = Number(text) / 100;
-    if (Number.isFinite(share) && share >= 0 && share <= 1)
-      onChange({ ...fields, mark: { ...fields.mark, [key]: share }, frames: frames.map(unread) });
-  };
+  const setMark = (key: keyof CardMark, percent: number) =>
+    onChange({ ...fields, mark: { ...fields.mark, [key]: percent / 100 }, frames: frames.map(unread) });
   const shown = shownOf(frames);
   return (
     <>
@@ -154,20 +154,15 @@ export const BracketFrames = ({
         <p className="quiet mb-0">{shown.name}, its codes as recorded. Drag over the card.</p>
       </div>
       {MARK_KEYS.map((key) => (
-        <div className="anchor-quarter" key={key}>
-          <label htmlFor={`mark-${key}`}>{MARK_WORDS[key]}, %</label>
-          <Form.Control
-            id={`mark-${key}`}
-            className="num"
-            type="number"
-            min={0}
-            max={100}
-            step={1}
-            disabled={busy}
-            value={Math.round(100 * fields.mark[key])}
-            onChange={(event) => setMark(key, event.target.value)}
-          />
-        </div>
+        <NumberField
+          key={key}
+          className="anchor-quarter"
+          label={`${MARK_WORDS[key]}, %`}
+          rule={MARK_RULE}
+          disabled={busy}
+          value={Math.round(100 * fields.mark[key])}
+          onSet={(percent) => setMark(key, percent)}
+        />
       ))}
       <div className="anchor-wide d-flex gap-2">
         <Button variant="outline-secondary" size="sm" disabled={busy} onClick={() => void read(fields.mark)}>

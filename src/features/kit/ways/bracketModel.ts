@@ -8,9 +8,8 @@ import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import { SCALES, type Coding, type Range, type ScaleId } from '#core/signal/scale.ts';
-import { parseStops, printStops, printStopsExact } from '#core/units.ts';
+import { parseNumber, parseStops, printStops, printStopsExact } from '#core/units.ts';
 import type { FilmedCard } from '#workers/bracket/protocol.ts';
-import { typed } from './way.ts';
 
 /** A reading of the card: how far the shutter opened it, and what was read. */
 type BracketRow = { readonly stops: string; readonly text: string };
@@ -105,7 +104,7 @@ export const solveBracket = (
     if (text.trim() === '') continue;
     const stops = parseStops(at);
     if (stops === undefined) return noStops(at);
-    const value = typed(text);
+    const value = parseNumber(text);
     if (!Number.isFinite(value))
       return failure(
         `at ${printStops(stops)}`,

@@ -7,8 +7,7 @@ import {
 } from '#core/profile/index.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { parseStops } from '#core/units.ts';
-import { typed } from './way.ts';
+import { parseNumber, parseStops } from '#core/units.ts';
 
 /** Trims of the profile in use: all in % of signal, the clip in stops. An empty knee is no knee. */
 export type EditFields = {
@@ -34,13 +33,13 @@ export const editFrom = (data: ProfileData): EditFields => {
 };
 
 export const solveEdit = (fields: EditFields, gamut: GamutSpec): Result<ProfileSolution> => {
-  const lift = fields.lift.trim() === '' ? 0 : typed(fields.lift) / 100;
+  const lift = fields.lift.trim() === '' ? 0 : parseNumber(fields.lift) / 100;
   const clipStops = parseStops(fields.clip);
   if (clipStops === undefined || clipStops <= 0)
     return failure('clip', `Clip: type stops over grey such as 6, not “${fields.clip.slice(0, 20)}”.`);
   const bends = fields.kneeFrom.trim() !== '' || fields.kneeReads.trim() !== '';
   const knee = bends
-    ? { from: typed(fields.kneeFrom) / 100, reads: typed(fields.kneeReads) / 100, clipStops }
+    ? { from: parseNumber(fields.kneeFrom) / 100, reads: parseNumber(fields.kneeReads) / 100, clipStops }
     : undefined;
   const edited = profileWithEdits(fields.data, { lift, knee });
   return edited.ok

@@ -8,8 +8,7 @@ import {
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
-import { parseStops } from '#core/units.ts';
-import { typed } from './way.ts';
+import { parseNumber, parseStops } from '#core/units.ts';
 
 /** Forms a maker prints, each with its own numbers; cut, toe and clip belong to both. */
 export const FORMS = {
@@ -58,10 +57,10 @@ export const formulaFrom = ({ curve, clipStops }: ProfileData): FormulaFields =>
   };
 };
 
-const optional = (text: string) => (text.trim() === '' ? undefined : typed(text));
+const optional = (text: string) => (text.trim() === '' ? undefined : parseNumber(text));
 
 const toFormula = (fields: FormulaFields): Formula => {
-  const toe = { e: typed(fields.e), f: typed(fields.f) };
+  const toe = { e: parseNumber(fields.e), f: parseNumber(fields.f) };
   const common = {
     cut: optional(fields.cut),
     cutIn: fields.cutIn,
@@ -73,17 +72,17 @@ const toFormula = (fields: FormulaFields): Formula => {
     ? {
         form: 'log',
         base: fields.base,
-        a: typed(fields.a),
-        b: typed(fields.b),
-        c: typed(fields.c),
-        d: typed(fields.d),
+        a: parseNumber(fields.a),
+        b: parseNumber(fields.b),
+        c: parseNumber(fields.c),
+        d: parseNumber(fields.d),
         ...common,
       }
     : {
         form: 'power',
-        gain: typed(fields.gain),
-        exponent: typed(fields.exponent),
-        offset: typed(fields.offset),
+        gain: parseNumber(fields.gain),
+        exponent: parseNumber(fields.exponent),
+        offset: parseNumber(fields.offset),
         ...common,
       };
 };

@@ -9,8 +9,7 @@ import {
 import { failure, success, type Result } from '#core/result.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
-import { parseStops, reflectanceToStops } from '#core/units.ts';
-import { typed } from './way.ts';
+import { parseNumber, parseStops, reflectanceToStops } from '#core/units.ts';
 
 /** A reading of the user's own at some stop. */
 type ExtraField = { readonly stops: string; readonly reading: string };
@@ -68,7 +67,7 @@ export const printedFrom = (
 /** The same readings on another scale; what is no number stays as typed. */
 export const rescaled = (fields: PrintedFields, scale: ScaleId, coding: Coding): PrintedFields => {
   const turn = (text: string) => {
-    const value = typed(text);
+    const value = parseNumber(text);
     if (!Number.isFinite(value)) return text;
     return trim(SCALES[scale].fromSignal(SCALES[fields.scale].toSignal(value, coding), coding), scale);
   };
@@ -92,7 +91,7 @@ const noNumber = (where: string, text: string) =>
 /** Stops over grey, or a chip's reflectance: `−3`, `2 %`. */
 const placeOf = (text: string): number | undefined => {
   if (!text.trim().endsWith('%')) return parseStops(text);
-  const reflectance = typed(text.replace('%', '')) / 100;
+  const reflectance = parseNumber(text.replace('%', '')) / 100;
   return reflectance > 0 ? reflectanceToStops(reflectance) : undefined;
 };
 
@@ -102,8 +101,8 @@ const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
     if (at.trim() === '' && reading.trim() === '') continue;
     const stops = placeOf(at);
     if (stops === undefined) return noNumber('the stop of the further reading', at);
-    if (!Number.isFinite(typed(reading))) return noNumber(`the reading at ${at}`, reading);
-    anchors.push({ id: 'extra', stops, reading: typed(reading), step: stepOf(reading) });
+    if (!Number.isFinite(parseNumber(reading))) return noNumber(`the reading at ${at}`, reading);
+    anchors.push({ id: 'extra', stops, reading: parseNumber(reading), step: stepOf(reading) });
   }
   return success(anchors);
 };
@@ -117,8 +116,8 @@ export const solvePrinted = (
   const anchors: Anchor[] = [];
   for (const id of ANCHOR_IDS) {
     if (fields[id].trim() === '') continue;
-    if (!Number.isFinite(typed(fields[id]))) return noNumber(ANCHOR_NAMES[id], fields[id]);
-    anchors.push({ id, reading: typed(fields[id]), step: stepOf(fields[id]) });
+    if (!Number.isFinite(parseNumber(fields[id]))) return noNumber(ANCHOR_NAMES[id], fields[id]);
+    anchors.push({ id, reading: parseNumber(fields[id]), step: stepOf(fields[id]) });
   }
   if (fields.clipStops.trim() !== '') {
     const stops = parseStops(fields.clipStops);

@@ -14,8 +14,7 @@ import { parseCube1d } from '#core/formats/cube1d.ts';
 import type { SampledCurve } from '#core/profile/sampledCurve.ts';
 import { failure, success, type Failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
-import { parseStops } from '#core/units.ts';
-import { typed } from './way.ts';
+import { parseNumber, parseStops } from '#core/units.ts';
 
 /** A LUT file that was opened, and how its numbers are meant. */
 export type CurveFields = {
@@ -92,7 +91,7 @@ export const solveTable = (
         {
           direction: curve.direction,
           unit: curve.unit,
-          grey: typed(curve.grey),
+          grey: parseNumber(curve.grey),
           clipStops: parseStops(curve.clip),
         },
         coding,

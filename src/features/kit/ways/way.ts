@@ -22,5 +22,3 @@ export type Way<F> = {
   readonly solve: (fields: F, coding: Coding, gamut: GamutSpec) => Result<ProfileSolution>;
   readonly Fields: ComponentType<WayProps<F>>;
 };
-
-export { typed } from '#ui/typed.ts';

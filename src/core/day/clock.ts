@@ -1,0 +1,31 @@
+import { TZDate } from '@date-fns/tz';
+import { addDays, format, formatISO, startOfDay } from 'date-fns';
+
+/** The time zone of a clock that is some hours from UTC, as ISO 8601 writes an offset: `+02:00`. */
+export const zoneOf = (hoursFromUtc: number): string => {
+  const minutes = Math.round(Math.abs(hoursFromUtc) * 60);
+  const part = (value: number) => String(value).padStart(2, '0');
+  return `${hoursFromUtc < 0 ? '-' : '+'}${part(Math.floor(minutes / 60))}:${part(minutes % 60)}`;
+};
+
+/** An instant on the clock of a zone; without one, on the reader's own. */
+const onClock = (at: Date, zone?: string): Date => (zone === undefined ? at : new TZDate(at.getTime(), zone));
+
+/** The date on the clock of a zone, ISO 8601; without one, on the reader's own. */
+export const dateIn = (at: Date, zone?: string): string =>
+  formatISO(onClock(at, zone), { representation: 'date' });
+
+/** The date some days after another one, both ISO 8601. */
+export const dateAfter = (date: string, days: number): string =>
+  formatISO(addDays(new TZDate(`${date}T00:00:00Z`, 'UTC'), days), { representation: 'date' });
+
+/** Hours an instant lies after the midnight that a date begins with, on the clock of a zone; 24 and more on the next. */
+export const hoursInto = (at: Date, date: string, zone: string): number => {
+  const [year, month, day] = date.split('-').map(Number);
+  const midnight = startOfDay(new TZDate(year, month - 1, day, zone));
+  return (at.getTime() - midnight.getTime()) / 3_600_000;
+};
+
+/** `14 Apr, 15:20` on the clock of a zone; without one, on the reader's own. */
+export const printInstant = (iso: string, zone?: string): string =>
+  format(onClock(new Date(iso), zone), 'd MMM, HH:mm');

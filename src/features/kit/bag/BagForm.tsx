@@ -1,0 +1,66 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { RecordOf } from '#store/tables.ts';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { FormProblems, SelectField, TextField } from '#ui/forms/FormFields.tsx';
+import { bagEdit, bagFields, bagForm, bagTexts } from './bagForm.ts';
+import type { BagKind, BagTable, BagTexts } from './kinds/bagKind.ts';
+
+/** A thing of the bag, new or changed in place. */
+export const BagForm = ({
+  kind,
+  record,
+  onDone,
+}: {
+  kind: BagKind;
+  record?: RecordOf<BagTable>;
+  onDone: () => void;
+}) => {
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const id = useMemo(() => record?.id ?? crypto.randomUUID(), [record]);
+  const form = useForm<BagTexts, unknown, RecordOf<BagTable>>({
+    defaultValues: bagTexts(kind, record),
+    resolver: zodResolver(bagForm(kind, selection, id)),
+  });
+  const save = form.handleSubmit(async (after) => {
+    if (await book.edit(bagEdit(kind, after, selection, record))) onDone();
+  });
+  return (
+    <FormProvider {...form}>
+      <Form className="bag-form" onSubmit={(event) => void save(event)}>
+        {bagFields(kind).map(({ id: name, label, hint, optionsOf, options = optionsOf?.(records) }) =>
+          options ? (
+            <SelectField key={name} name={name} label={label} options={options} />
+          ) : (
+            <TextField
+              key={name}
+              name={name}
+              label={label}
+              className={name === 'name' ? 'bag-name' : undefined}
+              isNumber={name !== 'name'}
+              autoFocus={name === 'name'}
+              maxLength={80}
+              hint={hint}
+            />
+          ),
+        )}
+        <FormProblems className="bag-wide" />
+        <div className="bag-wide d-flex gap-2">
+          <Button type="submit" variant="primary" size="sm">
+            {record ? 'Save' : `Add ${kind.one}`}
+          </Button>
+          <Button variant="outline-secondary" size="sm" onClick={onDone}>
+            Leave as it was
+          </Button>
+        </div>
+      </Form>
+    </FormProvider>
+  );
+};

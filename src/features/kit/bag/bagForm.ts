@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import type { BookRecords } from '#store/book.ts';
+import type { Edit } from '#store/edits.ts';
+import { nameSchema } from '#store/records/common.ts';
+import type { Selection } from '#store/selection.ts';
+import { TABLES, type RecordOf } from '#store/tables.ts';
+import { issueWords } from '#store/words.ts';
+import type { BagField, BagKind, BagTable, BagTexts } from './kinds/bagKind.ts';
+
+/** The questions of a kind, its name first. */
+export const bagFields = ({ fields }: BagKind): readonly BagField[] => [
+  { id: 'name', label: 'Name', empty: '' },
+  ...fields,
+];
+
+/** The texts of a record, or of one that is not there yet. */
+export const bagTexts = (kind: BagKind, record?: RecordOf<BagTable>): BagTexts =>
+  record
+    ? { name: record.name, ...kind.textsOf(record as never) }
+    : { name: '', ...Object.fromEntries(kind.fields.map(({ id, empty }) => [id, empty])) };
+
+/** The form of a kind: texts in, the record as the store has it out; what is wrong is said by field. */
+export const bagForm = (kind: BagKind, selection: Selection, id: string) =>
+  z
+    .object({
+      ...Object.fromEntries(kind.fields.map((field) => [field.id, field.schema ?? z.string()])),
+      name: z
+        .string()
+        .refine((text) => nameSchema.safeParse(text).success, `Name: give the ${kind.one} one.`),
+    })
+    .transform((values, context): RecordOf<BagTable> => {
+      const { name, ...rest } = values;
+      const made = kind.make(rest as never, selection);
+      const wrong = (field: string, message: string) => {
+        context.addIssue({ code: 'custom', path: [field], message });
+        return z.NEVER;
+      };
+      if (!made.ok) return wrong(made.where, made.reason);
+      const record = { ...made.value, id, name };
+      const read = TABLES[kind.table].safeParse(record);
+      return read.success
+        ? (read.data as RecordOf<BagTable>)
+        : wrong('name', `${kind.title}: ${issueWords(read.error, record)}.`);
+    });
+
+/** The edit that puts a new record into the bag, or in the place of the one it was filled from. */
+export const bagEdit = (
+  kind: BagKind,
+  after: RecordOf<BagTable>,
+  selection: Selection,
+  before?: RecordOf<BagTable>,
+): Edit => ({
+  label: `${kind.one} ${after.name}`,
+  changes: [
+    { table: kind.table, id: after.id, before, after },
+    ...(before ? [] : (kind.added?.(after.id, selection) ?? [])),
+  ],
+});
+
+/** Takes a record out of the bag; undo brings it back with all that named it. */
+export const bagRemoval = (kind: BagKind, record: RecordOf<BagTable>, records: BookRecords): Edit => ({
+  label: `${record.name} out of the bag`,
+  changes: [
+    { table: kind.table, id: record.id, before: record },
+    ...(kind.removed?.(record.id, records) ?? []),
+  ],
+});

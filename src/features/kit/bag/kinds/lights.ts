@@ -1,0 +1,27 @@
+import { miredShift } from '#core/colour/balance.ts';
+import { success } from '#core/result.ts';
+import { lightSchema } from '#store/records/bag.ts';
+import { numberField, signed, tintField, tintWords, type BagKind } from './bagKind.ts';
+
+export const lights: BagKind<'lights', { readonly kelvin: number; readonly tint: number }> = {
+  table: 'lights',
+  title: 'Lights',
+  one: 'light',
+  says: 'Lamps and skies, measured or off the box; the split is against the dial of this plan.',
+  fields: [
+    numberField(
+      'kelvin',
+      'Kelvin',
+      '5600',
+      lightSchema.shape.kelvin,
+      'Kelvin: type 1000 to 25000, such as 5600',
+    ),
+    tintField,
+  ],
+  textsOf: ({ kelvin, tint }) => ({ kelvin: String(kelvin), tint: String(tint) }),
+  make: success,
+  line: ({ kelvin, tint }, { plan }) => {
+    const off = Math.round(miredShift(kelvin, plan.kelvin));
+    return `${kelvin} K, ${(1e6 / kelvin).toFixed(0)} mired${tintWords(tint)}; ${signed(off)} mired off the dial`;
+  },
+};

@@ -1,0 +1,92 @@
+'use client';
+
+import { useId, useRef, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { FieldSays } from './FieldSays.tsx';
+import { printNumber, readNumber, type NumberRule } from './numberText.ts';
+
+/**
+ * A number that is changed where it stands: typed with decimal comma, true minus or thirds, stepped by the arrow
+ * keys, kept on Enter or when the field is left (one step of undo), given up by Escape. What it may not be is
+ * said beside it, and what was there stays.
+ */
+export const NumberField = ({
+  label,
+  rule,
+  value,
+  print = printNumber,
+  step = 1,
+  className,
+  disabled,
+  isInline,
+  size,
+  autoFocus,
+  onSet,
+}: {
+  label: string;
+  rule: NumberRule;
+  value: number;
+  /** How the number stands in the field; what it prints, it reads. */
+  print?: (value: number) => string;
+  /** What an arrow key moves it by. */
+  step?: number;
+  className?: string;
+  disabled?: boolean;
+  /** The field alone: the place says what it is. */
+  isInline?: boolean;
+  size?: 'sm';
+  autoFocus?: boolean;
+  onSet: (value: number) => void;
+}) => {
+  const id = useId();
+  const control = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState<string>();
+  const read = text === undefined ? value : readNumber(text, rule);
+  const keep = () => {
+    if (read !== undefined && read !== value) onSet(read);
+    setText(undefined);
+  };
+  const move = (by: number) => {
+    const next = readNumber(printNumber((read ?? value) + by), rule);
+    if (next !== undefined) setText(print(next));
+  };
+  const field = (
+    <>
+      <Form.Control
+        ref={control}
+        id={id}
+        aria-label={isInline ? label : undefined}
+        aria-describedby={read === undefined ? `${id}-says` : undefined}
+        className={['num', isInline && className].filter(Boolean).join(' ')}
+        size={size}
+        inputMode="decimal"
+        autoComplete="off"
+        autoFocus={autoFocus}
+        disabled={disabled}
+        isInvalid={read === undefined}
+        value={text ?? print(value)}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={keep}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') keep();
+          if (event.key === 'ArrowUp') move(step);
+          if (event.key === 'ArrowDown') move(-step);
+          if (event.key === 'Escape' && text !== undefined) {
+            event.stopPropagation();
+            setText(undefined);
+          }
+        }}
+      />
+      <FieldSays id={`${id}-says`} target={control}>
+        {read === undefined ? `${rule.says}; ${print(value)} stays.` : undefined}
+      </FieldSays>
+    </>
+  );
+  if (isInline) return field;
+  return (
+    <Form.Group className={className}>
+      <Form.Label htmlFor={id}>{label}</Form.Label>
+      {field}
+    </Form.Group>
+  );
+};
