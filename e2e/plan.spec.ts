@@ -27,6 +27,19 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
     await reading('Crate').fill('11');
     await reading('Crate').press('Enter');
     await expect(page.locator('.spot').nth(1)).toContainText('+3.0');
+    // Half typed it is said beside the field; Escape gives it up. What is kept is one step of undo.
+    await reading('Crate').fill('1 1/');
+    await expect(
+      page.getByRole('alert').filter({ hasText: 'Type what was read, in EV; 11 stays.' }),
+    ).toBeVisible();
+    await reading('Crate').press('Escape');
+    await expect(reading('Crate')).toHaveValue('11');
+    await reading('Crate').fill('');
+    await reading('Crate').pressSequentially('12,25');
+    await reading('Crate').press('Enter');
+    await expect(reading('Crate')).toHaveValue('12.25');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(reading('Crate')).toHaveValue('11');
     await page.getByRole('button', { name: 'Add a spot' }).click();
     await page.getByLabel('What Spot 3 is').selectOption('light in frame');
     await reading('Spot 3').fill('17');

@@ -26,7 +26,7 @@ export const GamutField = ({
   return (
     <>
       <div className="anchor-half">
-        <label htmlFor="anchor-gamut">Gamut</label>
+        <Form.Label htmlFor="anchor-gamut">Gamut</Form.Label>
         <Form.Select
           id="anchor-gamut"
           value={own ? TYPED : value}
@@ -43,7 +43,7 @@ export const GamutField = ({
       {own &&
         CORNERS.map((corner) => (
           <div className="anchor-quarter" key={corner}>
-            <label htmlFor={`gamut-${corner}`}>{corner} x y</label>
+            <Form.Label htmlFor={`gamut-${corner}`}>{corner} x y</Form.Label>
             <Form.Control
               id={`gamut-${corner}`}
               isInvalid={read && !read.ok && read.where === corner}

@@ -1,9 +1,9 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import type { GamutSpec } from '#core/colour/gamut.ts';
+import { FormProvider } from 'react-hook-form';
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { freeName } from '#store/takeIn.ts';
@@ -13,6 +13,7 @@ import { Segmented } from '#ui/parts/Segmented.tsx';
 import { GamutField } from './GamutField.tsx';
 import { saveProfile } from './saveProfile.ts';
 import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
+import { useWayForm } from './ways/useWayForm.ts';
 
 const Answer = ({ solution }: { solution: ProfileSolution }) => {
   const { residuals, warnings, findings = [], narrowing, profile, continuity } = solution;
@@ -66,74 +67,39 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
   );
 };
 
-/** A profile of the user's own, by one of the ways in; ladder and card follow while he types. */
-export const ProfileMaker = () => {
+/** A profile by one way in. */
+const WayForm = ({ wayId }: { wayId: WayId }) => {
   const { session, book } = useBench();
-  const selection = useSelection();
-  const { camera, profile, plan } = selection;
-  const [wayId, setWayId] = useState<WayId>('anchors');
-  const [touched, setTouched] = useState<{ readonly fields: unknown }>();
-  const [typedName, setName] = useState<string>();
-  const name = typedName ?? `${camera.name} log`;
-  const [gamut, setGamut] = useState<GamutSpec>(profile.data.gamut);
+  const { camera, profile, plan } = useSelection();
+  const [ownName, setName] = useState<string>();
+  const name = ownName ?? `${camera.name} log`;
   const way = wayOf(wayId);
-  const begun = useMemo(() => way.start(profile.data, camera.coding), [way, profile.data, camera.coding]);
-  const fields = touched ? touched.fields : begun;
-  const solved = useMemo(
-    () => touched && way.solve(touched.fields, camera.coding, gamut),
-    [touched, way, camera.coding, gamut],
+  const { form, fields, gamut, solved, isTouched, discard, change, changeGamut } = useWayForm(
+    way,
+    profile.data,
+    camera.coding,
   );
-
   useEffect(() => {
     session.draft.solve(solved?.ok ? { name, data: solved.value.profile } : undefined);
   }, [session, name, solved]);
   useEffect(() => () => session.draft.solve(undefined), [session]);
 
-  const pickGamut = (next: GamutSpec) => {
-    setGamut(next);
-    setTouched({ fields });
-  };
   const save = async () => {
     if (!solved?.ok) return;
     const free = freeName(book.getState().profiles, name.trim() || 'my profile');
     const made = { id: crypto.randomUUID(), name: free, way: wayId, solution: solved.value };
-    if (await book.edit(saveProfile(made, camera, plan))) setTouched(undefined);
+    if (await book.edit(saveProfile(made, camera, plan))) discard();
   };
   const { Fields } = way;
   return (
-    <Panel title="Own profile" note="ladder, table and card follow">
-      <Segmented
-        label="Way in"
-        options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}
-        value={wayId}
-        onPick={(id) => {
-          setWayId(id);
-          setTouched(undefined);
-        }}
-      />
-      <form
-        className="anchor-form"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
-        <div className="anchor-half">
-          <label htmlFor="anchor-name">Name</label>
-          <Form.Control
-            id="anchor-name"
-            maxLength={80}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </div>
-        <GamutField value={gamut} onChange={pickGamut} />
-        <Fields
-          fields={fields}
-          onChange={(next) => setTouched({ fields: next })}
-          coding={camera.coding}
-          failure={solved && !solved.ok ? solved : undefined}
-        />
+    <FormProvider {...form}>
+      <Form className="anchor-form" onSubmit={(event) => void form.handleSubmit(save)(event)}>
+        <Form.Group className="anchor-half" controlId="anchor-name">
+          <Form.Label>Name</Form.Label>
+          <Form.Control maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
+        </Form.Group>
+        <GamutField value={gamut} onChange={changeGamut} />
+        <Fields fields={fields} change={change as (part: unknown) => void} coding={camera.coding} />
         <div className="anchor-wide anchor-answer" aria-live="polite">
           {!solved && (
             <p className="quiet">
@@ -151,11 +117,27 @@ export const ProfileMaker = () => {
           <Button type="submit" variant="primary" disabled={!solved?.ok}>
             Save and use on {camera.name}
           </Button>
-          <Button variant="outline-secondary" disabled={!touched} onClick={() => setTouched(undefined)}>
+          <Button variant="outline-secondary" disabled={!isTouched} onClick={discard}>
             Discard
           </Button>
         </div>
-      </form>
+      </Form>
+    </FormProvider>
+  );
+};
+
+/** A profile of the user’s own; ladder and card follow while he types. */
+export const ProfileMaker = () => {
+  const [wayId, setWayId] = useState<WayId>('anchors');
+  return (
+    <Panel title="Own profile" note="ladder, table and card follow">
+      <Segmented
+        label="Way in"
+        options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}
+        value={wayId}
+        onPick={setWayId}
+      />
+      <WayForm key={wayId} wayId={wayId} />
     </Panel>
   );
 };

@@ -99,7 +99,7 @@ describe('cameras', () => {
       where: 'card',
     });
     expect(leanFrom({ card: '41 41 41', kelvin: '56' }, profile, 'bt709', 'x')).toMatchObject({
-      where: 'light',
+      where: 'kelvin',
     });
   });
 

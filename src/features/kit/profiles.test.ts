@@ -6,8 +6,8 @@ import { saveProfile } from './saveProfile.ts';
 import { bracketFrom, framesOf, solveBracket, stopsInName } from './ways/bracketModel.ts';
 import { editFrom, solveEdit } from './ways/editModel.ts';
 import { formulaFrom, solveFormula } from './ways/formulaModel.ts';
-import { WAY_IDS, wayOf } from './ways/index.ts';
 import { printedFrom, rescaled, solvePrinted, typedOver } from './ways/printedModel.ts';
+import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
 import { fieldsOfFile, solveTable, tableFrom } from './ways/tableModel.ts';
 import { bandPoints, codeSteps, curvePoints, readingRows } from './curveModel.ts';
 import { readGamut, gamutTexts } from './gamutModel.ts';
@@ -58,7 +58,7 @@ describe('kit', () => {
 
   it.each([
     [{ grey: '', white: '', clip: '' }, '0 %', /One reading with a place: a curve needs two/],
-    [{ extra: [{ stops: '-1 %', reading: '5' }] }, 'the stop of the further reading', /Type a number/],
+    [{ extra: [{ stops: '-1 %', reading: '5' }] }, 'extra.0.stops', /Type a number/],
     [{ white: 'bright' }, '90 %', /“bright” is none/],
     [{ white: '30' }, '90 %', /reads lower than 18 %/],
     [{ clipStops: 'six' }, 'clip stops', /type a number such as 6/],
@@ -195,10 +195,8 @@ describe('further ways in', () => {
     const fields = tableFrom(ARCHETYPES.wideLog);
     const rows = Array.from({ length: 64 }, (_, i) => `${(i / 63) ** 2} ${(i / 63) ** 2} ${(i / 63) ** 2}`);
     const opened = fieldsOfFile(fields, 'own.CUBE', `LUT_1D_SIZE 64\n${rows.join('\n')}\n`);
-    expect(opened.curve).toMatchObject({ file: 'own.CUBE', direction: 'codeToLight' });
-    expect(solveTable({ ...opened, curve: { ...opened.curve!, unit: 'signal' } }, coding, 'bt709').ok).toBe(
-      true,
-    );
+    expect(opened).toMatchObject({ curve: { file: 'own.CUBE' }, direction: 'codeToLight' });
+    expect(solveTable({ ...opened, unit: 'signal' }, coding, 'bt709').ok).toBe(true);
     const broken = fieldsOfFile(opened, 'bad.cube', 'LUT_1D_SIZE 2\n0 0 x\n');
     expect(broken.curve).toEqual(opened.curve);
     const solved = solveTable({ ...fields, refused: broken.refused }, coding, 'bt709');
@@ -225,11 +223,11 @@ describe('further ways in', () => {
     ]);
     const bytes = new Blob([]);
     const named = framesOf(['b +1', 'a -2', 'c 0+0'].map((name) => ({ name, bytes })));
-    expect(named.map(({ stops }) => stops)).toEqual(['−2', '0', '+1']);
+    expect(named.map(({ stops }) => stops)).toEqual([-2, 0, 1]);
     const plain = framesOf(['f10.png', 'f9.png'].map((name) => ({ name, bytes })));
     expect(plain.map(({ name, stops }) => [name, stops])).toEqual([
-      ['f9.png', '−4'],
-      ['f10.png', '−3'],
+      ['f9.png', -4],
+      ['f10.png', -3],
     ]);
     const fields = { ...bracketFrom(ARCHETYPES.wideLog), frames: plain };
     expect(solveBracket(fields, coding, 'bt709')).toMatchObject({ ok: false, where: 'frames' });
@@ -286,5 +284,38 @@ describe('further ways in', () => {
     expect(readGamut({ ...texts, green: '0.3' }, 'x')).toMatchObject({ ok: false, where: 'green' });
     expect(readGamut({ ...texts, green: texts.red }, 'x')).toMatchObject({ ok: false, where: 'primaries' });
     expect(readGamut({ ...texts, white: '0.7 0.2' }, 'x')).toMatchObject({ ok: false, where: 'white' });
+  });
+});
+
+describe('each way', () => {
+  const table = tableFrom(ARCHETYPES.wideLog);
+  const bracketRows = bracketFrom(ARCHETYPES.wideLog);
+  const rows = bracketRows.rows.map((row) => (row.stops === '+1' ? { ...row, text: 'hot' } : row));
+  const printedFields = printedFrom(ARCHETYPES.wideLog, coding);
+  const power = formulaFrom(ARCHETYPES.wideLog);
+  const trim = editFrom(ARCHETYPES.wideLog);
+  const cases: [WayId, unknown, string[]][] = [
+    ['anchors', { ...printedFields, grey: 'x' }, ['grey']],
+    ['anchors', { ...printedFields, clipStops: 'six' }, ['clipStops']],
+    ['anchors', { ...printedFields, extra: [{ stops: '-3', reading: '' }] }, ['extra.0.reading']],
+    ['formula', { ...power, e: '4' }, ['e', 'f']],
+    ['formula', { ...power, clip: 'six' }, ['clip']],
+    ['table', { ...table, text: '-2,20\n-1,x\n' }, ['text']],
+    ['bracket', { ...bracketRows, rows }, [`rows.${rows.findIndex(({ text }) => text === 'hot')}.text`]],
+    ['bracket', { ...bracketRows, rows: [{ stops: 'dark', text: '4' }] }, ['rows.0.stops']],
+    ['edit', { ...trim, kneeFrom: '80' }, ['kneeFrom', 'kneeReads']],
+    ['edit', { ...trim, lift: '90' }, ['lift']],
+  ];
+  it.each(cases)('%s marks the fields that are wrong', (id, fields, names) => {
+    const way = wayOf(id);
+    const solved = way.solve(fields, coding, 'bt709');
+    if (solved.ok) throw new Error('solved');
+    expect(way.fieldsAt(solved.where, fields)).toEqual(names);
+  });
+
+  it.each(WAY_IDS)('%s starts with a field for everything it asks and solves as it starts', (id) => {
+    const way = wayOf(id);
+    const fields = way.start(ARCHETYPES.wideLog, coding);
+    expect(way.solve(fields, coding, 'bt709').ok).toBe(true);
   });
 });

@@ -80,7 +80,7 @@ export const TextField = ({
   hint?: string;
   maxLength?: number;
   autoFocus?: boolean;
-  /** What else changes as it is typed. */
+  /** Changes the form where more than this field changes as it is typed. */
   onType?: (text: string) => void;
 }) => {
   const { field, says } = useField(name);
@@ -89,10 +89,7 @@ export const TextField = ({
       {!isInline && <Form.Label htmlFor={field.id}>{label}</Form.Label>}
       <Form.Control
         {...field}
-        onChange={(event) => {
-          field.onChange(event);
-          onType?.(event.target.value);
-        }}
+        onChange={(event) => (onType ? onType(event.target.value) : field.onChange(event))}
         as={lines ? 'textarea' : undefined}
         rows={lines}
         aria-label={isInline ? label : undefined}
@@ -119,7 +116,7 @@ export const SelectField = ({
   onPick,
 }: FieldOf & {
   options: readonly (readonly [string, string])[];
-  /** What else changes when one is picked. */
+  /** Changes the form where more than this field changes when one is picked. */
   onPick?: (value: string) => void;
 }) => {
   const { field, says } = useField(name);
@@ -128,10 +125,7 @@ export const SelectField = ({
       <Form.Label htmlFor={field.id}>{label}</Form.Label>
       <Form.Select
         {...field}
-        onChange={(event) => {
-          field.onChange(event);
-          onPick?.(event.target.value);
-        }}
+        onChange={(event) => (onPick ? onPick(event.target.value) : field.onChange(event))}
       >
         {options.map(([value, word]) => (
           <option key={value} value={value}>

@@ -23,10 +23,10 @@ export const bagTexts = (kind: BagKind, record?: RecordOf<BagTable>): BagTexts =
 export const bagForm = (kind: BagKind, selection: Selection, id: string) =>
   z
     .object({
-      ...Object.fromEntries(kind.fields.map((field) => [field.id, field.schema ?? z.string()])),
       name: z
         .string()
         .refine((text) => nameSchema.safeParse(text).success, `Name: give the ${kind.one} one.`),
+      ...Object.fromEntries(kind.fields.map((field) => [field.id, field.schema ?? z.string()])),
     })
     .transform((values, context): RecordOf<BagTable> => {
       const { name, ...rest } = values;

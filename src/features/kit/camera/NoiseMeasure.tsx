@@ -1,10 +1,11 @@
 'use client';
 
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
+import { FormProvider, useForm } from 'react-hook-form';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { FormProblems, TextField } from '#ui/forms/FormFields.tsx';
+import { resultResolver } from '#ui/forms/resultResolver.ts';
 import { noiseFrom } from './measured.ts';
 import { noiseWords } from './words.ts';
 
@@ -13,6 +14,9 @@ const TEXTS = [
   ['code', 'Grey patch: code'],
   ['grey', 'and its ± codes'],
 ] as const;
+
+type NoiseTexts = Parameters<typeof noiseFrom>[0];
+type Found = { readonly noise: NonNullable<CameraRecord['noise']>; readonly floorStops: number };
 
 /** The sensor from two readings a user can get: a dark frame and a grey patch. */
 export const NoiseMeasure = ({
@@ -24,41 +28,34 @@ export const NoiseMeasure = ({
 }) => {
   const selection = useSelection();
   const { numbers } = useCard();
-  const [texts, setTexts] = useState({ dark: '', code: '', grey: '' });
-  const [said, setSaid] = useState('');
-  const compute = () => {
-    const found = noiseFrom(texts, numbers.profile, selection.camera.coding);
-    setSaid(found.ok ? '' : found.reason);
-    if (found.ok) onNoise(found.value.noise, found.value.floorStops);
-  };
+  const form = useForm<NoiseTexts, unknown, Found>({
+    defaultValues: { dark: '', code: '', grey: '' },
+    resolver: resultResolver(
+      (texts) => noiseFrom(texts, numbers.profile, selection.camera.coding),
+      () => [],
+    ),
+  });
   return (
-    <>
+    <FormProvider {...form}>
       <p className="anchor-wide quiet mb-0">
         {noise ? noiseWords(noise) : 'Sensor taken from the floor alone.'} Or from two readings at base ISO,
         noise reduction off: standard deviations in codes.
       </p>
       {TEXTS.map(([id, label]) => (
-        <div className="anchor-third" key={id}>
-          <label htmlFor={`noise-${id}`}>{label}</label>
-          <Form.Control
-            id={`noise-${id}`}
-            className="num"
-            inputMode="decimal"
-            value={texts[id]}
-            onChange={(event) => setTexts({ ...texts, [id]: event.target.value })}
-          />
-        </div>
+        <TextField key={id} name={id} label={label} className="anchor-third" isNumber />
       ))}
       <div className="anchor-wide">
-        <Button variant="outline-secondary" size="sm" onClick={compute}>
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          onClick={() =>
+            void form.handleSubmit(({ noise: found, floorStops }) => onNoise(found, floorStops))()
+          }
+        >
           Work out the floor
         </Button>
       </div>
-      {said && (
-        <p className="anchor-wide field-error" role="alert">
-          {said}
-        </p>
-      )}
-    </>
+      <FormProblems className="anchor-wide" />
+    </FormProvider>
   );
 };

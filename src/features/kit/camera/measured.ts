@@ -21,7 +21,7 @@ export const leanFrom = (
   const kelvin = parseNumber(texts.kelvin);
   if (!(kelvin >= 1500 && kelvin <= 15_000))
     return failure(
-      'light',
+      'kelvin',
       'Lean: type the Kelvin of the light on the card, dialled on the camera too, such as 5600.',
     );
   const light = card.map((percent) => profile.transfer.decode(percent / 100));

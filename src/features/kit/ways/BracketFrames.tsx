@@ -2,17 +2,19 @@
 
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import { z } from 'zod';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
+import { printStopsExact } from '#core/units.ts';
+import { stopsSchema } from '#store/records/common.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
 
 const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
 const MARK_RULE = { schema: z.number().min(0).max(100), says: 'Type 0 to 100 %' };
+const STOPS_RULE = { schema: stopsSchema, says: 'Type stops, such as −2 or 1 1/3' };
 const MARK_KEYS = Object.keys(MARK_WORDS) as (keyof CardMark)[];
 const PREVIEW = 356;
 
@@ -122,12 +124,12 @@ export const BracketFrames = ({
   fields,
   frames,
   coding,
-  onChange,
+  change,
 }: {
   fields: BracketFields;
   frames: readonly BracketFrame[];
   coding: Coding;
-  onChange: (fields: BracketFields) => void;
+  change: (part: Partial<BracketFields>) => void;
 }) => {
   const reading = useRef<AbortController>(undefined);
   const [busy, setBusy] = useState(false);
@@ -136,16 +138,16 @@ export const BracketFrames = ({
     reading.current?.abort();
     const mine = new AbortController();
     reading.current = mine;
-    onChange({ ...fields, mark, frames });
+    change({ mark, frames });
     setBusy(true);
     const done = await readFrames(frames, mark, mine.signal);
     if (mine.signal.aborted) return;
     setBusy(false);
-    if (done) onChange({ ...fields, mark, frames: done });
+    if (done) change({ mark, frames: done });
   };
   useEffect(() => () => reading.current?.abort(), []);
   const setMark = (key: keyof CardMark, percent: number) =>
-    onChange({ ...fields, mark: { ...fields.mark, [key]: percent / 100 }, frames: frames.map(unread) });
+    change({ mark: { ...fields.mark, [key]: percent / 100 }, frames: frames.map(unread) });
   const shown = shownOf(frames);
   return (
     <>
@@ -168,11 +170,7 @@ export const BracketFrames = ({
         <Button variant="outline-secondary" size="sm" disabled={busy} onClick={() => void read(fields.mark)}>
           {busy ? 'Reading…' : `Read the card off ${frames.length} frames`}
         </Button>
-        <Button
-          variant="outline-secondary"
-          size="sm"
-          onClick={() => onChange({ ...fields, frames: undefined })}
-        >
+        <Button variant="outline-secondary" size="sm" onClick={() => change({ frames: undefined })}>
           Type readings instead
         </Button>
       </div>
@@ -192,17 +190,15 @@ export const BracketFrames = ({
                 {frame.name.replace(/\.[a-z]\w*$/i, '')}
               </th>
               <td>
-                <Form.Control
-                  className="num"
-                  aria-label={`Stops of ${frame.name}`}
+                <NumberField
+                  isInline
+                  label={`Stops of ${frame.name}`}
+                  rule={STOPS_RULE}
+                  step={1 / 3}
+                  print={printStopsExact}
                   disabled={busy}
                   value={frame.stops}
-                  onChange={(event) =>
-                    onChange({
-                      ...fields,
-                      frames: frames.map((f, n) => (n === i ? { ...f, stops: event.target.value } : f)),
-                    })
-                  }
+                  onSet={(stops) => change({ frames: frames.map((f, n) => (n === i ? { ...f, stops } : f)) })}
                 />
               </td>
               <td>{frame.refused ? '!' : frame.reading ? (100 * frame.reading.signal).toFixed(2) : '–'}</td>

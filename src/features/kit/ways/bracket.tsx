@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import { BRACKET_STOPS_FILMED, BRACKET_TRUTH, bracketFile } from '#store/demo/bracket.ts';
-import { ScaleSelect } from '../ScaleSelect.tsx';
+import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
+import { parseStops } from '#core/units.ts';
 import { BracketFrames } from './BracketFrames.tsx';
 import {
   bracketFrom,
@@ -15,6 +15,7 @@ import {
   type BracketFields,
   type FrameFile,
 } from './bracketModel.ts';
+import { SCALE_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
 const demoFiles = () =>
@@ -27,51 +28,29 @@ const demoFiles = () =>
     }),
   );
 
-const Typed = ({ fields, onChange, failure }: WayProps<BracketFields>) => {
-  const setRow = (at: number, part: Partial<BracketFields['rows'][number]>) =>
-    onChange({ ...fields, rows: fields.rows.map((row, i) => (i === at ? { ...row, ...part } : row)) });
-  return (
-    <>
-      <p className="anchor-wide quiet">
-        Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads at
-        each offset; leave empty what you did not film.
-      </p>
-      <ScaleSelect
-        id="bracket-scale"
-        value={fields.scale}
-        onPick={(scale) => onChange({ ...fields, scale })}
-      />
-      {fields.rows.map(({ stops, text }, i) => (
-        <div className="anchor-sixth bracket-pair" key={i}>
-          <Form.Control
-            className="num"
-            aria-label={`Stops of reading ${i + 1}`}
-            value={stops}
-            onChange={(event) => setRow(i, { stops: event.target.value })}
-          />
-          <Form.Control
-            isInvalid={failure?.where === `at ${stops}`}
-            className="num"
-            aria-label={`Reading at ${stops}`}
-            inputMode="decimal"
-            autoComplete="off"
-            value={text}
-            onChange={(event) => setRow(i, { text: event.target.value })}
-          />
-        </div>
-      ))}
-    </>
-  );
-};
+const TypedReadings = ({ rows }: Pick<BracketFields, 'rows'>) => (
+  <>
+    <p className="anchor-wide quiet">
+      Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads at
+      each offset; leave empty what you did not film.
+    </p>
+    <SelectField name="scale" label="Readings in" className="anchor-wide" options={SCALE_OPTIONS} />
+    {rows.map(({ stops }, i) => (
+      <div className="anchor-sixth bracket-pair" key={i}>
+        <TextField isInline isNumber name={`rows.${i}.stops`} label={`Stops of reading ${i + 1}`} />
+        <TextField isInline isNumber name={`rows.${i}.text`} label={`Reading at ${stops}`} />
+      </div>
+    ))}
+  </>
+);
 
-const Fields = (props: WayProps<BracketFields>) => {
-  const { fields, onChange, coding } = props;
+const Fields = ({ fields, change, coding }: WayProps<BracketFields>) => {
   const [trouble, setTrouble] = useState('');
   const take = (files: readonly FrameFile[]) => {
     setTrouble(
       files.length > MAX_FRAMES ? `${files.length} frames; the first ${MAX_FRAMES} by name are taken.` : '',
     );
-    if (files.length > 0) onChange({ ...fields, frames: framesOf(files) });
+    if (files.length > 0) change({ frames: framesOf(files) });
   };
   const { getRootProps, getInputProps, open } = useDropzone({
     noClick: true,
@@ -81,9 +60,9 @@ const Fields = (props: WayProps<BracketFields>) => {
   return (
     <>
       {fields.frames ? (
-        <BracketFrames fields={fields} frames={fields.frames} coding={coding} onChange={onChange} />
+        <BracketFrames fields={fields} frames={fields.frames} coding={coding} change={change} />
       ) : (
-        <Typed {...props} />
+        <TypedReadings rows={fields.rows} />
       )}
       <div className="anchor-wide d-flex gap-2 align-items-center" {...getRootProps()}>
         <input {...getInputProps({ accept: '.png' })} aria-label="Frames of a bracket" />
@@ -113,5 +92,13 @@ export const bracket: Way<BracketFields> = {
   says: 'A grey card filmed from under to over by shutter: the curve, its clip and what lies off.',
   start: bracketFrom,
   solve: solveBracket,
+  papers: ['frames', 'mark'],
+  fieldsAt: (where, { rows, frames }) =>
+    frames
+      ? []
+      : rows.flatMap(({ stops }, i) => {
+          if (where === `at ${stops}`) return [`rows.${i}.text`];
+          return where === 'stops' && parseStops(stops) === undefined ? [`rows.${i}.stops`] : [];
+        }),
   Fields,
 };

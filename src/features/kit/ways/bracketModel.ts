@@ -8,7 +8,7 @@ import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import { SCALES, type Coding, type Range, type ScaleId } from '#core/signal/scale.ts';
-import { parseNumber, parseStops, printStops, printStopsExact } from '#core/units.ts';
+import { parseNumber, parseStops, printStops } from '#core/units.ts';
 import type { FilmedCard } from '#workers/bracket/protocol.ts';
 
 /** A reading of the card: how far the shutter opened it, and what was read. */
@@ -18,7 +18,7 @@ type BracketRow = { readonly stops: string; readonly text: string };
 export type BracketFrame = {
   readonly name: string;
   readonly bytes: Blob;
-  readonly stops: string;
+  readonly stops: number;
   /** How its codes are laid out, where that is known; else as the camera records. */
   readonly range?: Range;
   readonly reading?: FilmedCard;
@@ -75,7 +75,7 @@ export const framesOf = (files: readonly FrameFile[]): BracketFrame[] => {
   return sorted
     .map((file, i) => ({ ...file, at: told ? (named[i] ?? 0) : i - 4 }))
     .sort((a, b) => a.at - b.at)
-    .map(({ at, ...file }) => ({ ...file, stops: printStopsExact(at) }));
+    .map(({ at, ...file }) => ({ ...file, stops: at }));
 };
 
 const noStops = (text: string) =>
@@ -83,11 +83,9 @@ const noStops = (text: string) =>
 
 const solveFrames = (frames: readonly BracketFrame[], gamut: GamutSpec): Result<ProfileSolution> => {
   const readings = [];
-  for (const { name, stops: text, reading, refused } of frames) {
+  for (const { name, stops, reading, refused } of frames) {
     if (refused !== undefined) return failure(name, `${name}: ${refused}`);
     if (!reading) return failure('frames', 'Mark the card on the frame: every frame is read there.');
-    const stops = parseStops(text);
-    if (stops === undefined) return noStops(text);
     readings.push({ stops, signal: reading.signal, deviation: reading.deviation });
   }
   return profileFromBracket(readings, gamut);

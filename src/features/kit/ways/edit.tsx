@@ -1,36 +1,25 @@
 'use client';
 
-import Form from 'react-bootstrap/Form';
+import { TextField } from '#ui/forms/FormFields.tsx';
 import { editFrom, solveEdit, type EditFields } from './editModel.ts';
-import type { Way, WayProps } from './way.ts';
+import type { Way } from './way.ts';
 
-const TEXTS = [
+/** Trims: field, its label, what a failure calls it, and what an empty one means. */
+const TRIMS = [
   ['lift', 'Black level, %', 'black level', '0'],
   ['kneeFrom', 'Knee from, %', 'knee', 'no knee'],
   ['kneeReads', 'reads at clip, %', 'knee', 'no knee'],
   ['clip', 'clip at stop', 'clip', ''],
 ] as const;
 
-const Fields = ({ fields, onChange, failure }: WayProps<EditFields>) => (
+const Fields = () => (
   <>
     <p className="anchor-wide quiet">
       What the camera’s own menu trims on top of the profile. Percent of signal; black level moves the whole
       signal.
     </p>
-    {TEXTS.map(([name, label, where, empty]) => (
-      <div className="anchor-half" key={name}>
-        <label htmlFor={`edit-${name}`}>{label}</label>
-        <Form.Control
-          id={`edit-${name}`}
-          isInvalid={failure?.where === where}
-          className="num"
-          inputMode="decimal"
-          autoComplete="off"
-          placeholder={empty}
-          value={fields[name]}
-          onChange={(event) => onChange({ ...fields, [name]: event.target.value })}
-        />
-      </div>
+    {TRIMS.map(([name, label, , empty]) => (
+      <TextField key={name} name={name} label={label} className="anchor-half" isNumber hint={empty} />
     ))}
   </>
 );
@@ -41,5 +30,7 @@ export const edit: Way<EditFields> = {
   says: 'The profile in use with its black level and knee as the camera is set.',
   start: editFrom,
   solve: (fields, _coding, gamut) => solveEdit(fields, gamut),
+  papers: ['data'],
+  fieldsAt: (where) => TRIMS.flatMap(([name, , called]) => (called === where ? [name] : [])),
   Fields,
 };

@@ -1,17 +1,15 @@
 'use client';
 
-import Form from 'react-bootstrap/Form';
-import { LOG_BASES, type LogBase } from '#core/profile/index.ts';
+import { LOG_BASES } from '#core/profile/index.ts';
+import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   FORM_IDS,
   FORMS,
   formulaFrom,
-  SHARED_NUMBERS,
+  formulaNumbers,
   solveFormula,
-  type FormId,
   type FormulaFields,
 } from './formulaModel.ts';
-import { Choice } from './Choice.tsx';
 import type { Way, WayProps } from './way.ts';
 
 const LABELS: Readonly<Record<string, string>> = { e: 'e (toe)', f: 'f (toe)', clip: 'clip, stops' };
@@ -22,66 +20,53 @@ const EMPTY: Readonly<Record<string, string>> = {
   clip: 'top code',
 };
 
-const Fields = ({ fields, onChange, failure }: WayProps<FormulaFields>) => {
-  const change = (part: Partial<FormulaFields>) => onChange({ ...fields, ...part });
-  const numbers = [...FORMS[fields.form].numbers, ...SHARED_NUMBERS];
-  return (
-    <>
-      <Choice<FormId>
-        id="formula-form"
-        label="Form"
-        value={fields.form}
-        options={FORM_IDS.map((id) => [id, FORMS[id].name])}
-        onPick={(form) => change({ form })}
+const Fields = ({ fields: { form } }: WayProps<FormulaFields>) => (
+  <>
+    <SelectField
+      name="form"
+      label="Form"
+      className="anchor-half"
+      options={FORM_IDS.map((id) => [id, FORMS[id].name])}
+    />
+    {form === 'log' && (
+      <SelectField
+        name="base"
+        label="base"
+        className="anchor-half"
+        options={Object.keys(LOG_BASES).map((base) => [base, base])}
       />
-      {fields.form === 'log' && (
-        <Choice<LogBase>
-          id="formula-base"
-          label="base"
-          value={fields.base}
-          options={(Object.keys(LOG_BASES) as LogBase[]).map((base) => [base, base])}
-          onPick={(base) => change({ base })}
-        />
-      )}
-      <p className="anchor-wide formula num">{FORMS[fields.form].says}; y = e·x + f under the cut</p>
-      <Choice
-        id="formula-unit"
-        label="y = 1 is"
-        value={fields.unit}
-        options={[
-          ['signal', '100 % of signal'],
-          ['topCode', 'the top code'],
-        ]}
-        onPick={(unit) => change({ unit })}
+    )}
+    <p className="anchor-wide formula num">{FORMS[form].says}; y = e·x + f under the cut</p>
+    <SelectField
+      name="unit"
+      label="y = 1 is"
+      className="anchor-half"
+      options={[
+        ['signal', '100 % of signal'],
+        ['topCode', 'the top code'],
+      ]}
+    />
+    <SelectField
+      name="cutIn"
+      label="cut is in"
+      className="anchor-half"
+      options={[
+        ['reflectance', 'reflectance (x)'],
+        ['signal', 'signal (y)'],
+      ]}
+    />
+    {formulaNumbers(form).map((name) => (
+      <TextField
+        key={name}
+        name={name}
+        label={LABELS[name] ?? name}
+        className="anchor-quarter"
+        isNumber
+        hint={EMPTY[name]}
       />
-      <Choice
-        id="formula-cut-in"
-        label="cut is in"
-        value={fields.cutIn}
-        options={[
-          ['reflectance', 'reflectance (x)'],
-          ['signal', 'signal (y)'],
-        ]}
-        onPick={(cutIn) => change({ cutIn })}
-      />
-      {numbers.map((name) => (
-        <div className="anchor-quarter" key={name}>
-          <label htmlFor={`formula-${name}`}>{LABELS[name] ?? name}</label>
-          <Form.Control
-            id={`formula-${name}`}
-            isInvalid={failure?.where.split(' ').includes(name)}
-            className="num"
-            inputMode="decimal"
-            autoComplete="off"
-            placeholder={EMPTY[name]}
-            value={fields[name]}
-            onChange={(event) => change({ [name]: event.target.value })}
-          />
-        </div>
-      ))}
-    </>
-  );
-};
+    ))}
+  </>
+);
 
 export const formula: Way<FormulaFields> = {
   id: 'formula',
@@ -89,5 +74,8 @@ export const formula: Way<FormulaFields> = {
   says: 'The maker’s printed formula; continuity at the cut is checked.',
   start: formulaFrom,
   solve: solveFormula,
+  papers: [],
+  fieldsAt: (where, { form }) =>
+    where.split(' ').filter((name) => (formulaNumbers(form) as readonly string[]).includes(name)),
   Fields,
 };

@@ -18,8 +18,13 @@ export const FORMS = {
 export type FormId = keyof typeof FORMS;
 export const FORM_IDS = Object.keys(FORMS) as FormId[];
 
-export const SHARED_NUMBERS = ['cut', 'e', 'f', 'clip'] as const;
+const SHARED_NUMBERS = ['cut', 'e', 'f', 'clip'] as const;
 type NumberName = (typeof FORMS)[FormId]['numbers'][number] | (typeof SHARED_NUMBERS)[number];
+/** The numbers that a form asks for. */
+export const formulaNumbers = (form: FormId): readonly NumberName[] => [
+  ...FORMS[form].numbers,
+  ...SHARED_NUMBERS,
+];
 
 export type FormulaFields = { readonly [K in NumberName]: string } & {
   readonly form: FormId;

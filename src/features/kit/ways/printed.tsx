@@ -1,9 +1,10 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
+import { useFieldArray } from 'react-hook-form';
 import { ANCHOR_NAMES } from '#core/profile/index.ts';
-import { ScaleSelect } from '../ScaleSelect.tsx';
+import type { ScaleId } from '#core/signal/scale.ts';
+import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   ANCHOR_IDS,
   MAX_EXTRA,
@@ -13,80 +14,35 @@ import {
   typedOver,
   type PrintedFields,
 } from './printedModel.ts';
+import { SCALE_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
-const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) => {
-  const change = (part: Partial<PrintedFields>) => onChange({ ...fields, ...part });
-  const setExtra = (at: number, part: Partial<PrintedFields['extra'][number]>) =>
-    change({ extra: fields.extra.map((extra, i) => (i === at ? { ...extra, ...part } : extra)) });
+const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
+  const { fields, append, remove } = useFieldArray<
+    PrintedFields & { extra: { stops: string; reading: string }[] },
+    'extra'
+  >({ name: 'extra' });
   return (
     <>
-      <ScaleSelect
-        id="anchor-scale"
-        value={fields.scale}
-        onPick={(scale) => onChange(rescaled(fields, scale, coding))}
-      />
-      {ANCHOR_IDS.map((id) => (
-        <div className="anchor" key={id}>
-          <label htmlFor={`anchor-${id}`}>{ANCHOR_NAMES[id]}</label>
-          <Form.Control
-            id={`anchor-${id}`}
-            isInvalid={failure?.where === ANCHOR_NAMES[id]}
-            className="num"
-            inputMode="decimal"
-            autoComplete="off"
-            value={fields[id]}
-            placeholder="none"
-            onChange={(event) => onChange(typedOver(fields, { [id]: event.target.value }))}
-          />
-        </div>
-      ))}
-      <div className="anchor">
-        <label htmlFor="anchor-clip-stops">clip at stop</label>
-        <Form.Control
-          id="anchor-clip-stops"
-          className="num"
-          inputMode="decimal"
-          autoComplete="off"
-          placeholder="none"
-          value={fields.clipStops}
-          onChange={(event) => onChange(typedOver(fields, { clipStops: event.target.value }))}
-        />
-      </div>
-      {fields.extra.map((extra, i) => (
-        <div className="anchor-wide extra" key={i}>
-          <label htmlFor={`extra-stop-${i}`}>Card at stop, or a chip’s %</label>
-          <Form.Control
-            id={`extra-stop-${i}`}
-            className="num"
-            placeholder="−3"
-            value={extra.stops}
-            onChange={(event) => setExtra(i, { stops: event.target.value })}
-          />
-          <label htmlFor={`extra-reading-${i}`}>reads</label>
-          <Form.Control
-            id={`extra-reading-${i}`}
-            className="num"
-            inputMode="decimal"
-            value={extra.reading}
-            onChange={(event) => setExtra(i, { reading: event.target.value })}
-          />
+      {fields.map(({ id }, i) => (
+        <div className="anchor-wide extra" key={id}>
+          <TextField name={`extra.${i}.stops`} label="Card at stop, or a chip’s %" isNumber hint="−3" />
+          <TextField name={`extra.${i}.reading`} label="reads" isNumber />
           <Button
             variant="outline-secondary"
             size="sm"
-            onClick={() => change({ extra: fields.extra.filter((_, n) => n !== i) })}
+            onClick={() => {
+              remove(i);
+              change({});
+            }}
           >
             Take off
           </Button>
         </div>
       ))}
-      {fields.extra.length < MAX_EXTRA && (
+      {fields.length < MAX_EXTRA && (
         <div className="anchor-wide">
-          <Button
-            variant="outline-secondary"
-            size="sm"
-            onClick={() => change({ extra: [...fields.extra, { stops: '', reading: '' }] })}
-          >
+          <Button variant="outline-secondary" size="sm" onClick={() => append({ stops: '', reading: '' })}>
             Add a reading of your own
           </Button>
         </div>
@@ -95,11 +51,53 @@ const Fields = ({ fields, onChange, coding, failure }: WayProps<PrintedFields>) 
   );
 };
 
+const Fields = ({ fields, change, coding }: WayProps<PrintedFields>) => {
+  const over = (part: Parameters<typeof typedOver>[1]) => change(typedOver(fields, part));
+  return (
+    <>
+      <SelectField
+        name="scale"
+        label="Readings in"
+        className="anchor-wide"
+        options={SCALE_OPTIONS}
+        onPick={(scale) => change(rescaled(fields, scale as ScaleId, coding))}
+      />
+      {ANCHOR_IDS.map((id) => (
+        <TextField
+          key={id}
+          name={id}
+          label={ANCHOR_NAMES[id]}
+          className="anchor"
+          isNumber
+          hint="none"
+          onType={(text) => over({ [id]: text })}
+        />
+      ))}
+      <TextField
+        name="clipStops"
+        label="clip at stop"
+        className="anchor"
+        isNumber
+        hint="none"
+        onType={(clipStops) => over({ clipStops })}
+      />
+      <Extra change={change} />
+    </>
+  );
+};
+
+const NAMED = Object.fromEntries(ANCHOR_IDS.map((id) => [ANCHOR_NAMES[id], id]));
+
 export const printed: Way<PrintedFields> = {
   id: 'anchors',
   name: 'Numbers',
   says: 'Off the menu or the paper: readings at 0 %, 18 %, 90 % and clip.',
   start: (data, coding) => printedFrom(data, coding),
   solve: solvePrinted,
+  papers: ['ownClip'],
+  fieldsAt: (where) => {
+    if (where === 'clip stops') return ['clipStops'];
+    return where.startsWith('extra.') ? [where] : (NAMED[where] ?? '').split(' ').filter(Boolean);
+  },
   Fields,
 };

@@ -82,11 +82,8 @@ export const rescaled = (fields: PrintedFields, scale: ScaleId, coding: Coding):
   };
 };
 
-const noNumber = (where: string, text: string) =>
-  failure(
-    where,
-    `Type a number for ${where}${text.trim() ? `: “${text.trim().slice(0, 20)}” is none` : ''}.`,
-  );
+const noNumber = (name: string, text: string, where = name) =>
+  failure(where, `Type a number for ${name}${text.trim() ? `: “${text.trim().slice(0, 20)}” is none` : ''}.`);
 
 /** Stops over grey, or a chip's reflectance: `−3`, `2 %`. */
 const placeOf = (text: string): number | undefined => {
@@ -97,11 +94,12 @@ const placeOf = (text: string): number | undefined => {
 
 const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
   const anchors: Anchor[] = [];
-  for (const { stops: at, reading } of extra) {
+  for (const [i, { stops: at, reading }] of extra.entries()) {
     if (at.trim() === '' && reading.trim() === '') continue;
     const stops = placeOf(at);
-    if (stops === undefined) return noNumber('the stop of the further reading', at);
-    if (!Number.isFinite(parseNumber(reading))) return noNumber(`the reading at ${at}`, reading);
+    if (stops === undefined) return noNumber('the stop of the further reading', at, `extra.${i}.stops`);
+    if (!Number.isFinite(parseNumber(reading)))
+      return noNumber(`the reading at ${at}`, reading, `extra.${i}.reading`);
     anchors.push({ id: 'extra', stops, reading: parseNumber(reading), step: stepOf(reading) });
   }
   return success(anchors);

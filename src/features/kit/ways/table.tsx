@@ -2,13 +2,12 @@
 
 import { useDropzone } from 'react-dropzone';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
-import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
-import { fieldsOfFile, solveTable, tableFrom, type CurveFields, type TableFields } from './tableModel.ts';
-import { Choice } from './Choice.tsx';
+import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
+import { fieldsOfFile, solveTable, tableFrom, type OpenedCurve, type TableFields } from './tableModel.ts';
+import { SCALE_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
-const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?: CurveFields) => void }) => (
+const CurveFile = ({ curve, onBack }: { curve: OpenedCurve; onBack: () => void }) => (
   <>
     <p className="anchor-wide">
       <strong>{curve.file}</strong>{' '}
@@ -17,108 +16,75 @@ const CurveFile = ({ curve, onChange }: { curve: CurveFields; onChange: (curve?:
         {curve.curve.x.length} points
       </span>
     </p>
-    <Choice
-      id="curve-direction"
+    <SelectField
+      name="direction"
       label="It turns"
-      value={curve.direction}
+      className="anchor-half"
       options={[
         ['codeToLight', 'codes into light'],
         ['lightToCode', 'light into codes'],
       ]}
-      onPick={(direction) => onChange({ ...curve, direction: direction })}
     />
-    <Choice
-      id="curve-unit"
+    <SelectField
+      name="unit"
       label="Code 1.0 is"
-      value={curve.unit}
+      className="anchor-half"
       options={[
         ['topCode', 'the top code'],
         ['signal', '100 % of signal'],
       ]}
-      onPick={(unit) => onChange({ ...curve, unit: unit })}
     />
-    <div className="anchor-half">
-      <label htmlFor="curve-grey">18 % grey in its light</label>
-      <Form.Control
-        id="curve-grey"
-        className="num"
-        inputMode="decimal"
-        value={curve.grey}
-        onChange={(event) => onChange({ ...curve, grey: event.target.value })}
-      />
-    </div>
-    <div className="anchor-half">
-      <label htmlFor="curve-clip">clip at stop</label>
-      <Form.Control
-        id="curve-clip"
-        className="num"
-        placeholder="where it ends"
-        value={curve.clip}
-        onChange={(event) => onChange({ ...curve, clip: event.target.value })}
-      />
-    </div>
+    <TextField name="grey" label="18 % grey in its light" className="anchor-half" isNumber />
+    <TextField name="clip" label="clip at stop" className="anchor-half" isNumber hint="where it ends" />
     <div className="anchor-wide">
-      <Button variant="outline-secondary" size="sm" onClick={() => onChange(undefined)}>
+      <Button variant="outline-secondary" size="sm" onClick={onBack}>
         Back to rows
       </Button>
     </div>
   </>
 );
 
-const Fields = ({ fields, onChange }: WayProps<TableFields>) => {
+const Fields = ({ fields, change }: WayProps<TableFields>) => {
   const { getRootProps, getInputProps, open } = useDropzone({
     noClick: true,
     noKeyboard: true,
     multiple: false,
     onDrop: ([file]) => {
-      if (file) void file.text().then((text) => onChange(fieldsOfFile(fields, file.name, text)));
+      if (file) void file.text().then((text) => change(fieldsOfFile(fields, file.name, text)));
     },
   });
   return (
     <>
       {fields.curve ? (
-        <CurveFile
-          curve={fields.curve}
-          onChange={(curve) => onChange({ ...fields, curve, refused: undefined })}
-        />
+        <CurveFile curve={fields.curve} onBack={() => change({ curve: undefined, refused: undefined })} />
       ) : (
         <>
-          <Choice
-            id="table-light"
+          <SelectField
+            name="light"
             label="First column"
-            value={fields.light}
+            className="anchor-half"
             options={[
               ['stops', 'stops over grey'],
               ['reflectance', 'reflectance, 1 = white'],
             ]}
-            onPick={(light) => onChange({ ...fields, light: light })}
           />
-          <Choice
-            id="table-reading"
+          <SelectField
+            name="reading"
             label="Second column"
-            value={fields.reading}
-            options={[
-              ...SCALE_IDS.map((id) => [id, SCALES[id].name] as const),
-              ['fraction', '0..1 of the top code'],
-            ]}
-            onPick={(reading) => onChange({ ...fields, reading: reading })}
+            className="anchor-half"
+            options={[...SCALE_OPTIONS, ['fraction', '0..1 of the top code']]}
           />
         </>
       )}
       <div className="anchor-wide" {...getRootProps()}>
         {!fields.curve && (
-          <>
-            <label htmlFor="table-text">Rows: paste, or drop a CSV, a 1D .cube or a CLF here</label>
-            <Form.Control
-              id="table-text"
-              as="textarea"
-              className="num table-text"
-              rows={8}
-              spellCheck={false}
-              value={fields.text}
-              onChange={(event) => onChange(fieldsOfFile(fields, 'What was pasted', event.target.value))}
-            />
-          </>
+          <TextField
+            name="text"
+            label="Rows: paste, or drop a CSV, a 1D .cube or a CLF here"
+            isNumber
+            lines={8}
+            onType={(text) => change(fieldsOfFile(fields, 'What was pasted', text))}
+          />
         )}
         <input
           {...getInputProps({ accept: '.csv,.txt,.tsv,.cube,.clf,.xml' })}
@@ -138,5 +104,14 @@ export const table: Way<TableFields> = {
   says: 'Two columns, light against reading, or the curve of a LUT file; monotone interpolation.',
   start: tableFrom,
   solve: solveTable,
+  papers: ['curve', 'refused'],
+  fieldsAt: (where, { curve }) =>
+    curve
+      ? where === 'grey'
+        ? ['grey']
+        : []
+      : where === 'table' || where.startsWith('line')
+        ? ['text']
+        : [],
   Fields,
 };

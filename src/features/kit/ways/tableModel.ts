@@ -16,19 +16,17 @@ import { failure, success, type Failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
 
-/** A LUT file that was opened, and how its numbers are meant. */
-export type CurveFields = {
-  readonly file: string;
-  readonly curve: SampledCurve;
+/** A LUT file that was opened. */
+export type OpenedCurve = { readonly file: string; readonly curve: SampledCurve };
+
+/** A table, or a file in its place and how the file's numbers are meant. */
+export type TableFields = TableColumns & {
+  readonly text: string;
   readonly direction: CurveMeaning['direction'];
   readonly unit: CurveMeaning['unit'];
   readonly grey: string;
   readonly clip: string;
-};
-
-export type TableFields = TableColumns & {
-  readonly text: string;
-  readonly curve?: CurveFields;
+  readonly curve?: OpenedCurve;
   /** A file that could not be read; what was there stays. */
   readonly refused?: Failure;
 };
@@ -39,7 +37,17 @@ export const tableFrom = (data: ProfileData): TableFields => {
   const rows = Array.from({ length: top + 8 }, (_, i) => i - 7).map(
     (stops) => `${stops}, ${(100 * profile.signalAt(stops)).toFixed(1)}`,
   );
-  return { light: 'stops', reading: 'signalPercent', text: rows.join('\n') };
+  return {
+    light: 'stops',
+    reading: 'signalPercent',
+    text: rows.join('\n'),
+    direction: 'codeToLight',
+    unit: 'topCode',
+    grey: '0.18',
+    clip: '',
+    curve: undefined,
+    refused: undefined,
+  };
 };
 
 /** Kinds of curve files by their ending. A further one is a row. */
@@ -69,31 +77,23 @@ export const fieldsOfFile = (fields: TableFields, name: string, text: string): T
   return {
     ...fields,
     refused: undefined,
-    curve: {
-      file: name,
-      curve: curve.value,
-      direction: guessDirection(curve.value),
-      unit: 'topCode',
-      grey: '0.18',
-      clip: '',
-    },
+    curve: { file: name, curve: curve.value },
+    direction: guessDirection(curve.value),
+    unit: 'topCode',
+    grey: '0.18',
+    clip: '',
   };
 };
 
 export const solveTable = (
-  { text, light, reading, curve, refused }: TableFields,
+  { text, light, reading, curve, refused, direction, unit, grey, clip }: TableFields,
   coding: Coding,
   gamut: GamutSpec,
 ): Result<ProfileSolution> => {
   const solved = curve
     ? profileFromCurve(
         curve.curve,
-        {
-          direction: curve.direction,
-          unit: curve.unit,
-          grey: parseNumber(curve.grey),
-          clipStops: parseStops(curve.clip),
-        },
+        { direction, unit, grey: parseNumber(grey), clipStops: parseStops(clip) },
         coding,
         gamut,
       )

@@ -1,0 +1,92 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import type { GamutSpec } from '#core/colour/gamut.ts';
+import type { ProfileData, ProfileSolution } from '#core/profile/index.ts';
+import type { Result } from '#core/result.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import { resultResolver } from '#ui/forms/resultResolver.ts';
+import type { Way } from './way.ts';
+
+type Values = Record<string, unknown>;
+
+/** Fields in two: those that are typed, and papers that are not. */
+const parted = (way: Way<unknown>, fields: Values): readonly [typed: Values, papers: Values] => {
+  const isPaper = ([name]: [string, unknown]) => (way.papers as readonly string[]).includes(name);
+  const entries = Object.entries(fields);
+  return [
+    Object.fromEntries(entries.filter((entry) => !isPaper(entry))),
+    Object.fromEntries(entries.filter(isPaper)),
+  ];
+};
+
+/**
+ * The form of a way: filled in from a profile until something is touched, and solved anew with each change.
+ * @param begun the profile it starts from
+ */
+export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding) => {
+  const [start, startPapers] = useMemo(
+    () => parted(way, way.start(begun, coding) as Values),
+    [way, begun, coding],
+  );
+  const [touchedPapers, setPapers] = useState<Values>();
+  const [gamut, setGamut] = useState<GamutSpec>(begun.gamut);
+  const [isTouched, setTouched] = useState(false);
+  const [solved, setSolved] = useState<Result<ProfileSolution>>();
+  const papers = touchedPapers ?? startPapers;
+
+  // Solved where the form is checked, once: a bracket takes a tenth of a second.
+  const resolver = resultResolver<Values, ProfileSolution>(
+    (values) => {
+      const found = way.solve({ ...values, ...papers }, coding, gamut);
+      setSolved(found);
+      setTouched(true);
+      return found;
+    },
+    (where, values) => way.fieldsAt(where, { ...values, ...papers }),
+  );
+  const form = useForm<Values, unknown, ProfileSolution>({
+    mode: 'onChange',
+    defaultValues: start,
+    resolver,
+  });
+  const { reset, setValue, trigger } = form;
+  const typed = useWatch({ control: form.control });
+
+  const discard = useCallback(() => {
+    reset(start);
+    setPapers(undefined);
+    setSolved(undefined);
+    setTouched(false);
+  }, [reset, start]);
+  useEffect(() => {
+    if (!isTouched) reset(start);
+  }, [isTouched, reset, start]);
+  // What is not typed counts as well: it is solved anew once the change is in place.
+  const [changes, setChanges] = useState(0);
+  useEffect(() => {
+    if (changes > 0) void trigger();
+  }, [changes, coding, trigger]);
+
+  return {
+    form,
+    fields: { ...typed, ...papers },
+    gamut,
+    /** What the fields come to; undefined until something was touched. */
+    solved: isTouched ? solved : undefined,
+    isTouched,
+    discard,
+    change: (part: Values) => {
+      const [fields, more] = parted(way, part);
+      for (const [name, value] of Object.entries(fields))
+        if (!Object.is(value, typed[name])) setValue(name, value, { shouldDirty: true });
+      setPapers((before = startPapers) => ({ ...before, ...more }));
+      setChanges((count) => count + 1);
+    },
+    changeGamut: (next: GamutSpec) => {
+      setGamut(next);
+      setChanges((count) => count + 1);
+    },
+  };
+};
