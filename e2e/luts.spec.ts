@@ -16,7 +16,7 @@ const hasOcio = spawnSync('sh', ['-c', 'command -v ociochecklut']).status === 0;
 if (process.env.CI && !hasOcio) throw new Error('CI needs opencolorio-tools');
 
 const out = async (page: Page, tone: string) =>
-  Number(await page.locator(`[data-tone="${tone}"] [data-out]`).getAttribute('data-out'));
+  Number(await page.locator(`[data-tone="${tone}"]`).getAttribute('data-out'));
 const picture = '.lut-picture .picture-sheet canvas';
 const painted = (page: Page) =>
   expect.poll(() => inked(page, picture), { timeout: 30_000 }).toBeGreaterThan(10_000);

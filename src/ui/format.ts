@@ -26,3 +26,7 @@ export const printLight = (value: number): string => {
   const rounded = Number(value.toPrecision(3)).toFixed(0);
   return rounded.length > 4 ? rounded.replace(/\B(?=(\d{3})+$)/g, THIN) : rounded;
 };
+
+/** What the grade does with a placement: its pull, or nothing. */
+export const inPost = (placement: number): string =>
+  printPull(placement) === 'no pull' ? 'as is' : printPull(placement);

@@ -3,12 +3,13 @@
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Table from 'react-bootstrap/Table';
+import type { TakeRecord } from '#store/records/take.ts';
 import { LOG_EXPORTS } from '#store/exports/index.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { useTakes } from '#ui/bench/useTakes.ts';
 import { download, slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
@@ -17,12 +18,49 @@ import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
 import { PocketCard } from './PocketCard.tsx';
 
+const NO_TAKES: readonly TakeRecord[] = [];
+/** What the grade turns a take by: back from where its card was found, or from where it was planned. */
+const undoOf = ({ measured, card }: TakeRecord) => -(measured?.cardStops ?? card.placement) || 0;
+
+const TAKE_COLUMNS: readonly Column<TakeRecord>[] = [
+  {
+    id: 'take',
+    header: 'Take',
+    cell: ({ card, number }) => `${card.setupName} ${number}`,
+    sortBy: ({ card, number }) => `${card.setupName} ${String(number).padStart(6, '0')}`,
+  },
+  {
+    id: 'camera',
+    header: 'Camera',
+    cell: ({ card }) => card.cameraName,
+    sortBy: ({ card }) => card.cameraName,
+  },
+  {
+    id: 'planned',
+    header: 'Planned',
+    cell: ({ card }) => printStopsDecimal(card.placement),
+    sortBy: ({ card }) => card.placement,
+  },
+  {
+    id: 'found',
+    header: 'Found',
+    cell: ({ measured }) =>
+      measured?.cardStops === undefined ? 'not marked' : printStopsDecimal(measured.cardStops),
+    sortBy: ({ measured }) => measured?.cardStops,
+  },
+  {
+    id: 'undo',
+    header: 'Undo in post',
+    cell: (take) => printStopsDecimal(undoOf(take)),
+    sortBy: undoOf,
+  },
+];
+
 const LogFiles = () => {
   const selection = useSelection();
-  const takes = useTakes() ?? [];
+  const takes = useTakes() ?? NO_TAKES;
   const name = `${slug(selection.shoot.name)}-log`;
   const none = takes.length === 0;
-  const newest = takes.slice(0, 4);
   return (
     <Panel
       title="The log"
@@ -31,32 +69,7 @@ const LogFiles = () => {
       {none ? (
         <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
       ) : (
-        <Table className="figures">
-          <thead>
-            <tr>
-              <th scope="col">Take</th>
-              <th scope="col">Planned</th>
-              <th scope="col">Found</th>
-              <th scope="col">Undo in post</th>
-            </tr>
-          </thead>
-          <tbody>
-            {newest.map((take) => (
-              <tr key={take.id}>
-                <th scope="row">
-                  {take.card.setupName} {take.number}
-                </th>
-                <td>{printStopsDecimal(take.card.placement)}</td>
-                <td>
-                  {take.measured?.cardStops === undefined
-                    ? 'not marked'
-                    : printStopsDecimal(take.measured.cardStops)}
-                </td>
-                <td>{printStopsDecimal(-(take.measured?.cardStops ?? take.card.placement) || 0)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+        <DataTable label="The log" columns={TAKE_COLUMNS} rows={takes} rowKey={({ id }) => id} />
       )}
       <div className="exports">
         {LOG_EXPORTS.map((log) => (

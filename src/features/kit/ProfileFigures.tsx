@@ -10,6 +10,7 @@ import type { ProfileData } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { download, slug } from '#ui/download.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -45,43 +46,37 @@ const Zebras = ({ data }: Shown) => {
   );
 };
 
+type Reading = ReturnType<typeof readingRows>[number];
+
+/** What a stop reads on each scale; the doubt where the curve was inferred. */
+const readingColumns = (rows: readonly Reading[]): readonly Column<Reading>[] => [
+  { id: 'stop', header: 'Stop', cell: ({ stops }) => printStops(stops) },
+  { id: 'percent', header: SCALES.signalPercent.name, cell: ({ percent }) => percent },
+  { id: 'fullCode', header: SCALES.fullCodePercent.name, cell: ({ fullCode }) => fullCode },
+  { id: 'code', header: 'Code', cell: ({ code }) => code },
+  { id: 'codes', header: 'Codes a stop', cell: ({ codes }) => codes },
+  ...(rows.some(({ doubt }) => doubt !== undefined)
+    ? [{ id: 'doubt', header: 'Uncertain ±', cell: ({ doubt }: Reading) => doubt?.toFixed(2) }]
+    : []),
+];
+
 const Readings = ({ data }: Shown) => {
   const selection = useSelection();
   const { numbers } = useCard();
   const { coding } = selection.camera;
   const rows = useMemo(() => readingRows(data, coding), [data, coding]);
-  const inferred = rows.some(({ doubt }) => doubt !== undefined);
+  const columns = useMemo(() => readingColumns(rows), [rows]);
   return (
     <TableScroll label="Figures of the profile">
-      <Table className="figures">
-        <thead>
-          <tr>
-            <th scope="col">Stop</th>
-            <th scope="col">{SCALES.signalPercent.name}</th>
-            <th scope="col">{SCALES.fullCodePercent.name}</th>
-            <th scope="col">Code</th>
-            <th scope="col">Codes a stop</th>
-            {inferred && <th scope="col">Uncertain ±</th>}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr
-              key={row.stops}
-              className={
-                row.stops === 0 ? 'taken' : row.stops < numbers.floorStops - 1e-6 ? 'dim' : undefined
-              }
-            >
-              <th scope="row">{printStops(row.stops)}</th>
-              <td>{row.percent}</td>
-              <td>{row.fullCode}</td>
-              <td>{row.code}</td>
-              <td>{row.codes}</td>
-              {inferred && <td>{row.doubt?.toFixed(2)}</td>}
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <DataTable
+        label="Readings by thirds"
+        columns={columns}
+        rows={rows}
+        rowKey={({ stops }) => String(stops)}
+        rowProps={({ stops }) => ({
+          className: stops === 0 ? 'taken' : stops < numbers.floorStops - 1e-6 ? 'dim' : undefined,
+        })}
+      />
     </TableScroll>
   );
 };

@@ -1,7 +1,10 @@
-import Table from 'react-bootstrap/Table';
+'use client';
+
+import { useMemo } from 'react';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import type { ZebraRow } from '#core/exposure/zebraSheet.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 
 const worstCost = ({ card, skin }: ZebraRow) =>
   [card, ...skin].reduce(
@@ -9,15 +12,46 @@ const worstCost = ({ card, skin }: ZebraRow) =>
     0,
   );
 
-const Level = ({ setting }: { setting: ZebraSetting }) => (
-  <td
-    className={setting.limited ? 'text-warn' : undefined}
-    title={`exact ${setting.exact.toFixed(1)}, rounding ${printStopsDecimal(setting.costStops, 2)} stop`}
-  >
-    {printZebra(setting)}
-    {setting.limited && ' !'}
-  </td>
-);
+type Picture = { readonly name: string; readonly rows: readonly ZebraRow[] };
+type Subject = { readonly id: string; readonly name: string };
+/** A placement with its row on each picture. */
+type Placed = { readonly placement: number; readonly on: readonly ZebraRow[] };
+
+/** A column of zebra levels: those out of the camera's reach are marked. */
+const levels = (
+  id: string,
+  header: string,
+  group: string | undefined,
+  settingOf: (row: Placed) => ZebraSetting,
+): Column<Placed> => ({
+  id,
+  header,
+  group,
+  cell: (row) => `${printZebra(settingOf(row))}${settingOf(row).limited ? ' !' : ''}`,
+  className: (row) => (settingOf(row).limited ? 'text-warn' : undefined),
+  title: (row) => {
+    const { exact, costStops } = settingOf(row);
+    return `exact ${exact.toFixed(1)}, rounding ${printStopsDecimal(costStops, 2)} stop`;
+  },
+});
+
+/** The columns of one picture; under its name where there are several. */
+const columnsOf = (
+  at: number,
+  group: string | undefined,
+  subjects: readonly Subject[],
+): readonly Column<Placed>[] => [
+  levels(`card ${at}`, 'Card', group, ({ on }) => on[at].card),
+  ...subjects.map(({ id, name }, n) => levels(`${id} ${at}`, name, group, ({ on }) => on[at].skin[n])),
+  {
+    id: `cost ${at}`,
+    header: 'Rounding',
+    group,
+    cell: ({ on }) => printStopsDecimal(worstCost(on[at]), 2),
+  },
+  levels(`warning ${at}`, 'Warning', group, ({ on }) => on[at].warning),
+  { id: `clip ${at}`, header: 'Clip', group, cell: ({ on }) => on[at].clip.toFixed(1) },
+];
 
 /** Zebra levels by thirds of placement, on one picture or on both side by side. */
 export const ZebraFigures = ({
@@ -25,61 +59,30 @@ export const ZebraFigures = ({
   subjects,
   taken,
 }: {
-  tables: readonly { readonly name: string; readonly rows: readonly ZebraRow[] }[];
-  subjects: readonly { readonly id: string; readonly name: string }[];
+  tables: readonly Picture[];
+  subjects: readonly Subject[];
   /** Placement of the plan. */
   taken: number;
-}) => (
-  <Table className="figures zebra-figures">
-    <thead>
-      {tables.length > 1 && (
-        <tr>
-          <td />
-          {tables.map(({ name }) => (
-            <th scope="colgroup" key={name} colSpan={4 + subjects.length} className="group-head">
-              {name}
-            </th>
-          ))}
-        </tr>
-      )}
-      <tr>
-        <th scope="col">Placement</th>
-        {tables.map(({ name }) => [
-          <th scope="col" key={`${name} card`} className="group-start">
-            Card
-          </th>,
-          ...subjects.map((subject) => (
-            <th scope="col" key={`${name} ${subject.id}`}>
-              {subject.name}
-            </th>
-          )),
-          <th scope="col" key={`${name} cost`}>
-            Rounding
-          </th>,
-          <th scope="col" key={`${name} warning`}>
-            Warning
-          </th>,
-          <th scope="col" key={`${name} clip`}>
-            Clip
-          </th>,
-        ])}
-      </tr>
-    </thead>
-    <tbody>
-      {tables[0].rows.map(({ placement }, i) => (
-        <tr key={placement} className={Math.abs(placement - taken) < 0.01 ? 'taken' : undefined}>
-          <th scope="row">{printStops(placement)}</th>
-          {tables.map(({ name, rows }) => [
-            <Level key={`${name} card`} setting={rows[i].card} />,
-            ...rows[i].skin.map((setting, n) => (
-              <Level key={`${name} ${subjects[n].id}`} setting={setting} />
-            )),
-            <td key={`${name} cost`}>{printStopsDecimal(worstCost(rows[i]), 2)}</td>,
-            <Level key={`${name} warning`} setting={rows[i].warning} />,
-            <td key={`${name} clip`}>{rows[i].clip.toFixed(1)}</td>,
-          ])}
-        </tr>
-      ))}
-    </tbody>
-  </Table>
-);
+}) => {
+  const columns = useMemo(
+    (): readonly Column<Placed>[] => [
+      { id: 'placement', header: 'Placement', cell: ({ placement }) => printStops(placement) },
+      ...tables.flatMap(({ name }, at) => columnsOf(at, tables.length > 1 ? name : undefined, subjects)),
+    ],
+    [tables, subjects],
+  );
+  const rows = useMemo(
+    () => tables[0].rows.map(({ placement }, i) => ({ placement, on: tables.map((one) => one.rows[i]) })),
+    [tables],
+  );
+  return (
+    <DataTable
+      label="Zebra levels by placement"
+      className="figures zebra-figures"
+      columns={columns}
+      rows={rows}
+      rowKey={({ placement }) => String(placement)}
+      rowProps={({ placement }) => ({ className: Math.abs(placement - taken) < 0.01 ? 'taken' : undefined })}
+    />
+  );
+};

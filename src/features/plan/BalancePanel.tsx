@@ -1,7 +1,6 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
-import Table from 'react-bootstrap/Table';
 import {
   BALANCE_SCHOOLS,
   balanceAnswers,
@@ -15,12 +14,14 @@ import {
 import { castEffect, printNeutral, printSkin } from '#core/verdict/castEffect.ts';
 import { balancedLight, neutralOf, TINT_STEP } from '#core/colour/lean.ts';
 import { planId } from '#store/records/plan.ts';
+import type { Selection } from '#store/selection.ts';
 import { waterSchema } from '#store/records/setup.ts';
 import { MOST_RED_LIFT, underWater } from '#core/water.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin, THIN } from '#ui/format.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { reminders } from './dayModel.ts';
 import { MiredScale } from './MiredScale.tsx';
@@ -33,6 +34,19 @@ const WATER = [
   ['depth', 'Depth, m', 'Type 0 to 200 m'],
   ['distance', 'Distance, m', 'Type 0 to 50 m'],
 ] as const;
+
+const CHANNELS = ['red', 'green', 'blue'] as const;
+type Drowned = { readonly channel: (typeof CHANNELS)[number]; readonly lost: number };
+const WATER_COLUMNS: readonly Column<Drowned>[] = [
+  { id: 'channel', header: 'Channel', cell: ({ channel }) => channel },
+  {
+    id: 'left',
+    header: 'Light left',
+    className: 'num',
+    cell: ({ lost }) => `${(100 * 2 ** -lost).toFixed(lost > 3 ? 1 : 0)} %`,
+  },
+  { id: 'lost', header: 'Stops lost', className: 'num', cell: ({ lost }) => lost.toFixed(1) },
+];
 
 const Water = () => {
   const selection = useSelection();
@@ -56,24 +70,15 @@ const Water = () => {
           />
         ))}
       </div>
-      <Table className="figures words mt-2">
-        <thead>
-          <tr>
-            <th scope="col">Channel</th>
-            <th scope="col">Light left</th>
-            <th scope="col">Stops lost</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(['red', 'green', 'blue'] as const).map((id) => (
-            <tr key={id}>
-              <th scope="row">{id}</th>
-              <td className="num">{(100 * 2 ** -found.lost[id]).toFixed(found.lost[id] > 3 ? 1 : 0)} %</td>
-              <td className="num">{found.lost[id].toFixed(1)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <div className="mt-2">
+        <DataTable
+          label="What water leaves of each channel"
+          className="figures words"
+          columns={WATER_COLUMNS}
+          rows={CHANNELS.map((channel) => ({ channel, lost: found.lost[channel] }))}
+          rowKey={({ channel }) => channel}
+        />
+      </div>
       <p className="mt-2">
         Red stands <strong className="num">{found.redUnderGreen.toFixed(1)}</strong> stops under green
         {found.redGone
@@ -92,22 +97,51 @@ const Water = () => {
   );
 };
 
-/** One light as the camera renders it: its cast, and what that does to a neutral and to skin. */
-const SourceRow = ({ source, first }: { source: Source; first: Source }) => {
-  const { camera, plan } = useSelection();
-  const cast = castInMired(source, plan.kelvin, camera.lean?.mired ?? 0);
-  const light = { kelvin: source.kelvin, duv: TINT_STEP * source.tint };
-  const effect = castEffect(light, balancedLight(plan, camera.lean));
-  return (
-    <tr>
-      <th scope="row">{source.name}</th>
-      <td className="num">{printStopsDecimal(source.tint, 0)}</td>
-      <td className="num">{printStopsDecimal(miredShift(source.kelvin, first.kelvin), 0)}</td>
-      <td className="num">{printStopsDecimal(cast, 0)}</td>
-      <td className="num">{printNeutral(effect)}</td>
-      <td className="num">{printSkin(effect)}</td>
-    </tr>
-  );
+/** Each light as the camera renders it: its cast, and what that does to a neutral and to skin. */
+const sourceColumns = (
+  { camera, plan }: Pick<Selection, 'camera' | 'plan'>,
+  first: Source,
+): readonly Column<Source>[] => {
+  const castOf = (source: Source) => castInMired(source, plan.kelvin, camera.lean?.mired ?? 0);
+  const effectOf = ({ kelvin, tint }: Source) =>
+    castEffect({ kelvin, duv: TINT_STEP * tint }, balancedLight(plan, camera.lean));
+  const splitOf = ({ kelvin }: Source) => miredShift(kelvin, first.kelvin);
+  return [
+    {
+      id: 'light',
+      header: `At ${printKelvin(plan.kelvin)}`,
+      cell: ({ name }) => name,
+      sortBy: ({ name }) => name,
+    },
+    {
+      id: 'tint',
+      header: 'Tint',
+      className: 'num',
+      cell: ({ tint }) => printStopsDecimal(tint, 0),
+      sortBy: ({ tint }) => tint,
+    },
+    {
+      id: 'split',
+      header: 'Split',
+      className: 'num',
+      cell: (source) => printStopsDecimal(splitOf(source), 0),
+      sortBy: splitOf,
+    },
+    {
+      id: 'cast',
+      header: 'Cast',
+      className: 'num',
+      cell: (source) => printStopsDecimal(castOf(source), 0),
+      sortBy: castOf,
+    },
+    {
+      id: 'neutral',
+      header: 'Red, blue',
+      className: 'num',
+      cell: (source) => printNeutral(effectOf(source)),
+    },
+    { id: 'skin', header: 'Skin', className: 'num', cell: (source) => printSkin(effectOf(source)) },
+  ];
 };
 
 /** Sources of the set-up on the mired scale, what each school dials, and the gels that close the split. */
@@ -118,6 +152,7 @@ export const BalancePanel = () => {
   const editSetup = useEditSetup();
   const { camera, setup, plan } = selection;
   const sources = setup.lightIds.flatMap((id) => records.lights.get(id) ?? []);
+  const columns = sourceColumns(selection, sources[0]);
   const first = records.cameras.get(setup.cameraIds[0]);
   const firstPlan = first && records.plans.get(planId(setup.id, first.id));
   const answers = balanceAnswers({
@@ -156,23 +191,13 @@ export const BalancePanel = () => {
           {sources.length > 0 && <MiredScale sources={sources} dial={plan.kelvin} />}
           {sources.length > 0 && (
             <TableScroll label="What the camera makes of each light">
-              <Table className="figures words tight">
-                <thead>
-                  <tr>
-                    <th scope="col">At {printKelvin(plan.kelvin)}</th>
-                    <th scope="col">Tint</th>
-                    <th scope="col">Split</th>
-                    <th scope="col">Cast</th>
-                    <th scope="col">Red, blue</th>
-                    <th scope="col">Skin</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {sources.map((source) => (
-                    <SourceRow key={source.id} source={source} first={sources[0]} />
-                  ))}
-                </tbody>
-              </Table>
+              <DataTable
+                label="What the camera makes of each light"
+                className="figures words tight"
+                columns={columns}
+                rows={sources}
+                rowKey={({ id }) => id}
+              />
             </TableScroll>
           )}
           {sources.length > 0 && (

@@ -1,7 +1,6 @@
 'use client';
 
-import { Fragment, useMemo } from 'react';
-import Table from 'react-bootstrap/Table';
+import { useMemo } from 'react';
 import { bitsPerPixel, cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from '#core/day/media.ts';
 import { kindOf } from '#core/profile/index.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
@@ -11,10 +10,11 @@ import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
 import { planId } from '#store/records/plan.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { PIXELS, recordingAt } from './adviceModel.ts';
-import { daysOf } from './dayModel.ts';
+import { daysOf, type ShootDay } from './dayModel.ts';
 import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
@@ -60,19 +60,87 @@ const sum = (rows: readonly Cost[], of: (row: Cost) => number) =>
 /** Cards a set-up fills, a tenth kept free on each. */
 const cardsFor = (gb: number) => Math.ceil(gb / (CARD_GB * 0.9));
 
-const CostRow = ({ row: { setup, gb, grading, unknown }, taken }: { row: Cost; taken: boolean }) => (
-  <tr className={taken ? 'taken' : undefined}>
-    <th scope="row">{setup.name}</th>
-    <td className="num">{setup.brief.minutes}</td>
-    <td className="num" title={unknown.length > 0 ? `bit rate unknown: ${unknown.join(', ')}` : undefined}>
-      {gb.toFixed(0)}
-      {unknown.length > 0 && ' +?'}
-    </td>
-    <td className="num">{cardsFor(gb)}</td>
-    <td className="num">{setup.brief.clips}</td>
-    <td className="num">{setup.brief.graded ? hours(grading) : 'none'}</td>
-  </tr>
-);
+/** A set-up, or a day of them. */
+type CostLine = {
+  readonly id: string;
+  readonly name: string;
+  readonly of: readonly Cost[];
+  readonly isDay: boolean;
+};
+const unknownOf = ({ of }: CostLine) => of.flatMap(({ unknown }) => unknown);
+const gbOf = ({ of }: CostLine) => sum(of, ({ gb }) => gb);
+const gradingOf = ({ of }: CostLine) => sum(of, ({ grading }) => grading);
+
+const COST_COLUMNS: readonly Column<CostLine>[] = [
+  { id: 'setup', header: 'Set-up', cell: ({ name }) => name },
+  {
+    id: 'minutes',
+    header: 'Min',
+    className: 'num',
+    cell: ({ of }) => sum(of, ({ setup }) => setup.brief.minutes),
+  },
+  {
+    id: 'gb',
+    header: 'GB',
+    className: 'num',
+    cell: (line) => `${gbOf(line).toFixed(0)}${!line.isDay && unknownOf(line).length > 0 ? ' +?' : ''}`,
+    title: (line) =>
+      unknownOf(line).length > 0 ? `bit rate unknown: ${unknownOf(line).join(', ')}` : undefined,
+  },
+  { id: 'cards', header: 'Cards', className: 'num', cell: ({ of }) => sum(of, ({ gb }) => cardsFor(gb)) },
+  {
+    id: 'clips',
+    header: 'Clips',
+    className: 'num',
+    cell: ({ of }) => sum(of, ({ setup }) => setup.brief.clips),
+  },
+  {
+    id: 'grading',
+    header: 'Grading',
+    className: 'num',
+    cell: (line) => (line.of.some(({ setup }) => setup.brief.graded) ? hours(gradingOf(line)) : 'none'),
+  },
+];
+
+/** The set-ups of each day, and under those of a longer shoot the day. */
+const costLines = (days: readonly ShootDay[], costs: readonly Cost[]): CostLine[] =>
+  days.flatMap(({ day, setups }) => {
+    const own = costs.filter((cost) => setups.some(({ id }) => id === cost.setup.id));
+    const lines = own.map((cost) => ({ id: cost.setup.id, name: cost.setup.name, of: [cost], isDay: false }));
+    return days.length > 1
+      ? [...lines, { id: `day ${day}`, name: `Day ${day}`, of: own, isDay: true }]
+      : lines;
+  });
+
+type Rate = { readonly rate: number; readonly codec: string; readonly mbps: number };
+const RATE_COLUMNS: readonly Column<Rate>[] = [
+  { id: 'rate', header: 'fps', cell: ({ rate }) => rate },
+  { id: 'codec', header: 'Codec', cell: ({ codec }) => codec },
+  { id: 'mbps', header: 'Mb/s', className: 'num', cell: ({ mbps }) => mbps },
+  {
+    id: 'frame',
+    header: 'Mb a frame',
+    className: 'num',
+    cell: ({ rate, mbps }) => megabitsPerFrame(mbps, rate).toFixed(1),
+  },
+  {
+    id: 'pixel',
+    header: 'Bits a pixel',
+    className: 'num',
+    cell: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height).toFixed(2),
+    sortBy: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height),
+  },
+];
+
+type ShutterRow = ReturnType<typeof shutterTable>[number];
+const flickers = (safe: boolean) => (safe ? 'safe' : 'flickers');
+const SHUTTER_COLUMNS: readonly Column<ShutterRow>[] = [
+  { id: 'fps', header: 'fps', cell: ({ fps }) => fps },
+  { id: 'exact', header: '1/x s', className: 'num', cell: ({ exact }) => exact.toFixed(0) },
+  { id: 'nearest', header: 'Nearest', className: 'num', cell: ({ nearest }) => printShutter(nearest) },
+  { id: 'at50', header: '50 Hz', cell: ({ safe50 }) => flickers(safe50) },
+  { id: 'at60', header: '60 Hz', cell: ({ safe60 }) => flickers(safe60) },
+];
 
 /** Frame rates people slow down from. */
 const SLOW = [24, 25, 30, 50, 60, 100, 120] as const;
@@ -81,33 +149,19 @@ const SLOW = [24, 25, 30, 50, 60, 100, 120] as const;
 const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
   const rows = SLOW.flatMap((rate) => {
     const recording = recordingAt(camera, rate);
-    return recording ? [{ rate, recording }] : [];
+    return recording ? [{ rate, codec: recording.codec, mbps: recording.mbps }] : [];
   });
   if (rows.length === 0) return null;
   return (
     <Panel title="Bits a pixel" note={`${camera.name}, slow motion by the frame, not by Mb/s`}>
-      <Table className="figures words">
-        <thead>
-          <tr>
-            <th scope="col">fps</th>
-            <th scope="col">Codec</th>
-            <th scope="col">Mb/s</th>
-            <th scope="col">Mb a frame</th>
-            <th scope="col">Bits a pixel</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ rate, recording: { codec, mbps } }) => (
-            <tr key={rate} className={rate === fps ? 'taken' : undefined}>
-              <th scope="row">{rate}</th>
-              <td>{codec}</td>
-              <td className="num">{mbps}</td>
-              <td className="num">{megabitsPerFrame(mbps, rate).toFixed(1)}</td>
-              <td className="num">{bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height).toFixed(2)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <DataTable
+        label="Bits a pixel"
+        className="figures words"
+        columns={RATE_COLUMNS}
+        rows={rows}
+        rowKey={({ rate }) => String(rate)}
+        rowProps={({ rate }) => ({ className: rate === fps ? 'taken' : undefined })}
+      />
       <p className="quiet small-print">
         Of a {PIXELS.width} × {PIXELS.height} picture; as fast as the camera’s list reaches.
       </p>
@@ -125,6 +179,8 @@ export const DayPanel = () => {
     [records, shoot.id],
   );
   const days = useMemo(() => daysOf(records, shoot.id), [records, shoot.id]);
+  const lines = useMemo(() => costLines(days, rows), [days, rows]);
+  const shutters = useMemo(() => shutterTable(shuttersOf(camera)), [camera]);
   const total = rows.reduce((sum, { gb }) => sum + gb, 0);
   const grading = rows.reduce((sum, row) => sum + row.grading, 0);
   const recording = recordingAt(camera, setup.fps);
@@ -137,40 +193,16 @@ export const DayPanel = () => {
           note={`${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} copies; ${hours(grading)} to grade`}
         >
           <TableScroll label="Media and grading">
-            <Table className="figures words">
-              <thead>
-                <tr>
-                  <th scope="col">Set-up</th>
-                  <th scope="col">Min</th>
-                  <th scope="col">GB</th>
-                  <th scope="col">Cards</th>
-                  <th scope="col">Clips</th>
-                  <th scope="col">Grading</th>
-                </tr>
-              </thead>
-              <tbody>
-                {days.map(({ day, setups }) => {
-                  const own = rows.filter((row) => setups.some(({ id }) => id === row.setup.id));
-                  return (
-                    <Fragment key={day}>
-                      {own.map((row) => (
-                        <CostRow key={row.setup.id} row={row} taken={row.setup.id === setup.id} />
-                      ))}
-                      {days.length > 1 && (
-                        <tr className="sum">
-                          <th scope="row">Day {day}</th>
-                          <td className="num">{sum(own, (row) => row.setup.brief.minutes)}</td>
-                          <td className="num">{sum(own, ({ gb }) => gb).toFixed(0)}</td>
-                          <td className="num">{sum(own, ({ gb }) => cardsFor(gb))}</td>
-                          <td className="num">{sum(own, (row) => row.setup.brief.clips)}</td>
-                          <td className="num">{hours(sum(own, (row) => row.grading))}</td>
-                        </tr>
-                      )}
-                    </Fragment>
-                  );
-                })}
-              </tbody>
-            </Table>
+            <DataTable
+              label="Media and grading"
+              className="figures words"
+              columns={COST_COLUMNS}
+              rows={lines}
+              rowKey={({ id }) => id}
+              rowProps={({ id, isDay }) => ({
+                className: isDay ? 'sum' : id === setup.id ? 'taken' : undefined,
+              })}
+            />
           </TableScroll>
           {recording && (
             <p className="quiet mt-2 mb-0">
@@ -188,28 +220,13 @@ export const DayPanel = () => {
         <Briefing />
         <SlowMotion camera={camera} fps={setup.fps} />
         <Panel title="180 degrees" note={`on ${camera.name}’s own list`}>
-          <Table className="figures">
-            <thead>
-              <tr>
-                <th scope="col">fps</th>
-                <th scope="col">1/x s</th>
-                <th scope="col">Nearest</th>
-                <th scope="col">50 Hz</th>
-                <th scope="col">60 Hz</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shutterTable(shuttersOf(camera)).map((row) => (
-                <tr key={row.fps} className={row.fps === setup.fps ? 'taken' : undefined}>
-                  <th scope="row">{row.fps}</th>
-                  <td className="num">{row.exact.toFixed(0)}</td>
-                  <td className="num">{printShutter(row.nearest)}</td>
-                  <td>{row.safe50 ? 'safe' : 'flickers'}</td>
-                  <td>{row.safe60 ? 'safe' : 'flickers'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </Table>
+          <DataTable
+            label="180 degrees"
+            columns={SHUTTER_COLUMNS}
+            rows={shutters}
+            rowKey={({ fps }) => String(fps)}
+            rowProps={({ fps }) => ({ className: fps === setup.fps ? 'taken' : undefined })}
+          />
         </Panel>
       </div>
     </div>

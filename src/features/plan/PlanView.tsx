@@ -3,7 +3,6 @@
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, type ComponentType } from 'react';
 import Button from 'react-bootstrap/Button';
-import Table from 'react-bootstrap/Table';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
@@ -12,7 +11,8 @@ import { printZebra } from '#core/exposure/zebra.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
-import { printPull } from '#ui/format.ts';
+import { inPost } from '#ui/format.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
@@ -31,65 +31,62 @@ import { SchoolsPanel } from './SchoolsPanel.tsx';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 
+type Placed = ReturnType<typeof placementRows>[number];
+
 const Placements = () => {
   const selection = useSelection();
   const editPlan = useEditPlan();
   const rows = useMemo(() => placementRows(selection), [selection]);
   const { subjects, plan } = selection;
+  const isTaken = ({ placement }: Placed) => Math.abs(placement - plan.placement) < 0.01;
+  const columns: readonly Column<Placed>[] = [
+    {
+      id: 'placement',
+      header: 'Placement',
+      cell: (row) => (
+        <Button
+          variant="bare"
+          className="row-pick"
+          aria-pressed={isTaken(row)}
+          onClick={() => editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })}
+        >
+          {printStops(row.placement)}
+        </Button>
+      ),
+    },
+    { id: 'card', header: 'Card zebra', cell: ({ card }) => card },
+    ...subjects.map(({ id, name, skinOffset }, i) => ({
+      id: `face ${id}`,
+      header: (
+        <>
+          {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
+        </>
+      ),
+      cell: ({ skin }: Placed) => skin[i],
+    })),
+    {
+      id: 'rounding',
+      header: 'Rounding, stop',
+      cell: ({ limited, cost }) => (limited ? 'out of reach' : printStopsDecimal(cost, 2)),
+      className: ({ limited }) => (limited ? 'text-warn' : undefined),
+    },
+    { id: 'over', header: 'Stops over it', cell: ({ roomAbove }) => printStopsDecimal(roomAbove) },
+    { id: 'under', header: 'Usable under it', cell: ({ usableBelow }) => printStopsDecimal(usableBelow) },
+    { id: 'post', header: 'In post', cell: ({ placement }) => inPost(placement) },
+  ];
   return (
     <Panel
       title="Placement by thirds"
       note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]"
       className="placements"
     >
-      <Table className="figures">
-        <thead>
-          <tr>
-            <th scope="col">Placement</th>
-            <th scope="col">Card zebra</th>
-            {subjects.map(({ id, name, skinOffset }) => (
-              <th scope="col" key={id}>
-                {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
-              </th>
-            ))}
-            <th scope="col">Rounding, stop</th>
-            <th scope="col">Stops over it</th>
-            <th scope="col">Usable under it</th>
-            <th scope="col">In post</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => {
-            const taken = Math.abs(row.placement - plan.placement) < 0.01;
-            return (
-              <tr key={row.placement} className={taken ? 'taken' : undefined}>
-                <th scope="row">
-                  <Button
-                    variant="bare"
-                    className="row-pick"
-                    aria-pressed={taken}
-                    onClick={() =>
-                      editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })
-                    }
-                  >
-                    {printStops(row.placement)}
-                  </Button>
-                </th>
-                <td>{row.card}</td>
-                {row.skin.map((skin, i) => (
-                  <td key={subjects[i].id}>{skin}</td>
-                ))}
-                <td className={row.limited ? 'text-warn' : undefined}>
-                  {row.limited ? 'out of reach' : printStopsDecimal(row.cost, 2)}
-                </td>
-                <td>{printStopsDecimal(row.roomAbove)}</td>
-                <td>{printStopsDecimal(row.usableBelow)}</td>
-                <td>{printPull(row.placement) === 'no pull' ? 'as is' : printPull(row.placement)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </Table>
+      <DataTable
+        label="Placement by thirds"
+        columns={columns}
+        rows={rows}
+        rowKey={({ placement }) => String(placement)}
+        rowProps={(row) => ({ className: isTaken(row) ? 'taken' : undefined })}
+      />
     </Panel>
   );
 };

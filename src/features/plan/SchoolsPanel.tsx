@@ -1,8 +1,8 @@
 'use client';
 
+import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import Table from 'react-bootstrap/Table';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { SCHOOLS } from '#core/exposure/schools.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
@@ -10,7 +10,8 @@ import type { ExposureAnswer } from '#core/exposure/solver.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useEditPlan, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
-import { printPull } from '#ui/format.ts';
+import { inPost } from '#ui/format.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { planFields, type SchoolRow, type Schools } from './planModel.ts';
@@ -28,63 +29,128 @@ const settingsWords = (answer: ExposureAnswer) =>
     ...(answer.light === 0 ? [] : [`light ${printStops(answer.light)}`]),
   ].join(', ');
 
+type PlacedSchool = SchoolRow & { readonly placement: number };
+const isPlaced = (row: SchoolRow): row is PlacedSchool => row.placement !== undefined;
+
 const stateOf = ({ roomAbove, cleanBelow }: SchoolRow) =>
   roomAbove < -0.05 ? 'lost' : cleanBelow < -0.05 || roomAbove < 1 / 3 - 0.05 ? 'watch' : 'holds';
 
-const SchoolLine = ({ row, recommended }: { row: SchoolRow; recommended: boolean }) => {
+/** What a school advises and what it costs. */
+const SchoolWhy = ({ row: { why, answer, placement } }: { row: SchoolRow }) =>
+  placement === undefined || !answer ? (
+    why
+  ) : (
+    <>
+      {why}{' '}
+      {answer.short ? (
+        <span className="text-warn">{answer.short}</span>
+      ) : (
+        <strong>
+          {settingsWords(answer)}
+          {Math.abs(answer.residual) > 0.08 && ` (${printStopsDecimal(answer.residual)})`}
+        </strong>
+      )}
+    </>
+  );
+
+/** A figure that only a school with a placement has. */
+const figure = (
+  id: string,
+  header: string,
+  says: string,
+  print: (row: PlacedSchool) => string,
+  sortBy: (row: PlacedSchool) => number,
+): Column<SchoolRow> => ({
+  id,
+  header,
+  says,
+  className: 'num',
+  cell: (row) => (isPlaced(row) ? print(row) : '–'),
+  sortBy: (row) => (isPlaced(row) ? sortBy(row) : undefined),
+});
+
+const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolRow>[] => {
   const selection = useSelection();
   const editPlan = useEditPlan();
-  const { name, rule } = SCHOOLS[row.id];
-  const { placement, answer } = row;
-  if (placement === undefined)
-    return (
-      <tr className="dim">
-        <th scope="row" title={rule}>
-          {name}
-        </th>
-        <td colSpan={8} className="school-why">
-          {row.why}
-        </td>
-      </tr>
-    );
-  const levels = placementRow(selection, placement);
-  const taken = Math.abs(selection.plan.placement - placement) < 0.01;
-  return (
-    <tr className={taken ? 'taken' : undefined}>
-      <th scope="row" title={rule}>
-        <Button
-          variant="bare"
-          className="row-pick"
-          aria-pressed={taken}
-          onClick={() =>
-            editPlan(`${name} ${printStops(placement)}`, planFields(selection, placement, answer))
-          }
-        >
-          <StateMark state={stateOf(row)} /> {name}
-          {recommended && <span className="advised">advised</span>}
-        </Button>
-      </th>
-      <td className="num">{printStops(placement)}</td>
-      <td className="num">{levels.card}</td>
-      <td className="num">{levels.skin.join(' ') || '–'}</td>
-      <td className="num">{printStopsDecimal(row.roomAbove)}</td>
-      <td className="num">{printStopsDecimal(row.cleanBelow)}</td>
-      <td className="num">{`×${row.noise.toFixed(2)}`}</td>
-      <td>{printPull(placement) === 'no pull' ? 'as is' : printPull(placement)}</td>
-      <td className="school-why">
-        {row.why}{' '}
-        {answer &&
-          (answer.short ? (
-            <span className="text-warn">{answer.short}</span>
+  return useMemo(() => {
+    const isTaken = (row: SchoolRow) =>
+      isPlaced(row) && Math.abs(selection.plan.placement - row.placement) < 0.01;
+    const take = (row: PlacedSchool) =>
+      editPlan(
+        `${SCHOOLS[row.id].name} ${printStops(row.placement)}`,
+        planFields(selection, row.placement, row.answer),
+      );
+    const levels = (row: SchoolRow) => isPlaced(row) && placementRow(selection, row.placement);
+    return [
+      {
+        id: 'school',
+        header: 'School',
+        title: ({ id }) => SCHOOLS[id].rule,
+        cell: (row) =>
+          isPlaced(row) ? (
+            <Button variant="bare" className="row-pick" aria-pressed={isTaken(row)} onClick={() => take(row)}>
+              <StateMark state={stateOf(row)} /> {SCHOOLS[row.id].name}
+              {row.id === advised && <span className="advised">advised</span>}
+            </Button>
           ) : (
-            <strong>
-              {settingsWords(answer)}
-              {Math.abs(answer.residual) > 0.08 && ` (${printStopsDecimal(answer.residual)})`}
-            </strong>
-          ))}
-      </td>
-    </tr>
-  );
+            SCHOOLS[row.id].name
+          ),
+      },
+      figure(
+        'placement',
+        'Places at',
+        'Where the card goes, stops over grey',
+        ({ placement }) => printStops(placement),
+        ({ placement }) => placement,
+      ),
+      {
+        id: 'card',
+        header: 'Card',
+        className: 'num',
+        cell: (row) => {
+          const at = levels(row);
+          return at ? at.card : '–';
+        },
+      },
+      {
+        id: 'faces',
+        header: 'Faces',
+        className: 'num',
+        cell: (row) => {
+          const at = levels(row);
+          return (at && at.skin.join(' ')) || '–';
+        },
+      },
+      figure(
+        'room',
+        'Room',
+        'From the brightest kept tone to clip, stops',
+        ({ roomAbove }) => printStopsDecimal(roomAbove),
+        ({ roomAbove }) => roomAbove,
+      ),
+      figure(
+        'clean',
+        'Clean by',
+        'From the darkest kept tone to the usable floor, stops',
+        ({ cleanBelow }) => printStopsDecimal(cleanBelow),
+        ({ cleanBelow }) => cleanBelow,
+      ),
+      figure(
+        'noise',
+        'Noise',
+        'At grey after the pull, against placement 0',
+        ({ noise }) => `×${noise.toFixed(2)}`,
+        ({ noise }) => noise,
+      ),
+      { id: 'post', header: 'In post', cell: (row) => (isPlaced(row) ? inPost(row.placement) : '–') },
+      {
+        id: 'why',
+        header: 'Why, and the settings',
+        className: 'school-why',
+        cell: (row) => <SchoolWhy row={row} />,
+      },
+    ];
+  }, [selection, editPlan, advised]);
 };
 
 /** Under clip, for as bright as it holds: the trade backs off a third to two thirds, the careful up to one stop. */
@@ -116,39 +182,36 @@ const BackOff = () => {
 };
 
 /** Every school of placement on this scene, with what each costs; taking one fills the card. */
-export const SchoolsPanel = ({ schools }: { schools: Schools }) => (
-  <Panel title="Placement, school by school" className="schools" tools={<BackOff />}>
-    <p className="school-advice">
-      <strong>
-        {SCHOOLS[schools.best.id].name}, {printStops(schools.best.placement)}.
-      </strong>{' '}
-      {schools.best.why}
-    </p>
-    <TableScroll label="Placement, school by school">
-      <Table className="figures words">
-        <thead>
-          <tr>
-            <th scope="col">School</th>
-            <th scope="col">Places at</th>
-            <th scope="col">Card</th>
-            <th scope="col">Faces</th>
-            <th scope="col">Room</th>
-            <th scope="col">Clean by</th>
-            <th scope="col">Noise</th>
-            <th scope="col">In post</th>
-            <th scope="col">Why, and the settings</th>
-          </tr>
-        </thead>
-        <tbody>
-          {schools.rows.map((row) => (
-            <SchoolLine key={row.id} row={row} recommended={row.id === schools.best.id} />
-          ))}
-        </tbody>
-      </Table>
-    </TableScroll>
-    <p className="quiet figures-foot mb-0">
-      Room: from the brightest kept tone to clip. Clean by: from the darkest kept tone to the usable floor.
-      Noise: at grey after the pull, against placement 0. The choice is yours; a school is taken by its name.
-    </p>
-  </Panel>
-);
+export const SchoolsPanel = ({ schools }: { schools: Schools }) => {
+  const { plan } = useSelection();
+  const columns = useColumns(schools.best.id);
+  const rowClass = (row: SchoolRow) => {
+    if (!isPlaced(row)) return 'dim';
+    return Math.abs(plan.placement - row.placement) < 0.01 ? 'taken' : undefined;
+  };
+  return (
+    <Panel title="Placement, school by school" className="schools" tools={<BackOff />}>
+      <p className="school-advice">
+        <strong>
+          {SCHOOLS[schools.best.id].name}, {printStops(schools.best.placement)}.
+        </strong>{' '}
+        {schools.best.why}
+      </p>
+      <TableScroll label="Placement, school by school">
+        <DataTable
+          label="Placement, school by school"
+          className="figures words"
+          columns={columns}
+          rows={schools.rows}
+          rowKey={({ id }) => id}
+          rowProps={(row) => ({ className: rowClass(row) })}
+        />
+      </TableScroll>
+      <p className="quiet figures-foot mb-0">
+        Room: from the brightest kept tone to clip. Clean by: from the darkest kept tone to the usable floor.
+        Noise: at grey after the pull, against placement 0. The choice is yours; a school is taken by its
+        name.
+      </p>
+    </Panel>
+  );
+};

@@ -1,8 +1,39 @@
-import { useId } from 'react';
-import Table from 'react-bootstrap/Table';
+import { useId, useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { Losses } from '#workers/luts/protocol.ts';
+import { DataTable, type Column } from '../parts/DataTable.tsx';
 import { lossRows, lossWord } from './lossModel.ts';
+
+type LossRow = ReturnType<typeof lossRows>[number];
+
+const CUBE = 'CIEDE2000 over the cube, read tetrahedrally';
+const LOSS_COLUMNS: readonly Column<LossRow>[] = [
+  {
+    id: 'mean',
+    header: 'mean ΔE',
+    says: CUBE,
+    className: 'num',
+    cell: ({ loss }) => loss.mean.toFixed(2),
+    sortBy: ({ loss }) => loss.mean,
+  },
+  {
+    id: 'worst',
+    header: 'worst ΔE',
+    says: CUBE,
+    className: 'num',
+    cell: ({ loss }) => loss.worst.toFixed(1),
+    sortBy: ({ loss }) => loss.worst,
+  },
+  {
+    id: 'grey',
+    header: 'grey, stop',
+    says: 'Worst on the grey axis, stops of light',
+    className: 'num',
+    cell: ({ loss }) => loss.stops.toFixed(3),
+    sortBy: ({ loss }) => loss.stops,
+  },
+  { id: 'word', header: '', className: 'lut-word', cell: ({ loss }) => lossWord(loss) },
+];
 
 /** Measured loss of each size; the picked one is what is written. */
 export const LossTable = ({
@@ -19,52 +50,40 @@ export const LossTable = ({
   onPick: (size: number, shaped: boolean) => void;
 }) => {
   const name = useId();
+  const columns = useMemo(
+    (): readonly Column<LossRow>[] => [
+      {
+        id: 'points',
+        header: 'Points',
+        cell: (row) => (
+          <Form.Check
+            type="radio"
+            id={`${name}-${row.size}-${row.shaped}`}
+            name={name}
+            label={`${row.size}${row.shaped ? ' + shaper' : ''}`}
+            checked={row.size === size && row.shaped === shaped}
+            onChange={() => onPick(row.size, row.shaped)}
+          />
+        ),
+      },
+      ...LOSS_COLUMNS,
+    ],
+    [name, size, shaped, onPick],
+  );
   if (!losses) return <p className="quiet">Measuring what 17, 33 and 65 points lose…</p>;
   return (
-    <Table className={`figures lut-losses${old ? ' lut-old' : ''}`} aria-busy={old}>
-      <thead>
-        <tr>
-          <th scope="col">Points</th>
-          <th scope="col" title="CIEDE2000 over the cube, read tetrahedrally">
-            mean ΔE
-          </th>
-          <th scope="col" title="CIEDE2000 over the cube, read tetrahedrally">
-            worst ΔE
-          </th>
-          <th scope="col" title="Worst on the grey axis, stops of light">
-            grey, stop
-          </th>
-          <th scope="col" />
-        </tr>
-      </thead>
-      <tbody>
-        {lossRows(losses.baked).map((row) => {
-          const on = row.size === size && row.shaped === shaped;
-          return (
-            <tr
-              key={`${row.size} ${row.shaped}`}
-              className={on ? 'taken' : undefined}
-              data-size={row.size}
-              data-shaped={row.shaped}
-            >
-              <th scope="row">
-                <Form.Check
-                  type="radio"
-                  id={`${name}-${row.size}-${row.shaped}`}
-                  name={name}
-                  label={`${row.size}${row.shaped ? ' + shaper' : ''}`}
-                  checked={on}
-                  onChange={() => onPick(row.size, row.shaped)}
-                />
-              </th>
-              <td className="num">{row.loss.mean.toFixed(2)}</td>
-              <td className="num">{row.loss.worst.toFixed(1)}</td>
-              <td className="num">{row.loss.stops.toFixed(3)}</td>
-              <td className="lut-word">{lossWord(row.loss)}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </Table>
+    <DataTable
+      label="What each size loses"
+      className={`figures lut-losses${old ? ' lut-old' : ''}`}
+      isBusy={old}
+      columns={columns}
+      rows={lossRows(losses.baked)}
+      rowKey={(row) => `${row.size} ${row.shaped}`}
+      rowProps={(row) => ({
+        className: row.size === size && row.shaped === shaped ? 'taken' : undefined,
+        'data-size': String(row.size),
+        'data-shaped': String(row.shaped),
+      })}
+    />
   );
 };

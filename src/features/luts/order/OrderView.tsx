@@ -1,13 +1,13 @@
 'use client';
 
 import { useMemo } from 'react';
-import Table from 'react-bootstrap/Table';
 import type { GradeCorrection, Order, OrderLoss } from '#core/grade/order.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
 import type { LutWish } from '#workers/luts/wish.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { LutPicture } from '../parts/LutPicture.tsx';
 import { Slider } from '../parts/Slider.tsx';
@@ -56,6 +56,13 @@ const verdictOf = ({ before, after, worst }: OrderLoss): string => {
   return 'Little is lost here: the correction is small, or nothing lies high.';
 };
 
+type Lost = { readonly name: string; readonly before: string; readonly after: string };
+const LOST_COLUMNS: readonly Column<Lost>[] = [
+  { id: 'what', header: 'On this frame', cell: ({ name }) => name },
+  { id: 'before', header: 'before', className: 'num', cell: ({ before }) => before },
+  { id: 'after', header: 'after', className: 'num', cell: ({ after }) => after },
+];
+
 /** Order matters: the same correction on the same frame, before and after the conversion. */
 export const OrderView = () => {
   const selection = useSelection();
@@ -75,10 +82,22 @@ export const OrderView = () => {
   const { answer: loss, problem } = useOrderLoss(wish);
   const set = session.luts.correct;
   const rows = loss && [
-    ['A channel at the top', percent(loss.before.topped), percent(loss.after.topped)],
-    ['All three: white', percent(loss.before.white), percent(loss.after.white)],
-    ['Levels over grey, 10 bit', String(loss.before.levels), String(loss.after.levels)],
-    ['Neutrals stay apart to', printStopsDecimal(loss.before.apartTo), printStopsDecimal(loss.after.apartTo)],
+    {
+      name: 'A channel at the top',
+      before: percent(loss.before.topped),
+      after: percent(loss.after.topped),
+    },
+    { name: 'All three: white', before: percent(loss.before.white), after: percent(loss.after.white) },
+    {
+      name: 'Levels over grey, 10 bit',
+      before: String(loss.before.levels),
+      after: String(loss.after.levels),
+    },
+    {
+      name: 'Neutrals stay apart to',
+      before: printStopsDecimal(loss.before.apartTo),
+      after: printStopsDecimal(loss.after.apartTo),
+    },
   ];
   return (
     <div className="luts-order">
@@ -131,24 +150,13 @@ export const OrderView = () => {
               <p className="lut-lost" data-order-verdict>
                 {verdictOf(loss)}
               </p>
-              <Table className="figures words">
-                <thead>
-                  <tr>
-                    <th scope="col">On this frame</th>
-                    <th scope="col">before</th>
-                    <th scope="col">after</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map(([name, before, after]) => (
-                    <tr key={name}>
-                      <th scope="row">{name}</th>
-                      <td className="num">{before}</td>
-                      <td className="num">{after}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </Table>
+              <DataTable
+                label="What is lost on this frame"
+                className="figures words"
+                columns={LOST_COLUMNS}
+                rows={rows}
+                rowKey={({ name }) => name}
+              />
             </>
           )}
         </Panel>

@@ -1,8 +1,32 @@
-import Table from 'react-bootstrap/Table';
+import { useMemo } from 'react';
 import { printStopsDecimal } from '#core/units.ts';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import type { LandingRow } from '../landings.ts';
 
 const percent = (v: number) => (100 * v).toFixed(1).replace('-', '−');
+const printCandelas = (light: number) => (light < 10 ? light.toFixed(1) : light.toFixed(0));
+
+/** A tone, and where it lands through another LUT where there is one. */
+type Landing = LandingRow & { readonly other?: number };
+
+const COLUMNS: readonly Column<Landing>[] = [
+  { id: 'tone', header: 'Tone', cell: ({ name }) => name },
+  { id: 'stops', header: 'stops', className: 'num', cell: ({ stops }) => printStopsDecimal(stops) },
+  { id: 'in', header: 'in, %', className: 'num', cell: (row) => percent(row.in) },
+  { id: 'out', header: 'out, %', className: 'num', cell: (row) => <strong>{percent(row.out)}</strong> },
+];
+const OTHER: Column<Landing> = {
+  id: 'other',
+  header: 'other, %',
+  className: 'num',
+  cell: ({ other }) => other !== undefined && percent(other),
+};
+const LIGHT: Column<Landing> = {
+  id: 'light',
+  header: 'cd/m²',
+  className: 'num',
+  cell: ({ light }) => light !== undefined && printCandelas(light),
+};
 
 /** Where tones of the recording land: in and out, side by side. */
 export const Landings = ({
@@ -12,37 +36,24 @@ export const Landings = ({
   rows: readonly LandingRow[];
   others?: readonly LandingRow[];
 }) => {
-  const lit = rows.some(({ light }) => light !== undefined);
+  const isLit = rows.some(({ light }) => light !== undefined);
+  const compares = others !== undefined;
+  const columns = useMemo(
+    () => [...COLUMNS, ...(compares ? [OTHER] : []), ...(isLit ? [LIGHT] : [])],
+    [compares, isLit],
+  );
   return (
-    <Table className="figures lut-landings">
-      <thead>
-        <tr>
-          <th scope="col">Tone</th>
-          <th scope="col">stops</th>
-          <th scope="col">in, %</th>
-          <th scope="col">out, %</th>
-          {others && <th scope="col">other, %</th>}
-          {lit && <th scope="col">cd/m²</th>}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ id, name, stops, in: signal, out, light }, i) => (
-          <tr key={id} data-tone={id} className={id === 'card' || id.startsWith('skin') ? undefined : 'dim'}>
-            <th scope="row">{name}</th>
-            <td className="num">{printStopsDecimal(stops)}</td>
-            <td className="num">{percent(signal)}</td>
-            <td className="num" data-out={out.toFixed(5)}>
-              <strong>{percent(out)}</strong>
-            </td>
-            {others && <td className="num">{percent(others[i].out)}</td>}
-            {lit && (
-              <td className="num">
-                {light === undefined ? '' : light < 10 ? light.toFixed(1) : light.toFixed(0)}
-              </td>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </Table>
+    <DataTable
+      label="Where tones land"
+      className="figures lut-landings"
+      columns={columns}
+      rows={rows.map((row, i) => ({ ...row, other: others?.[i].out }))}
+      rowKey={({ id }) => id}
+      rowProps={({ id, out }) => ({
+        className: id === 'card' || id.startsWith('skin') ? undefined : 'dim',
+        'data-tone': id,
+        'data-out': out.toFixed(5),
+      })}
+    />
   );
 };

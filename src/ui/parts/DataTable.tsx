@@ -1,0 +1,245 @@
+'use client';
+
+import {
+  createColumnHelper,
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+  type ColumnDef,
+  type Header,
+  type Row as TableRow,
+} from '@tanstack/react-table';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useMemo, useRef, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
+
+/** A column of a table: its heading, what stands in a cell, what it is sorted by. The first one names the row. */
+export type Column<Row> = {
+  readonly id: string;
+  readonly header: ReactNode;
+  /** What the heading means, for who asks. */
+  readonly says?: string;
+  readonly cell: (row: Row, index: number) => ReactNode;
+  /** With it, the heading sorts by this; what is undefined comes last. */
+  readonly sortBy?: (row: Row) => number | string | undefined;
+  readonly className?: string | ((row: Row) => string | undefined);
+  readonly title?: (row: Row) => string | undefined;
+  /** The heading over this column and its neighbours of the same group. */
+  readonly group?: string;
+};
+
+type RowProps = { readonly className?: string; readonly [data: `data-${string}`]: string | boolean };
+
+const features = tableFeatures({
+  rowSortingFeature,
+  sortedRowModel: createSortedRowModel(),
+  sortFns: { basic: sortFn_basic },
+});
+type Features = typeof features;
+
+/** Columns as the table library has them: neighbours of one group under its heading. */
+const definitions = <Row extends object>(columns: readonly Column<Row>[]) => {
+  const helper = createColumnHelper<Features, Row>();
+  const leaf = ({ id, header, sortBy }: Column<Row>) =>
+    helper.accessor((row) => sortBy?.(row), {
+      id,
+      header: () => header,
+      enableSorting: sortBy !== undefined,
+      sortFn: 'basic',
+      sortUndefined: 'last',
+    }) as unknown as ColumnDef<Features, Row>;
+  const groups: { readonly name?: string; readonly columns: Column<Row>[] }[] = [];
+  for (const column of columns) {
+    const last = groups.at(-1);
+    if (last && column.group !== undefined && last.name === column.group) last.columns.push(column);
+    else groups.push({ name: column.group, columns: [column] });
+  }
+  return groups.flatMap(({ name, columns: own }): ColumnDef<Features, Row>[] =>
+    name === undefined
+      ? own.map(leaf)
+      : [helper.group({ id: name, header: () => name, columns: own.map(leaf) }) as ColumnDef<Features, Row>],
+  );
+};
+
+const SORT_SIGNS = { asc: '▴', desc: '▾' } as const;
+const SORT_WORDS = { asc: 'ascending', desc: 'descending' } as const;
+
+/** The heading of a column; where the column can be sorted, a button that does it. */
+const Heading = <Row extends object>({
+  header,
+  column,
+  startsGroup,
+}: {
+  header: Header<Features, Row>;
+  column: Column<Row>;
+  startsGroup: boolean;
+}) => {
+  const order = header.column.getIsSorted();
+  return (
+    <th
+      scope="col"
+      title={column.says}
+      className={startsGroup ? 'group-start' : undefined}
+      aria-sort={order ? SORT_WORDS[order] : undefined}
+    >
+      {column.sortBy ? (
+        <Button variant="bare" className="sort" onClick={header.column.getToggleSortingHandler()}>
+          {column.header}
+          <span className="sort-sign" aria-hidden>
+            {order && SORT_SIGNS[order]}
+          </span>
+        </Button>
+      ) : (
+        column.header
+      )}
+    </th>
+  );
+};
+
+const classOf = <Row,>({ className }: Column<Row>, row: Row) =>
+  typeof className === 'function' ? className(row) : className;
+
+type Shown<Row> = {
+  readonly columns: readonly Column<Row>[];
+  readonly rowProps?: (row: Row) => RowProps;
+};
+
+const Line = <Row extends object>({
+  row: { original, index },
+  columns,
+  rowProps,
+  place,
+}: Shown<Row> & { row: TableRow<Features, Row>; place?: number }) => (
+  <tr aria-rowindex={place} {...rowProps?.(original)}>
+    {columns.map((column, i) => {
+      const props = { className: classOf(column, original), title: column.title?.(original) };
+      const content = column.cell(original, index);
+      return i === 0 ? (
+        <th key={column.id} scope="row" {...props}>
+          {content}
+        </th>
+      ) : (
+        <td key={column.id} {...props}>
+          {content}
+        </td>
+      );
+    })}
+  </tr>
+);
+
+/** From so many rows on, only those in sight are drawn; the table scrolls in its own place then. */
+const MANY_ROWS = 60;
+const ROW_HEIGHT = 29;
+
+/** The rows of a long table that are in sight, and the height of those that are not. */
+const LinesInSight = <Row extends object>({
+  rows,
+  scroll,
+  ...shown
+}: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
+  // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is read here and handed to nobody
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: scroll,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 12,
+  });
+  const items = virtual.getVirtualItems();
+  const gap = (height: number) =>
+    height > 0 && (
+      <tr aria-hidden>
+        <td colSpan={shown.columns.length} className="long-gap" height={height} />
+      </tr>
+    );
+  return (
+    <>
+      {gap(items[0]?.start ?? 0)}
+      {items.map(({ index }) => (
+        <Line key={rows[index].id} row={rows[index]} place={index + 2} {...shown} />
+      ))}
+      {gap(virtual.getTotalSize() - (items.at(-1)?.end ?? 0))}
+    </>
+  );
+};
+
+/** A table that compares or lists: sorted by its headings where that tells something. */
+export const DataTable = <Row extends object>({
+  label,
+  columns,
+  rows,
+  rowKey,
+  rowProps,
+  className = 'figures',
+  isBusy,
+}: Shown<Row> & {
+  /** What the table is called. */
+  label: string;
+  rows: readonly Row[];
+  rowKey: (row: Row) => string;
+  className?: string;
+  isBusy?: boolean;
+}) => {
+  const defined = useMemo(() => definitions(columns), [columns]);
+  const table = useTable({
+    features,
+    columns: defined,
+    data: rows as Row[],
+    getRowId: rowKey,
+    enableMultiSort: false,
+  });
+  const shown = table.getRowModel().rows;
+  const scroll = useRef<HTMLDivElement>(null);
+  const isLong = shown.length > MANY_ROWS;
+  const [leaves, ...groups] = table.getHeaderGroups().toReversed();
+  const drawn = (
+    <Table
+      className={className}
+      aria-label={label}
+      aria-busy={isBusy}
+      aria-rowcount={isLong ? shown.length + 1 : undefined}
+    >
+      <thead>
+        {groups.map((group) => (
+          <tr key={group.id}>
+            {group.headers.map((header) =>
+              header.isPlaceholder ? (
+                <td key={header.id} colSpan={header.colSpan} />
+              ) : (
+                <th key={header.id} scope="colgroup" colSpan={header.colSpan} className="group-head">
+                  {header.column.id}
+                </th>
+              ),
+            )}
+          </tr>
+        ))}
+        <tr>
+          {leaves.headers.map((header, i) => (
+            <Heading
+              key={header.id}
+              header={header}
+              column={columns[i]}
+              startsGroup={i > 0 && columns[i].group !== columns[i - 1].group}
+            />
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {isLong ? (
+          <LinesInSight rows={shown} columns={columns} rowProps={rowProps} scroll={() => scroll.current} />
+        ) : (
+          shown.map((row) => <Line key={row.id} row={row} columns={columns} rowProps={rowProps} />)
+        )}
+      </tbody>
+    </Table>
+  );
+  return isLong ? (
+    <div ref={scroll} className="long-table" tabIndex={0} role="group" aria-label={label}>
+      {drawn}
+    </div>
+  ) : (
+    drawn
+  );
+};
