@@ -1,5 +1,4 @@
 import Dexie, { type Table } from 'dexie';
-import { demoRecords } from './demo/index.ts';
 import { MIGRATIONS } from './migrations.ts';
 import { TABLE_NAMES, type RecordOf, type TableName } from './tables.ts';
 
@@ -15,6 +14,8 @@ export class Database extends Dexie {
     }
     if (options.demo ?? true) {
       this.on('populate', async (transaction) => {
+        // The demo is loaded where it is wanted; the transaction waits for it.
+        const { demoRecords } = await Dexie.waitFor(import('./demo/index.ts'));
         const records = demoRecords();
         for (const name of TABLE_NAMES) {
           const rows = records[name];

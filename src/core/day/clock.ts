@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, format, formatISO, startOfDay } from 'date-fns';
+import { addDays, formatISO, lightFormat, startOfDay } from 'date-fns';
 
 /** The time zone of a clock that is some hours from UTC, as ISO 8601 writes an offset: `+02:00`. */
 export const zoneOf = (hoursFromUtc: number): string => {
@@ -26,6 +26,11 @@ export const hoursInto = (at: Date, date: string, zone: string): number => {
   return (at.getTime() - midnight.getTime()) / 3_600_000;
 };
 
+// The library's own names of months would bring all its languages along.
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
 /** `14 Apr, 15:20` on the clock of a zone; without one, on the reader's own. */
-export const printInstant = (iso: string, zone?: string): string =>
-  format(onClock(new Date(iso), zone), 'd MMM, HH:mm');
+export const printInstant = (iso: string, zone?: string): string => {
+  const there = onClock(new Date(iso), zone);
+  return `${there.getDate()} ${MONTHS[there.getMonth()]}, ${lightFormat(there, 'HH:mm')}`;
+};

@@ -4,7 +4,8 @@ import { UNIT_DOMAIN } from '../lut/lut.ts';
 import type { LutNode } from '../lut/node.ts';
 import { NEUTRAL_CDL } from '../lut/cdl.ts';
 import { openLut } from './openLut.ts';
-import { LUT_FORMAT_IDS, LUT_WRITERS, type LutFormatId } from './writeLut.ts';
+import { LUT_FORMAT_IDS, type LutFormatId } from './lutFormats.ts';
+import { LUT_WRITERS } from './writeLut.ts';
 
 const words = {
   id: 'furnace',
@@ -30,7 +31,7 @@ describe('LUT files', () => {
     ['cc', [cdl]],
     ['ccc', [cdl]],
   ])('%s is opened by what it holds, and says profile, pull, gamut and range', (format, nodes) => {
-    const text = LUT_WRITERS[format].write(nodes, words);
+    const text = LUT_WRITERS[format](nodes, words);
     if (!text.ok) throw new Error(text.reason);
     const file = openLut(text.value);
     if (!file.ok) throw new Error(file.reason);
@@ -45,7 +46,7 @@ describe('LUT files', () => {
 
   it('say what they are in words', () => {
     const wide = { ...cube, domain: { min: [0, 0, 0], max: [2, 2, 2] } } as LutNode;
-    const text = LUT_WRITERS.cube.write([wide], words);
+    const text = LUT_WRITERS.cube([wide], words);
     const file = openLut(text.ok ? text.value : '');
     expect(file.ok && file.value.says).toBe('.cube: cube of 3 points a side, domain 0 to 2');
   });
@@ -56,7 +57,7 @@ describe('LUT files', () => {
         id === 'clf'
           ? [{ kind: 'function', name: 'Log', channels: [Number, Number, Number] } as LutNode]
           : [curves, cube];
-      return LUT_WRITERS[id].write(nodes, words);
+      return LUT_WRITERS[id](nodes, words);
     });
     for (const one of refused) expect(one).toMatchObject({ ok: false, reason: expect.stringMatching(/./) });
   });

@@ -1,17 +1,19 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
 import { useCard, useComparedProfile, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
-import { BagView } from './bag/BagView.tsx';
 import { CameraPanel } from './camera/CameraPanel.tsx';
 import { ProfileChart } from './ProfileChart.tsx';
 import { ProfileFigures } from './ProfileFigures.tsx';
 import { ProfileMaker } from './ProfileMaker.tsx';
 import { ProfilePicker } from './ProfilePicker.tsx';
 import { ProfileTools } from './ProfileTools.tsx';
-import { ZebraSheet } from './ZebraSheet.tsx';
+
+const ZebraSheet = dynamic(() => import('./ZebraSheet.tsx').then((part) => part.ZebraSheet));
+const BagView = dynamic(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 

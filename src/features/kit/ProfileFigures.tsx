@@ -5,7 +5,6 @@ import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
 import { gamutOf, rgbToXyz } from '#core/colour/gamut.ts';
-import { writeClfMatrix } from '#core/formats/clf.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
@@ -84,7 +83,8 @@ const Readings = ({ data }: Shown) => {
 const Matrix = ({ data }: Shown) => {
   const gamut = gamutOf(data.gamut);
   const matrix = rgbToXyz(gamut);
-  const save = () =>
+  const save = async () => {
+    const { writeClfMatrix } = await import('#core/formats/clf.ts');
     download(
       `${slug(gamut.name)}-to-xyz.clf`,
       writeClfMatrix(matrix, {
@@ -95,6 +95,7 @@ const Matrix = ({ data }: Shown) => {
       }),
       'application/xml',
     );
+  };
   return (
     <>
       <Table className="figures matrix">
@@ -122,7 +123,7 @@ const Matrix = ({ data }: Shown) => {
           Linear {gamut.name} to CIE XYZ, white Y = 1 (SMPTE RP 177). White x {gamut.white[0]}, y{' '}
           {gamut.white[1]}.
         </p>
-        <Button variant="outline-secondary" size="sm" onClick={save}>
+        <Button variant="outline-secondary" size="sm" onClick={() => void save()}>
           Export as CLF
         </Button>
       </div>

@@ -191,22 +191,22 @@ describe('further ways in', () => {
     expect(solveEdit({ ...fields, kneeFrom: '80' }, 'bt709')).toMatchObject({ ok: false, where: 'knee' });
   });
 
-  it('a file is a curve by its ending, else a table; one that is wrong leaves what was there', () => {
+  it('a file is a curve by its ending, else a table; one that is wrong leaves what was there', async () => {
     const fields = tableFrom(ARCHETYPES.wideLog);
     const rows = Array.from({ length: 64 }, (_, i) => `${(i / 63) ** 2} ${(i / 63) ** 2} ${(i / 63) ** 2}`);
-    const opened = fieldsOfFile(fields, 'own.CUBE', `LUT_1D_SIZE 64\n${rows.join('\n')}\n`);
+    const opened = await fieldsOfFile(fields, 'own.CUBE', `LUT_1D_SIZE 64\n${rows.join('\n')}\n`);
     expect(opened).toMatchObject({ curve: { file: 'own.CUBE' }, direction: 'codeToLight' });
     expect(solveTable({ ...opened, unit: 'signal' }, coding, 'bt709').ok).toBe(true);
-    const broken = fieldsOfFile(opened, 'bad.cube', 'LUT_1D_SIZE 2\n0 0 x\n');
+    const broken = await fieldsOfFile(opened, 'bad.cube', 'LUT_1D_SIZE 2\n0 0 x\n');
     expect(broken.curve).toEqual(opened.curve);
     const solved = solveTable({ ...fields, refused: broken.refused }, coding, 'bt709');
     expect(solved.ok && solved.value.warnings[0]).toMatch(/bad.cube, line 2: .*What was there stays/);
   });
 
-  it('a table of a million rows, a NaN and a row that falls are named; a million rows leave what was there', () => {
+  it('a table of a million rows, a NaN and a row that falls are named; a million rows leave what was there', async () => {
     const fields = tableFrom(ARCHETYPES.wideLog);
     const million = Array.from({ length: 1_000_000 }, (_, i) => `${i},1`).join('\n');
-    const kept = fieldsOfFile(fields, 'long.csv', million);
+    const kept = await fieldsOfFile(fields, 'long.csv', million);
     expect(kept.text).toBe(fields.text);
     expect(kept.refused?.reason).toMatch(/1000000 rows; up to 4096/);
     const solve = (text: string) => solveTable({ ...fields, text }, coding, 'bt709');

@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
-import { demoThumbnail } from '#store/demo/index.ts';
+import { demoThumbnail } from '#store/demo/thumbnails.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 
 /** The picture of a take, from its record. */

@@ -7,7 +7,6 @@ import { SCALES } from '#core/signal/scale.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { dayCards } from './dayCards.ts';
-import { dayCardsPdf } from './dayCardsPdf.ts';
 
 /** The day of this camera on one sheet: printed, or as a PDF. */
 export const DayCardsView = () => {
@@ -18,6 +17,8 @@ export const DayCardsView = () => {
   const title = `${camera.name}, ${shoot.name}`;
   const subtitle = `Zebra in ${SCALES[camera.zebra.scale].name}, on ${camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. ${camera.coding.bitDepth}-bit ${camera.coding.range}.`;
   const savePdf = async () => {
+    // Nobody waits for the writer of PDFs who does not want one.
+    const { dayCardsPdf } = await import('./dayCardsPdf.ts');
     const bytes = await dayCardsPdf(title, subtitle, cards);
     download(`${slug(title)}.pdf`, new Uint8Array(bytes), 'application/pdf');
   };

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import { useMemo, type ComponentType } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -20,16 +21,17 @@ import { REASONS } from '#ui/setCard/reasons.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import type { Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
-import { AdvicePanel } from './AdvicePanel.tsx';
-import { BalancePanel } from './BalancePanel.tsx';
-import { ChecklistPanel } from './ChecklistPanel.tsx';
-import { DayCardsView } from './DayCardsView.tsx';
-import { DayPanel } from './DayPanel.tsx';
 import { placementRows } from './placementRows.ts';
 import { schoolsOf, surveyOfSetup } from './planModel.ts';
 import { SchoolsPanel } from './SchoolsPanel.tsx';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
+
+const AdvicePanel = dynamic(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
+const BalancePanel = dynamic(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
+const DayPanel = dynamic(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
+const ChecklistPanel = dynamic(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
+const DayCardsView = dynamic(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
 
 type Placed = ReturnType<typeof placementRows>[number];
 
@@ -216,10 +218,10 @@ const PARTS = {
       <AdvicePanel survey={survey.ok ? survey.value : undefined} />
     ),
   },
-  balance: { name: 'White balance', View: BalancePanel },
-  day: { name: 'Day and media', View: DayPanel },
-  checklist: { name: 'Checklist', View: ChecklistPanel },
-  cards: { name: 'Pocket cards', View: DayCardsView },
+  balance: { name: 'White balance', View: () => <BalancePanel /> },
+  day: { name: 'Day and media', View: () => <DayPanel /> },
+  checklist: { name: 'Checklist', View: () => <ChecklistPanel /> },
+  cards: { name: 'Pocket cards', View: () => <DayCardsView /> },
 } as const satisfies Record<string, { name: string; View: ComponentType<{ survey: Result<Survey> }> }>;
 type PartId = keyof typeof PARTS;
 const PART_IDS = Object.keys(PARTS) as PartId[];

@@ -153,12 +153,6 @@ const plans: PlanRecord[] = [
   }),
 ];
 
-/** Where the picture of a take of the demo lies; its takes come with the app, their pictures as files beside it. */
-export const demoThumbnail = (takeId: string): string | undefined =>
-  (demoTakes as readonly { readonly id: string }[]).some(({ id }) => id === takeId)
-    ? `/demo/takes/${takeId}.png`
-    : undefined;
-
 /** The demo shoot as records, by table. */
 export const demoRecords = () => ({
   shoots,

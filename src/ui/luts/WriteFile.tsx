@@ -3,7 +3,7 @@
 import { Download } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { LUT_FORMAT_IDS, LUT_WRITERS, type LutFormatId } from '#core/formats/writeLut.ts';
+import { LUT_FORMAT_IDS, LUT_FORMATS, type LutFormatId } from '#core/formats/lutFormats.ts';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { INTERPOLATIONS, type InterpolationId } from '#core/lut/lut.ts';
 import { Segmented } from '../parts/Segmented.tsx';
@@ -24,13 +24,13 @@ const FormatOptions = ({ options, change }: { options: LutFileOptions; change: C
       <Form.Select
         size="sm"
         aria-label="Format"
-        title={LUT_WRITERS[format].says}
+        title={LUT_FORMATS[format].says}
         value={format}
         onChange={(event) => change({ format: event.target.value as LutFormatId })}
       >
         {LUT_FORMAT_IDS.map((id) => (
           <option key={id} value={id}>
-            {LUT_WRITERS[id].name}
+            {LUT_FORMATS[id].name}
           </option>
         ))}
       </Form.Select>

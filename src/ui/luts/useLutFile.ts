@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { LUT_WRITERS, type LutFormatId } from '#core/formats/writeLut.ts';
+import { LUT_FORMATS, type LutFormatId } from '#core/formats/lutFormats.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { InterpolationId } from '#core/lut/lut.ts';
 import { outputOf } from '#core/lut/outputs.ts';
@@ -45,7 +45,7 @@ export const useLutFile = (source: LutSource | undefined, name: string, notes: r
   const [said, setSaid] = useState<{ readonly text: string; readonly bad: boolean }>();
   const { size, shaped, format, scale, interpolation } = options;
   const { coding } = selection.camera;
-  const file = `${slug(name)}.${LUT_WRITERS[format].extension}`;
+  const file = `${slug(name)}.${LUT_FORMATS[format].extension}`;
   /** The text in a format; undefined where it cannot be said in it, and then the reason is said. */
   const made = async (as: LutFormatId) => {
     if (!source) return undefined;
@@ -74,7 +74,7 @@ export const useLutFile = (source: LutSource | undefined, name: string, notes: r
     write: async () => {
       const found = await made(format);
       if (!found) return;
-      download(file, found.text, LUT_WRITERS[format].type);
+      download(file, found.text, LUT_FORMATS[format].type);
       const left = found.leaves === undefined ? '' : ` ${found.leaves}`;
       setSaid({ text: `${file}: built in ${found.milliseconds.toFixed(0)} ms.${left}`, bad: false });
     },

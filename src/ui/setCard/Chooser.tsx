@@ -1,10 +1,12 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Form from 'react-bootstrap/Form';
 import { camerasOf, setupsOf, shootsOf } from '#store/selection.ts';
 import { useRecords, useSelect, useSelection } from '../bench/hooks.ts';
 import { Popup } from '../parts/Popup.tsx';
-import { AddShoot } from './AddShoot.tsx';
+
+const AddShoot = dynamic(() => import('./AddShoot.tsx').then((part) => part.AddShoot));
 
 const depth = ({ coding, chroma }: { coding: { bitDepth: number; range: string }; chroma: string }) =>
   `${coding.bitDepth}-bit ${chroma}`;

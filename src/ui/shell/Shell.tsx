@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
@@ -12,13 +13,14 @@ import { StopLadder } from '../ladder/StopLadder.tsx';
 import { Empty } from '../parts/Empty.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
-import { KeyHelp } from './KeyHelp.tsx';
 import { LogContext } from './LogContext.ts';
 import { Notices } from './Notices.tsx';
 import { STEPS } from './steps.ts';
 import { useLogTake } from './useLogTake.ts';
 import { useKey } from './useKey.ts';
 import { useSurround } from './surround.ts';
+
+const KeyHelp = dynamic(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
 
 /** A flame over three rungs: our own mark. */
 const Mark = () => (
@@ -107,7 +109,8 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const router = useRouter();
   const { next } = useSurround();
   const { log, said, hush } = useLogTake();
-  const [help, setHelp] = useState(false);
+  /** Undefined until it was asked for. */
+  const [help, setHelp] = useState<boolean>();
   const { placement } = selection.plan;
   const nudge = (thirds: number) => {
     const to = nudged(placement, thirds);
@@ -141,7 +144,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
         </main>
         <StopLadder />
       </div>
-      <KeyHelp show={help} onHide={() => setHelp(false)} />
+      {help !== undefined && <KeyHelp show={help} onHide={() => setHelp(false)} />}
     </LogContext>
   );
 };

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Triple } from '#core/maths/matrix.ts';
 import { openLut } from '#core/formats/openLut.ts';
 import { writeCubeFile } from '#core/formats/cube.ts';
-import type { LutFormatId } from '#core/formats/writeLut.ts';
+import type { LutFormatId } from '#core/formats/lutFormats.ts';
 import { cubeScale, onScale } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { UNIT_DOMAIN } from '#core/lut/lut.ts';

@@ -115,7 +115,7 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
       const { nodes, leaves } = made.value;
       const { words, format } = input;
       const said = leaves === undefined ? words : { ...words, comments: [...words.comments, leaves] };
-      const text = LUT_WRITERS[format].write(nodes, said);
+      const text = LUT_WRITERS[format](nodes, said);
       return { output: text.ok ? success({ text: text.value, milliseconds, leaves }) : text };
     },
 

@@ -1,5 +1,6 @@
 // What the LUT worker does. Types only.
-import type { LutFormatId, LutWords } from '#core/formats/writeLut.ts';
+import type { LutFormatId } from '#core/formats/lutFormats.ts';
+import type { LutWords } from '#core/formats/writeLut.ts';
 import type { Baked } from '#core/lut/bake.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { DifferenceMap } from '#core/lut/differenceMap.ts';

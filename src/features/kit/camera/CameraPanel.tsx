@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { SCALES } from '#core/signal/scale.ts';
@@ -8,9 +9,10 @@ import type { CameraRecord } from '#store/records/camera.ts';
 import { useBench, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { THIN } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { CameraEditor } from './CameraEditor.tsx';
 import { addCamera } from './cameraModel.ts';
 import { leanWords, noiseWords } from './words.ts';
+
+const CameraEditor = dynamic(() => import('./CameraEditor.tsx').then((part) => part.CameraEditor));
 
 const list = (values: readonly number[]) =>
   values.length > 6 ? `${values[0]} to ${values[values.length - 1]}` : values.join(' ');

@@ -3,7 +3,14 @@
 import { useDropzone } from 'react-dropzone';
 import Button from 'react-bootstrap/Button';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
-import { fieldsOfFile, solveTable, tableFrom, type OpenedCurve, type TableFields } from './tableModel.ts';
+import {
+  fieldsOfText,
+  fieldsOfFile,
+  solveTable,
+  tableFrom,
+  type OpenedCurve,
+  type TableFields,
+} from './tableModel.ts';
 import { SCALE_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
@@ -50,7 +57,7 @@ const Fields = ({ fields, change }: WayProps<TableFields>) => {
     noKeyboard: true,
     multiple: false,
     onDrop: ([file]) => {
-      if (file) void file.text().then((text) => change(fieldsOfFile(fields, file.name, text)));
+      if (file) void file.text().then(async (text) => change(await fieldsOfFile(fields, file.name, text)));
     },
   });
   return (
@@ -83,7 +90,7 @@ const Fields = ({ fields, change }: WayProps<TableFields>) => {
             label="Rows: paste, or drop a CSV, a 1D .cube or a CLF here"
             isNumber
             lines={8}
-            onType={(text) => change(fieldsOfFile(fields, 'What was pasted', text))}
+            onType={(text) => change(fieldsOfText(fields, 'What was pasted', text))}
           />
         )}
         <input

@@ -9,7 +9,6 @@ import {
   type TableColumns,
 } from '#core/profile/index.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
-import { parseClf } from '#core/formats/clf.ts';
 import { parseCube1d } from '#core/formats/cube1d.ts';
 import type { SampledCurve } from '#core/profile/sampledCurve.ts';
 import { failure, success, type Failure, type Result } from '#core/result.ts';
@@ -51,27 +50,28 @@ export const tableFrom = (data: ProfileData): TableFields => {
 };
 
 /** Kinds of curve files by their ending. A further one is a row. */
-const CURVE_FILES: Readonly<Record<string, (text: string) => Result<SampledCurve>>> = {
-  cube: parseCube1d,
-  clf: parseClf,
-  xml: parseClf,
+const CURVE_FILES: Readonly<Record<string, () => Promise<(text: string) => Result<SampledCurve>>>> = {
+  cube: () => Promise.resolve(parseCube1d),
+  clf: () => import('#core/formats/clf.ts').then(({ parseClf }) => parseClf),
+  xml: () => import('#core/formats/clf.ts').then(({ parseClf }) => parseClf),
 };
 
 /** Most text a pasted or dropped table may hold; more is thinned by its owner. */
 const MAX_TABLE = 1_000_000;
 
-/** A dropped file as fields: a LUT by its ending, else a table of two columns. */
-export const fieldsOfFile = (fields: TableFields, name: string, text: string): TableFields => {
-  const parse = CURVE_FILES[name.toLowerCase().split('.').at(-1) ?? ''];
-  if (!parse) {
-    if (text.length > MAX_TABLE) {
-      const rows = text.split('\n').length;
-      const refused = failure(name, `${name} holds ${rows} rows; up to 4096 are read: thin it out.`);
-      return { ...fields, refused };
-    }
-    return { ...fields, text, curve: undefined, refused: undefined };
-  }
-  const curve = parse(text);
+/** A table of two columns as fields; one that is too long leaves what was there. */
+export const fieldsOfText = (fields: TableFields, name: string, text: string): TableFields => {
+  if (text.length <= MAX_TABLE) return { ...fields, text, curve: undefined, refused: undefined };
+  const rows = text.split('\n').length;
+  const refused = failure(name, `${name} holds ${rows} rows; up to 4096 are read: thin it out.`);
+  return { ...fields, refused };
+};
+
+/** A dropped file as fields: a LUT by its ending, else a table. */
+export const fieldsOfFile = async (fields: TableFields, name: string, text: string): Promise<TableFields> => {
+  const parser = CURVE_FILES[name.toLowerCase().split('.').at(-1) ?? ''];
+  if (!parser) return fieldsOfText(fields, name, text);
+  const curve = (await parser())(text);
   if (!curve.ok)
     return { ...fields, refused: failure(curve.where, `${name}, ${curve.where}: ${curve.reason}`) };
   return {
