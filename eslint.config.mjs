@@ -35,6 +35,7 @@ const config = [
     rules: {
       'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }],
       complexity: ['error', 26],
+      'max-len': ['error', { code: 120, ignoreUrls: true }],
     },
   },
   {

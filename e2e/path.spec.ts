@@ -179,7 +179,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(benchTake(page, 1).getByLabel('Notes of take 1')).toHaveValue('window key, "good", keep');
   });
 
-  await test.step('log: the card as it was stays when the plan moves on; a crash of the tab loses nothing', async () => {
+  await test.step('log: the card stays as it was when the plan moves on; a crash loses nothing', async () => {
     await page.keyboard.press(']');
     await expect(cell(page, 'placement')).toHaveText('+1 1/3');
     await page.keyboard.press('l');

@@ -443,7 +443,8 @@ test.describe('a disk that is full', () => {
     const full = (isFull: boolean) =>
       page.evaluate((now) => Object.assign(globalThis, { isFull: now }), isFull);
     const SENTENCE =
-      /was not saved: this browser gives no more room; free some on the disk, then do it again\. What was there stays\./;
+      'was not saved: this browser gives no more room; free some on the disk, then do it again. ' +
+      'What was there stays.';
     const refused = async (act: () => Promise<unknown>, stays: () => Promise<unknown>) => {
       await full(true);
       await act();

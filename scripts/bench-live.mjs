@@ -62,13 +62,16 @@ const feed = async (page, address, seconds) => {
   const late = of('late').toSorted((a, b) => a - b);
   const at = (share) => late[Math.floor(share * (late.length - 1))].toFixed(0);
   say(
-    `\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, monitoring LUT, ${seconds} s`,
+    '\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, ' +
+      `monitoring LUT, ${seconds} s`,
   );
   say(
-    `  shown ${(sum(of('shown')) / seconds).toFixed(1)} a second, left out ${(sum(of('dropped')) / seconds).toFixed(1)} a second`,
+    `  shown ${(sum(of('shown')) / seconds).toFixed(1)} a second, ` +
+      `left out ${(sum(of('dropped')) / seconds).toFixed(1)} a second`,
   );
   say(
-    `  picture drawn ${at(0.5)} ms after it came (one in a hundred over ${at(0.99)}, at most ${at(1)}); over two frames: ${late.filter((ms) => ms > TWO_FRAMES).length} of ${late.length}`,
+    `  picture drawn ${at(0.5)} ms after it came (one in a hundred over ${at(0.99)}, at most ${at(1)}); ` +
+      `over two frames: ${late.filter((ms) => ms > TWO_FRAMES).length} of ${late.length}`,
   );
   say(`  page’s tasks over 50 ms: ${of('tasks').join(', ') || 'none'}`);
   say(`  memory of page and workers ${looks.map((mb) => mb.toFixed(0)).join(', ')} MB`);
@@ -105,7 +108,8 @@ const clip = async (page) => {
     if (n % 100 === 0) looks.push(await memory(page));
   }
   say(
-    '\nA clip of ten minutes: memory when opened, when judged whole (its second bench stays), after 100, 200, 300 jumps',
+    '\nA clip of ten minutes: memory when opened, when judged whole (its second bench stays), after 100, ' +
+      '200, 300 jumps',
   );
   say(`  ${looks.map((mb) => mb.toFixed(0)).join(', ')} MB`);
 };

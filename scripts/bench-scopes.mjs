@@ -80,7 +80,8 @@ export const benchScopes = async () => {
   const version = /version (\S+)/.exec(spawnSync('ffmpeg', ['-version'], { encoding: 'utf8' }).stdout)?.[1];
   say(`1920x1080, 10 bit, counts not pictures; medians of ${ROUNDS} paired rounds, ms a frame.`);
   say(
-    `ffmpeg ${version}, one thread, time on the clock less reading and passing on; parade and histogram on gbrp10, luma and vectorscope on yuv444p10.\n`,
+    `ffmpeg ${version}, one thread, time on the clock less reading and passing on; ` +
+      'parade and histogram on gbrp10, luma and vectorscope on yuv444p10.\n',
   );
   say('                         plain    SIMD  ffmpeg');
   const ROWS = [
@@ -97,7 +98,10 @@ export const benchScopes = async () => {
   const figure = (v) => v.toFixed(1).padStart(8);
   for (const [name, ff] of ROWS)
     say(
-      `${name.padEnd(22)}${figure(ms(`plain ${name}`))}${figure(ms(`wasm ${name}`))}${ff ? figure(ms(`ff ${ff}`)) : '       –'}`,
+      name.padEnd(22) +
+        figure(ms(`plain ${name}`)) +
+        figure(ms(`wasm ${name}`)) +
+        (ff ? figure(ms(`ff ${ff}`)) : '       –'),
     );
   say(
     `${'histogram of ffmpeg, RGB and luma'.padEnd(38)}${figure(ms('ff histogram, RGB') + ms('ff histogram, luma'))}`,

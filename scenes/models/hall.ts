@@ -32,11 +32,16 @@ const hall = (view: keyof typeof VIEWS): Model => {
   const slide = scaled(whiteOf(6800), 120);
   for (let i = 0; i < 4; i += 1) {
     const k = [1, 0.32, 0.62, 0.14][i];
+    const [red, green, blue] = [
+      slide[0] * k * (i === 1 ? 0.6 : 1),
+      slide[1] * k,
+      slide[2] * k * (i === 2 ? 0.55 : 1),
+    ];
     model.add(
       new Solid(quad(1.35, 0.19), { at: [1.45, 3.1 - 0.385 * i, -1.94] }),
-      { albedo: [0.5, 0.5, 0.5], emit: [slide[0] * k * (i === 1 ? 0.6 : 1), slide[1] * k, slide[2] * k * (i === 2 ? 0.55 : 1)] },
+      { albedo: [0.5, 0.5, 0.5], emit: [red, green, blue] },
       { name: 'projection', kind: 'light' },
-    ); // prettier-ignore
+    );
   }
   // Spots from the front, above.
   addQuad(model, [0.16, 0.16], { at: [-2.3, 4.1, 4.0], yaw: 2.65, pitch: 0.62 }, glowing(3150, 18_000));

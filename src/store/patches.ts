@@ -93,12 +93,12 @@ const setFields = (
   /** Only fields that still are what they were. */
   guarded: boolean,
 ): Applied => {
-  const held = (one: FieldPatch) => !guarded || dequal(valueAt(current, one.path), one.before);
+  const isUntouched = (one: FieldPatch) => !guarded || dequal(valueAt(current, one.path), one.before);
   const done = fields
-    .filter(held)
+    .filter(isUntouched)
     .map((one) => ({ ...one, before: valueAt(current, one.path) }))
     .filter((one) => !dequal(one.before, one.after));
-  const kept = fields.filter((one) => !held(one) && !dequal(valueAt(current, one.path), one.after));
+  const kept = fields.filter((one) => !isUntouched(one) && !dequal(valueAt(current, one.path), one.after));
   if (done.length === 0) return { next: current, kept };
   const next = done.reduce((record, { path, after }) => withValue(record, path, after), current);
   return { next, done: { table: patch.table, id: patch.id, kind: 'fields', fields: done }, kept };

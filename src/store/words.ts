@@ -61,7 +61,7 @@ export const placesOf = (
     })
     .join('; ');
 
-const shown = (value: unknown): string => {
+const printValue = (value: unknown): string => {
   if (typeof value === 'number') return String(value).replace('-', '−');
   if (typeof value === 'string') return value === '' ? 'empty' : `“${value.slice(0, 40)}”`;
   if (value === undefined || value === null) return 'nothing';
@@ -85,7 +85,8 @@ const KINDS: Readonly<Record<string, string>> = {
 type Issue = z.core.$ZodIssue;
 type RuleOf = { readonly [C in Issue['code']]?: (issue: Extract<Issue, { code: C }>) => string };
 const bound = (origin: string, word: string, limit: number | bigint) =>
-  `${LENGTHS[origin] ? 'have ' : 'be '}${word} ${String(limit).replace('-', '−')}${LENGTHS[origin] ? ` ${LENGTHS[origin]}` : ''}`;
+  `${LENGTHS[origin] ? 'have ' : 'be '}${word} ` +
+  `${String(limit).replace('-', '−')}${LENGTHS[origin] ? ` ${LENGTHS[origin]}` : ''}`;
 
 /** The rule that was broken, after “must”. */
 const RULES: RuleOf = {
@@ -94,7 +95,7 @@ const RULES: RuleOf = {
   too_small: ({ origin, minimum, inclusive }) =>
     bound(origin, inclusive === false ? 'over' : 'at least', minimum),
   invalid_type: ({ expected }) => `be ${KINDS[expected] ?? expected}`,
-  invalid_value: ({ values }) => `be one of ${values.map(shown).join(', ')}`,
+  invalid_value: ({ values }) => `be one of ${values.map(printValue).join(', ')}`,
   invalid_format: ({ format }) =>
     format === 'regex' ? 'hold letters, digits, - and _ only' : `be written as a ${format}`,
   not_multiple_of: ({ divisor }) => `go in steps of ${divisor}`,
@@ -108,7 +109,7 @@ export const issueWords = ({ issues: [issue] }: z.ZodError, record: unknown): st
   const rule = (RULES[issue.code] as ((one: Issue) => string) | undefined)?.(issue);
   const field = fieldWords(issue.path) || 'it';
   if (!rule) return `${field}: ${issue.message}`;
-  const value = shown(at(record, issue.path));
+  const value = printValue(at(record, issue.path));
   return `${field} must ${rule}, not ${value}`;
 };
 

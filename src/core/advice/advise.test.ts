@@ -29,7 +29,7 @@ const winner = (part: Partial<AdviceScene> = {}, muted: readonly RuleId[] = []) 
 const said = (rule: RuleId, profile: ArchetypeId, part: Partial<AdviceScene> = {}) =>
   ruleOf(rule).judge(adviceInput(profile, ARCHETYPES[profile], scene(part)));
 
-// domain.md section 5, both ways.
+// Common practice: what speaks for log and what speaks against it, both ways.
 describe('profile advice', () => {
   it('the standard profile wins wherever nobody will grade', () => {
     for (const part of [
@@ -121,7 +121,7 @@ describe('each rule alone, both ways', () => {
     expect(score(noisy)).toBeCloseTo(score(clean) / 2, 9);
   });
 
-  // domain.md 5: an 8-bit wide log has about 18 to 20 codes a stop, a 10-bit one 70 to 80.
+  // Common practice: an 8-bit wide log has about 18 to 20 codes a stop, a 10-bit one 70 to 80.
   it('counts codes as the trade knows them', () => {
     const codes = (part: Partial<AdviceScene>) =>
       adviceInput('wideLog', ARCHETYPES.wideLog, scene(part)).codesPerStop;

@@ -146,7 +146,9 @@ export const ADVICE_RULES = {
       return seen
         ? {
             score: -1,
-            sentence: `One code is ${(100 * (2 ** step - 1)).toFixed(1)} % of luminance after grading, and noise of ${input.noiseCodes.toFixed(1)} code does not hide it: skies may band.`,
+            sentence:
+              `One code is ${(100 * (2 ** step - 1)).toFixed(1)} % of luminance after grading, ` +
+              `and noise of ${input.noiseCodes.toFixed(1)} code does not hide it: skies may band.`,
           }
         : {
             score: 0.1,
@@ -163,7 +165,9 @@ export const ADVICE_RULES = {
       const score = rawness(input) * clamp(Math.log2(bitsPerPixel / 0.15)) * 0.8;
       return {
         score: Math.min(0.2, score),
-        sentence: `${bitsPerPixel.toFixed(2)} bits a pixel${bitsPerPixel < 0.15 ? ': grading will show the blocks' : ''}.`,
+        sentence:
+          `${bitsPerPixel.toFixed(2)} bits a ` +
+          `pixel${bitsPerPixel < 0.15 ? ': grading will show the blocks' : ''}.`,
       };
     },
   },
@@ -205,7 +209,9 @@ export const ADVICE_RULES = {
       return input.splitMired > MIXED_MIRED
         ? {
             score: score / 2,
-            sentence: `Mixed light, ${input.splitMired.toFixed(0)} mired apart: the wider the curve, the more of the split is left to grading.`,
+            sentence:
+              `Mixed light, ${input.splitMired.toFixed(0)} mired apart: the wider the curve, ` +
+              'the more of the split is left to grading.',
           }
         : undefined;
     },
@@ -217,7 +223,9 @@ export const ADVICE_RULES = {
       input.overBase > 1
         ? {
             score: input.bitDepth <= 8 ? 0.5 - 1.5 * rawness(input) : 0.2 - 0.5 * rawness(input),
-            sentence: `${printStopsDecimal(input.overBase)} over base${input.bitDepth <= 8 ? ' in 8 bit: flat curves spend codes on noise' : ''}.`,
+            sentence:
+              `${printStopsDecimal(input.overBase)} over ` +
+              `base${input.bitDepth <= 8 ? ' in 8 bit: flat curves spend codes on noise' : ''}.`,
           }
         : undefined,
   },

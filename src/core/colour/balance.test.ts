@@ -23,7 +23,7 @@ const by = (given: BalanceInput) =>
   Object.fromEntries(balanceAnswers(given).map((answer) => [answer.id, answer]));
 
 describe('white balance', () => {
-  // domain.md 4: 3200 -> 5600 K is -134 mired.
+  // By hand: 10^6 / 5600 - 10^6 / 3200 = -134 mired.
   it('counts in mired', () => {
     expect(miredShift(5600, 3200)).toBeCloseTo(-133.9, 1);
     expect(miredShift(3200, 5600)).toBeCloseTo(133.9, 1);

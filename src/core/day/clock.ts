@@ -19,7 +19,7 @@ export const dateIn = (at: Date, zone?: string): string =>
 export const dateAfter = (date: string, days: number): string =>
   formatISO(addDays(new TZDate(`${date}T00:00:00Z`, 'UTC'), days), { representation: 'date' });
 
-/** Hours an instant lies after the midnight that a date begins with, on the clock of a zone; 24 and more on the next. */
+/** Hours from the midnight that a date begins with, on the clock of a zone, to an instant; 24 and more on the next. */
 export const hoursInto = (at: Date, date: string, zone: string): number => {
   const [year, month, day] = date.split('-').map(Number);
   const midnight = startOfDay(new TZDate(year, month - 1, day, zone));

@@ -64,7 +64,7 @@ describe('media and time', () => {
     expect(cardMinutes(100, 128)).toBeCloseTo(153.6, 9);
     expect(cardMinutes(100, 128) * 0.75).toBeCloseTo(gigabytes(100, cardMinutes(100, 128)), 9);
   });
-  // domain.md 5: 100 Mb/s at 24 is 4.2 Mb a frame; 12 Mb/s at 120 is 0.1.
+  // By hand: 100 Mb/s over 24 frames are 4.2 Mb a frame; 12 Mb/s over 120 are 0.1.
   it('slow motion is compared by the frame', () => {
     expect(megabitsPerFrame(100, 24)).toBeCloseTo(4.2, 1);
     expect(megabitsPerFrame(12, 120)).toBeCloseTo(0.1, 9);

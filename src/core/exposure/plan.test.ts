@@ -176,7 +176,7 @@ describe('glass', () => {
     expect(ndStacks([])).toEqual([{ stops: 0, names: [], setIds: [] }]);
   });
 
-  // domain.md 3: full sun, 180 degrees at 1/50, ISO 800: 7 to 9 stops at f/5.6 .. f/2.8.
+  // Common practice: full sun, 180 degrees at 1/50, ISO 800: 7 to 9 stops at f/5.6 .. f/2.8.
   it('the packing yard at noon needs 7 to 9 stops', () => {
     const sun = luminanceFor({ fNumber: 16, seconds: 1 / 800, iso: 800, ndStops: 0 });
     const need = (iris: number) =>

@@ -96,7 +96,8 @@ export const SCHOOLS = {
       return heldForSkin(
         input,
         placement,
-        `${top.spot.name} at ${printStopsDecimal(top.stops)} stays ${printStops(input.backOff).replace('+', '')} under clip.${lost}`,
+        `${top.spot.name} at ${printStopsDecimal(top.stops)} stays ` +
+          `${printStops(input.backOff).replace('+', '')} under clip.${lost}`,
       );
     },
   },
@@ -119,7 +120,9 @@ export const SCHOOLS = {
       const { placement } = fixedFor(input);
       return {
         placement,
-        why: `The fixed number, set by the face: ${name} lies ${printStopsDecimal(offset)} from grey, the zebra goes on ${printStopsDecimal(placement + offset)}.`,
+        why:
+          `The fixed number, set by the face: ${name} lies ${printStopsDecimal(offset)} from grey, ` +
+          `the zebra goes on ${printStopsDecimal(placement + offset)}.`,
       };
     },
   },
@@ -132,9 +135,11 @@ export const SCHOOLS = {
       if (offset === undefined)
         return { why: 'No face to meter: spot the card instead, which is school one.' };
       const placement = toThird(-offset - input.meterBias);
+      const bias =
+        input.meterBias === 0 ? '' : `, its bias of ${printStopsDecimal(input.meterBias)} taken off`;
       return {
         placement,
-        why: `The meter makes the face grey: the card lands at ${printStops(placement)}${input.meterBias === 0 ? '' : `, its bias of ${printStopsDecimal(input.meterBias)} taken off`}.`,
+        why: `The meter makes the face grey: the card lands at ${printStops(placement)}${bias}.`,
       };
     },
   },
@@ -150,7 +155,10 @@ export const SCHOOLS = {
       const fooled = lightsOver(input, placement).length > 0 || Math.abs(mean) > 1.5;
       return {
         placement,
-        why: `The frame’s mean lies ${printStopsDecimal(mean)} from grey; compensation ${printStopsDecimal(compensation)}.${fooled ? ' Fooled by what is bright or dark in frame.' : ''}`,
+        why:
+          `The frame’s mean lies ${printStopsDecimal(mean)} from grey; ` +
+          'compensation ' +
+          `${printStopsDecimal(compensation)}.${fooled ? ' Fooled by what is bright or dark in frame.' : ''}`,
       };
     },
   },
@@ -206,19 +214,25 @@ export const recommend = (input: SchoolInput, answers: readonly SchoolAnswer[]):
     return {
       id: 'card',
       placement: 0,
-      why: `${kindOf(input.profile) === 'finished' ? 'A finished picture' : 'Little room over grey'}: the card where it belongs, no pull to remember.${letGo}`,
+      why:
+        `${kindOf(input.profile) === 'finished' ? 'A finished picture' : 'Little room over grey'}: ` +
+        `the card where it belongs, no pull to remember.${letGo}`,
     };
   if (fixed?.placement !== undefined && fixed.roomAbove >= input.backOff - 1e-9)
     return {
       id: 'fixed',
       placement: fixed.placement,
-      why: `${printStops(fixed.placement)} keeps ${printStopsDecimal(fixed.roomAbove).replace('+', '')} stops over the brightest kept tone, and every shot takes the same pull.${letGo}`,
+      why:
+        `${printStops(fixed.placement)} keeps ${printStopsDecimal(fixed.roomAbove).replace('+', '')} stops ` +
+        `over the brightest kept tone, and every shot takes the same pull.${letGo}`,
     };
   if (bright?.placement !== undefined)
     return {
       id: 'bright',
       placement: bright.placement,
-      why: `${printStops(fixed?.placement ?? 0)} would clip what must be kept; ${printStops(bright.placement)} holds it.${letGo}`,
+      why:
+        `${printStops(fixed?.placement ?? 0)} would clip what must be kept; ` +
+        `${printStops(bright.placement)} holds it.${letGo}`,
     };
   return { id: 'card', placement: 0, why: `Nothing speaks for moving off grey.${letGo}` };
 };

@@ -216,7 +216,9 @@ export const surveyOf = (
     const off = grey === undefined ? 0 : Math.log2(told / grey);
     return Math.abs(off) > AGREE_STOPS
       ? [
-          `${spot.name} puts grey ${printStopsDecimal(off)} from where ${used.length > 1 ? 'the readings together' : used[0].spot.name} put it: read it again, or it stands in another light.`,
+          `${spot.name} puts grey ${printStopsDecimal(off)} from where ` +
+            `${used.length > 1 ? 'the readings together' : used[0].spot.name} put it: read it again, ` +
+            'or it stands in another light.',
         ]
       : [];
   });

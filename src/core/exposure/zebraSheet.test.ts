@@ -122,7 +122,7 @@ describe('the trap', () => {
   });
 });
 
-// domain.md section 1: with an exposure index, one stop under base is placement +1; neither gain nor clip moves.
+// By the meaning of an exposure index, one stop under base is placement +1; neither gain nor clip moves.
 describe('exposure index', () => {
   const bases = [800, 3200];
   const dial = [200, 250, 320, 400, 500, 640, 800, 1000, 1250, 1600];

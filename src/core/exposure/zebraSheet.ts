@@ -92,7 +92,11 @@ export const zebraTrap = (data: ProfileData): ZebraTrap => {
     worth: over > TRAP_STOPS ? 'watch' : 'holds',
     says:
       over > TRAP_STOPS
-        ? `The remembered ${REMEMBERED_SKIN} % for skin belongs to a display picture, where it lies ${printStopsDecimal(meant)} over grey. Set on this recording it lies at ${printStopsDecimal(stops)}: the face comes out ${printStopsDecimal(over)} stops over, ${room < 1 ? 'at the edge of clipping' : `with ${room.toFixed(1)} stops left to the clip`}.`
-        : `The remembered ${REMEMBERED_SKIN} % for skin lies ${printStopsDecimal(stops)} over grey here, close to a display picture’s ${printStopsDecimal(meant)}: no trap on this profile.`,
+        ? `The remembered ${REMEMBERED_SKIN} % for skin belongs to a display picture, ` +
+          `where it lies ${printStopsDecimal(meant)} over grey. Set on this recording it lies at ` +
+          `${printStopsDecimal(stops)}: the face comes out ${printStopsDecimal(over)} stops over, ` +
+          `${room < 1 ? 'at the edge of clipping' : `with ${room.toFixed(1)} stops left to the clip`}.`
+        : `The remembered ${REMEMBERED_SKIN} % for skin lies ${printStopsDecimal(stops)} over grey here, ` +
+          `close to a display picture’s ${printStopsDecimal(meant)}: no trap on this profile.`,
   };
 };

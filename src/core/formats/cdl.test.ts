@@ -78,8 +78,10 @@ describe('.cc and .ccc', () => {
 
   it('a decision list is read too; what a node leaves out is neutral', () => {
     const list = `<?xml version="1.0"?><ColorDecisionList xmlns="urn:ASC:CDL:v1.01"><ColorDecision>
-      <ColorCorrection id="furnace 3"><SOPNode><Offset> 0.1	0  -2e-1 </Offset></SOPNode></ColorCorrection></ColorDecision>
-      <ColorDecision><ColorCorrection><SATNode><Saturation>0.5</Saturation></SATNode></ColorCorrection></ColorDecision></ColorDecisionList>`;
+      <ColorCorrection id="furnace 3"><SOPNode><Offset> 0.1	0  -2e-1 </Offset></SOPNode></ColorCorrection>
+      </ColorDecision><ColorDecision>
+      <ColorCorrection><SATNode><Saturation>0.5</Saturation></SATNode></ColorCorrection>
+      </ColorDecision></ColorDecisionList>`;
     expect(parsed(list)).toEqual([
       { id: 'furnace 3', descriptions: [], cdl: { ...NEUTRAL_CDL, offset: [0.1, 0, -0.2] } },
       { id: '', descriptions: [], cdl: { ...NEUTRAL_CDL, saturation: 0.5 } },

@@ -137,7 +137,10 @@ describe('CLF chains', () => {
   const list = (inner: string) => `<ProcessList id="a" compCLFversion="3">${inner}</ProcessList>`;
   const cube = (dim: string, values: string) =>
     list(`<LUT3D inBitDepth="32f" outBitDepth="32f"><Array dim="${dim}">${values}</Array></LUT3D>`);
-  const bomb = `<!DOCTYPE a [<!ENTITY a "${'x'.repeat(1000)}">${Array.from({ length: 20 }, (_, i) => `<!ENTITY a${i} "${'&a;'.repeat(100)}">`).join('')}]>`;
+  const entity = (i: number) => `<!ENTITY a${i} "${'&a;'.repeat(100)}">`;
+  const bomb =
+    '<!DOCTYPE a [<!ENTITY a ' +
+    `"${'x'.repeat(1000)}">${Array.from({ length: 20 }, (_, i) => entity(i)).join('')}]>`;
   it.each([
     ['an unknown node', list('<Twirl id="w1"/>'), /Twirl “w1”, node 1/, /kind of node/],
     [
@@ -166,7 +169,8 @@ describe('CLF chains', () => {
     [
       'a range that falls',
       list(
-        '<Range><minInValue>1</minInValue><maxInValue>0</maxInValue><minOutValue>0</minOutValue><maxOutValue>1</maxOutValue></Range>',
+        '<Range><minInValue>1</minInValue><maxInValue>0</maxInValue>' +
+          '<minOutValue>0</minOutValue><maxOutValue>1</maxOutValue></Range>',
       ),
       /Range/,
       /must rise/,

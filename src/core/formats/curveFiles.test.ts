@@ -31,9 +31,11 @@ const at = ({ x, y }: SampledCurve, v: number) => {
 const grid = (size: number, f: (v: number) => number, [low, high] = [0, 1]) =>
   Array.from({ length: size }, (_, i) => f(low + ((high - low) * i) / (size - 1)));
 const cube = (values: readonly number[], head = '') =>
-  `TITLE "own curve"\n# a comment\n${head}LUT_1D_SIZE ${values.length}\n\n${values.map((v) => `${v} ${v} ${v}`).join('\r\n')}\n`;
+  `TITLE "own curve"\n# a comment\n${head}LUT_1D_SIZE ` +
+  `${values.length}\n\n${values.map((v) => `${v} ${v} ${v}`).join('\r\n')}\n`;
 const clf = (inner: string) =>
-  `<?xml version="1.0" encoding="UTF-8"?>\n<ProcessList id="t1" name="own curve" compCLFversion="3">\n<Description>a test</Description>\n${inner}\n</ProcessList>\n`;
+  '<?xml version="1.0" encoding="UTF-8"?>\n<ProcessList id="t1" name="own curve" ' +
+  `compCLFversion="3">\n<Description>a test</Description>\n${inner}\n</ProcessList>\n`;
 const array = (values: readonly (number | string)[]) =>
   `<Array dim="${values.length} 1">\n${values.join('\n')}\n</Array>`;
 const floats = (values: readonly number[]) =>
@@ -49,7 +51,10 @@ const profileOf = (curve: SampledCurve, meaning: Partial<CurveMeaning> = {}) => 
   return { ...found.value, compiled: compileProfile(found.value.profile) };
 };
 
-const cameraLog = `<Log inBitDepth="32f" outBitDepth="32f" style="cameraLinToLog"><LogParams base="2" linSideSlope="1" linSideOffset="0" logSideSlope="${1 / 17.52}" logSideOffset="${9.72 / 17.52}" linSideBreak="0.0078125" linearSlope="10.5402377416545"/></Log>`;
+const cameraLog =
+  '<Log inBitDepth="32f" outBitDepth="32f" style="cameraLinToLog"><LogParams base="2" linSideSlope="1" ' +
+  `linSideOffset="0" logSideSlope="${1 / 17.52}" logSideOffset="${9.72 / 17.52}" linSideBreak="0.0078125" ` +
+  'linearSlope="10.5402377416545"/></Log>';
 /** Kinds of files, with what they should do to a value: our arithmetic has to match, and OpenColorIO's does below. */
 const FILES = {
   'LUT1D in floats': clf(floats(grid(65, (v) => v ** 0.5))),
@@ -58,7 +63,10 @@ const FILES = {
   ),
   'a camera’s logarithm': clf(cameraLog),
   'an exponent with a toe, then a range': clf(
-    `<Exponent inBitDepth="32f" outBitDepth="32f" style="monCurveFwd"><ExponentParams exponent="2.4" offset="0.055"/></Exponent><Range inBitDepth="32f" outBitDepth="32f"><minInValue>0</minInValue><maxInValue>1</maxInValue><minOutValue>0.1</minOutValue><maxOutValue>0.8</maxOutValue></Range>`,
+    '<Exponent inBitDepth="32f" outBitDepth="32f" style="monCurveFwd"><ExponentParams exponent="2.4" ' +
+      'offset="0.055"/></Exponent><Range inBitDepth="32f" ' +
+      'outBitDepth="32f"><minInValue>0</minInValue><maxInValue>1</maxInValue>' +
+      '<minOutValue>0.1</minOutValue><maxOutValue>0.8</maxOutValue></Range>',
   ),
   'a plain logarithm': clf('<Log inBitDepth="32f" outBitDepth="32f" style="log10"/>'),
   'a logarithm undone': clf(cameraLog.replace('cameraLinToLog', 'cameraLogToLin')),
@@ -181,7 +189,9 @@ describe('curves in files', () => {
   });
 
   it('does not expand entities', () => {
-    const bomb = `<!DOCTYPE x [<!ENTITY a "1 1 1 1 1 1 1 1"><!ENTITY b "&a;&a;&a;&a;">]>${clf('<LUT1D outBitDepth="32f"><Array dim="32 1">&b;</Array></LUT1D>')}`;
+    const bomb =
+      '<!DOCTYPE x [<!ENTITY a "1 1 1 1 1 1 1 1"><!ENTITY b ' +
+      `"&a;&a;&a;&a;">]>${clf('<LUT1D outBitDepth="32f"><Array dim="32 1">&b;</Array></LUT1D>')}`;
     expect(parseClf(bomb).ok).toBe(false);
   });
 });

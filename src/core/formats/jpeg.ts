@@ -39,7 +39,8 @@ export const openJpeg = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFra
   if (size.width * size.height > MAX_PIXELS)
     return failure(
       'frame header',
-      `The picture is ${size.width} x ${size.height}; up to ${MAX_PIXELS / 1e6} million pixels are read: scale it down.`,
+      `The picture is ${size.width} x ${size.height}; up to ${MAX_PIXELS / 1e6} million pixels are read: ` +
+        'scale it down.',
     );
   try {
     const { width, height, data } = decode(bytes, {

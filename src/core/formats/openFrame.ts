@@ -25,7 +25,9 @@ const openClip = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => 
   return success({
     frame: y4mFrameAt(bytes, clip.value, 0, rangeFor(wish, told)),
     reading: bitDepth === 8 ? 'codes8' : 'codes10',
-    evidence: `${bitDepth}-bit ${chroma}, frame 1 of ${frames.length}${cutAt === undefined ? '' : ', the last one cut short'}`,
+    evidence:
+      `${bitDepth}-bit ${chroma}, frame 1 of ` +
+      `${frames.length}${cutAt === undefined ? '' : ', the last one cut short'}`,
     container: 'Y4M',
     tags: { range: told },
     referred: wish.referred ?? 'recorded',

@@ -44,7 +44,8 @@ export const openTiff = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFra
   if ((bitsPerSample !== 8 && bitsPerSample !== 16) || (sampleFormat ?? 1) !== 1)
     return failure(
       'field 258',
-      `The TIFF holds ${bitsPerSample}-bit ${sampleFormat === 3 ? 'floating' : ''} samples; 8 or 16 whole bits hold a camera’s codes.`,
+      `The TIFF holds ${bitsPerSample}-bit ${sampleFormat === 3 ? 'floating' : ''} samples; ` +
+        '8 or 16 whole bits hold a camera’s codes.',
     );
   if (head.fields.get(PLANAR) === 2)
     return failure('field 284', 'The TIFF keeps its colours in separate planes: export it interleaved.');

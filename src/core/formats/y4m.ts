@@ -25,7 +25,10 @@ export const y4mHeader = (
   if (bitDepth !== 8 && bitDepth !== 10) throw new RangeError(`y4mHeader: 8 or 10 bit, got ${bitDepth}`);
   const [eight, ten] = NAMES[chroma];
   const name = bitDepth === 8 ? eight : ten;
-  return `YUV4MPEG2 W${width} H${height} F${rate[0]}:${rate[1]} Ip A1:1 C${name} XYSCSS=${name.toUpperCase()} XCOLORRANGE=${range === 'legal' ? 'LIMITED' : 'FULL'}\n`;
+  return (
+    `YUV4MPEG2 W${width} H${height} F${rate[0]}:${rate[1]} Ip A1:1 C${name} XYSCSS=${name.toUpperCase()} ` +
+    `XCOLORRANGE=${range === 'legal' ? 'LIMITED' : 'FULL'}\n`
+  );
 };
 
 /** Y'CbCr planes of a frame (BT.709-6 clauses 3 and 4), colour averaged over its samples, in codes. */
@@ -35,9 +38,9 @@ export const ycbcrOf = ({ width, height, r, g, b, ...coding }: Frame, chroma: Ch
   const rows = Math.ceil(height / v);
   const { kr, kg, kb } = LUMA.bt709;
   const top = maxCode(coding.bitDepth);
-  const held = (code: number) => Math.min(top, Math.max(0, Math.round(code)));
+  const clamp = (code: number) => Math.min(top, Math.max(0, Math.round(code)));
   const y = new Uint16Array(width * height);
-  for (let i = 0; i < y.length; i += 1) y[i] = held(kr * r[i] + kg * g[i] + kb * b[i]);
+  for (let i = 0; i < y.length; i += 1) y[i] = clamp(kr * r[i] + kg * g[i] + kb * b[i]);
   const cb = new Uint16Array(columns * rows);
   const cr = new Uint16Array(columns * rows);
   for (let row = 0; row < rows; row += 1)
@@ -53,8 +56,8 @@ export const ycbcrOf = ({ width, height, r, g, b, ...coding }: Frame, chroma: Ch
         }
       const at = row * columns + column;
       const [blueness, redness] = chromaOf([red / count, green / count, blue / count], 'bt709', coding);
-      cb[at] = held(blueness);
-      cr[at] = held(redness);
+      cb[at] = clamp(blueness);
+      cr[at] = clamp(redness);
     }
   return [y, cb, cr];
 };

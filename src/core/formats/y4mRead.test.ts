@@ -65,7 +65,9 @@ describe('a clip in Y4M', () => {
     ] as const) {
       const file = join(mkdtempSync(join(tmpdir(), 'candelum-y4m-')), 'grey.y4m');
       // lutyuv writes codes; a colour source would go through ffmpeg's own matrix first.
-      const source = `color=black:s=16x8:r=25:d=0.08,format=${format},lutyuv=y=${code}:u=${code < 200 ? 128 : 512}:v=${code < 200 ? 128 : 512}`;
+      const chroma = code < 200 ? 128 : 512;
+      const source =
+        `color=black:s=16x8:r=25:d=0.08,format=${format},` + `lutyuv=y=${code}:u=${chroma}:v=${chroma}`;
       const run = spawnSync('ffmpeg', [
         '-v',
         'error',

@@ -99,12 +99,12 @@ const THIRD = 1 / 3;
 
 const apartTo = (run: (signal: Triple) => Triple, recipe: LutRecipe): number => {
   const { signalAt, clipStops } = compileProfile(recipe.profile);
-  const shown = (stops: number) => {
+  const displaySignal = (stops: number) => {
     const v = signalAt(stops);
     return run([v, v, v])[1];
   };
   let stops = clipStops;
-  while (stops > -8 && shown(stops) - shown(stops - THIRD) < 1 / 1023) stops -= THIRD;
+  while (stops > -8 && displaySignal(stops) - displaySignal(stops - THIRD) < 1 / 1023) stops -= THIRD;
   return stops;
 };
 

@@ -155,21 +155,21 @@ export const compileTone = (
   const levels = { top, straightTo: Math.max(output.straightTo, wanted + 0.05) };
   const above = highlightKnots(grey, tone, base, levels);
   const spline = monotoneSpline([{ x: 0, y: 0, slope: 2 ** (-2 * tone.toe) }, grey, ...above]);
-  const shown = (signal: number) => Math.min(top, Math.max(0, spline.at(signal)));
+  const toDisplay = (signal: number) => Math.min(top, Math.max(0, spline.at(signal)));
   const unshown = (signal: number) => Math.max(0, spline.inverse(Math.min(top, signal)));
   return {
     rgb: (r, g, b, into) => {
       const [x, y, z] = [bent(r), bent(g), bent(b)];
       const k = output.gain ? output.gain(x, y, z) : 1;
-      into[0] = shown(output.encode(k * x));
-      into[1] = shown(output.encode(k * y));
-      into[2] = shown(output.encode(k * z));
+      into[0] = toDisplay(output.encode(k * x));
+      into[1] = toDisplay(output.encode(k * y));
+      into[2] = toDisplay(output.encode(k * z));
     },
     scene: (signal) => {
       const [r, g, b] = output.scene([unshown(signal[0]), unshown(signal[1]), unshown(signal[2])]);
       return [unbent(r), unbent(g), unbent(b)];
     },
-    neutral: (light) => shown(encode(bent(light))),
+    neutral: (light) => toDisplay(encode(bent(light))),
     light: (signal) => unbent(decode(unshown(signal))),
     straightTo: above.length > 1 || base.clip > top ? above[0].y : top,
   };

@@ -39,7 +39,8 @@ const outOfScale = (anchor: Anchor, scale: ScaleId, coding: Coding): Failure | u
   if (anchor.reading >= low - ROUNDING && anchor.reading <= high + ROUNDING) return undefined;
   return failure(
     name,
-    `${name} reads ${anchor.reading}, outside ${low.toFixed(0)} to ${high.toFixed(0)} ${SCALES[scale].name} at ${coding.bitDepth} bit: check the number or the scale.`,
+    `${name} reads ${anchor.reading}, outside ${low.toFixed(0)} to ${high.toFixed(0)} ${SCALES[scale].name} ` +
+      `at ${coding.bitDepth} bit: check the number or the scale.`,
   );
 };
 
@@ -122,7 +123,8 @@ export const readAnchors = (
   if (points.length < FEWEST)
     return failure(
       points.length === 0 ? ANCHOR_NAMES.grey : points[0].name,
-      `${points.length === 0 ? 'No reading' : 'One reading'} with a place: a curve needs two at least, better 0 %, 18 % and 90 %.`,
+      `${points.length === 0 ? 'No reading' : 'One reading'} with a place: a curve needs two at least, ` +
+        'better 0 %, 18 % and 90 %.',
     );
   return success({
     points,

@@ -65,14 +65,17 @@ export const profileWithEdits = (
   if (!(reach > at))
     return failure(
       'knee',
-      `The clip at ${printStopsDecimal(clipStops)} lies under the knee’s start at ${printStopsDecimal(reflectanceToStops(at))}.`,
+      `The clip at ${printStopsDecimal(clipStops)} lies under the knee’s start at ` +
+        `${printStopsDecimal(reflectanceToStops(at))}.`,
     );
   const width = kneeWidthThrough(base, at, reach, reads - lift);
   if (width === undefined) {
     const most = base.encode(at) + lift;
     return failure(
       'knee',
-      `No knee from ${(100 * from).toFixed(1)} % reads ${(100 * reads).toFixed(1)} % at ${printStopsDecimal(clipStops)}: it must lie over ${(100 * most).toFixed(1)} % and under the unbent curve.`,
+      `No knee from ${(100 * from).toFixed(1)} % reads ${(100 * reads).toFixed(1)} % at ` +
+        `${printStopsDecimal(clipStops)}: it must lie over ${(100 * most).toFixed(1)} % and under the unbent ` +
+        'curve.',
     );
   }
   return success({

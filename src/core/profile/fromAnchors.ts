@@ -18,11 +18,11 @@ const worstOf = (residuals: ProfileSolution['residuals']) =>
 const fitWarning = (residuals: ProfileSolution['residuals'], tabled: boolean): string[] => {
   const worst = worstOf(residuals);
   if (Math.abs(worst.signal) <= WORST_FIT) return [];
-  return [
-    `These numbers do not lie on one log curve: ${worst.name} is ${(100 * Math.abs(worst.signal)).toFixed(1)} % of signal off. ${
-      tabled ? 'Kept as a table through them; check the scale.' : 'Check the scale, or type a table instead.'
-    }`,
-  ];
+  const off = (100 * Math.abs(worst.signal)).toFixed(1);
+  const left = tabled
+    ? 'Kept as a table through them; check the scale.'
+    : 'Check the scale, or type a table instead.';
+  return [`These numbers do not lie on one log curve: ${worst.name} is ${off} % of signal off. ${left}`];
 };
 
 /** As many numbers say how a curve of another form runs; fewer do not. */
@@ -53,7 +53,8 @@ export const profileFromAnchors = (
   const warnings = fitWarning(named, tabled);
   if (clipSignal === undefined) {
     warnings.push(
-      `No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. Film something too bright and read it.`,
+      `No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. ` +
+        'Film something too bright and read it.',
     );
   }
   const readOff = clipSignal !== undefined && clipStops === undefined;

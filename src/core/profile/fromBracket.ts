@@ -176,7 +176,8 @@ export const profileFromBracket = (
       ...(inForm
         ? []
         : [
-            `Not of the log form (worst ${(100 * worst).toFixed(1)} % of signal): kept as a table through your readings.`,
+            `Not of the log form (worst ${(100 * worst).toFixed(1)} % of signal): ` +
+              'kept as a table through your readings.',
           ]),
       ...(clipSignal === undefined
         ? [
@@ -190,7 +191,8 @@ export const profileFromBracket = (
         : [`Stopped rising at ${(100 * clipSignal).toFixed(0)} %: clip at ${printStopsDecimal(clipStops)}.`]),
       ...(noise
         ? [
-            `From the noise on the card: signal is twice the noise at ${printStopsDecimal(floorAt(noise))}, the usable floor; it goes onto the camera.`,
+            `From the noise on the card: signal is twice the noise at ${printStopsDecimal(floorAt(noise))}, ` +
+              'the usable floor; it goes onto the camera.',
           ]
         : []),
     ],

@@ -77,7 +77,8 @@ export const profileFromCurve = (
   if (bad.length > 0)
     return failure(
       bad[0],
-      `The curve must rise from row to row; it does not at ${bad.slice(0, 6).join(', ')}${bad.length > 6 ? ` and ${bad.length - 6} more` : ''}.`,
+      'The curve must rise from row to row; it does not at ' +
+        `${bad.slice(0, 6).join(', ')}${bad.length > 6 ? ` and ${bad.length - 6} more` : ''}.`,
     );
   const rows = thinned(trimmed.filter(({ reflectance }) => reflectance >= 0));
   if (rows.length < 4) return failure('file', `${rows.length} rising rows; a curve needs at least four.`);

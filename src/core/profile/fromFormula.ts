@@ -79,7 +79,8 @@ const normaliseLog = (formula: LogFormula, { offset, scale }: Scale): Result<Nor
   if (formula.cut === undefined && pole >= 0)
     return failure(
       'cut',
-      `The logarithm has its pole at reflectance ${pole.toPrecision(3)}, inside the range: type the cut above it where the line takes over.`,
+      `The logarithm has its pole at reflectance ${pole.toPrecision(3)}, inside the range: ` +
+        'type the cut above it where the line takes over.',
     );
   const c = (formula.c / Math.log10(LOG_BASES[formula.base])) * scale;
   const d = formula.d * scale + offset;
@@ -91,7 +92,8 @@ const normaliseLog = (formula: LogFormula, { offset, scale }: Scale): Result<Nor
   if (!(a * cut + b > 0))
     return failure(
       'cut',
-      `a × cut + b is ${(a * cut + b).toPrecision(3)}: the pole at ${pole.toPrecision(3)} lies inside the range. Check b and the cut.`,
+      `a × cut + b is ${(a * cut + b).toPrecision(3)}: the pole at ${pole.toPrecision(3)} lies inside the ` +
+        'range. Check b and the cut.',
     );
   const tangent = tangentLog(b / a, cut, c, d + c * Math.log10(a));
   const line = toe ? { e: toe.e * scale, f: toe.f * scale + offset } : { e: tangent.e, f: tangent.f };
@@ -168,7 +170,8 @@ export const profileFromFormula = (
       : []),
     ...(clipStops !== undefined && encode(stopsToReflectance(clipStops)) > top + 0.01
       ? [
-          `At ${printStopsDecimal(clipStops)} the formula is over the top code: the clip comes at ${printStopsDecimal(reached)}.`,
+          `At ${printStopsDecimal(clipStops)} the formula is over the top code: ` +
+            `the clip comes at ${printStopsDecimal(reached)}.`,
         ]
       : []),
   ];

@@ -23,7 +23,7 @@ const spreadAt = ({ candidates, weights, best }: Posterior, x: number): number =
 };
 
 /** Curves drawn from the posterior: toes by their weight, line by its covariance. Always the same draws. */
-const drawn = ({ candidates, weights }: Posterior): Candidate[] => {
+const drawSamples = ({ candidates, weights }: Posterior): Candidate[] => {
   const normal = gaussian(seededRandom(95));
   const curves: Candidate[] = [];
   let at = 0;
@@ -47,7 +47,7 @@ const drawn = ({ candidates, weights }: Posterior): Candidate[] => {
 const reachOf = (posterior: Posterior, spread: readonly number[]): number => {
   const { best } = posterior;
   const centre = BAND_BASIS_X.map((x) => best.c * basis(x, best.s, best.cut) + best.d);
-  const worst = drawn(posterior).map(({ s, cut, c, d }) =>
+  const worst = drawSamples(posterior).map(({ s, cut, c, d }) =>
     BAND_BASIS_X.reduce(
       (most, x, i) => Math.max(most, Math.abs(c * basis(x, s, cut) + d - centre[i]) / spread[i]),
       0,

@@ -53,7 +53,8 @@ const picture = (
   if (png.width !== width || png.height !== height || png.channels !== channels || png.depth !== depth)
     return failure(
       name,
-      `The scene’s ${name} is ${png.width} x ${png.height} with ${png.channels} x ${png.depth} bit; its truth says ${width} x ${height} with ${channels} x ${depth}.`,
+      `The scene’s ${name} is ${png.width} x ${png.height} with ${png.channels} x ${png.depth} bit; ` +
+        `its truth says ${width} x ${height} with ${channels} x ${depth}.`,
     );
   return success(png.data);
 };

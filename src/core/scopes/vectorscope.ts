@@ -25,7 +25,7 @@ export const vectorscopeFactors = (matrix: LumaId, coding: Coding) => {
   };
 };
 
-const held = (v: number, top: number) => (v < 0 ? 0 : v > top ? top : v);
+const clamp = (v: number, top: number) => (v < 0 ? 0 : v > top ? top : v);
 
 /**
  * Counts over R'G'B', colour differences by the matrix; out of range is held at the edge. The plain form of
@@ -45,7 +45,7 @@ export const vectorscope = ({ r, g, b, ...coding }: Frame, matrix: LumaId, count
     const blue = b[i] - green;
     const u = (imul(br, red) + imul(bb, blue) + offset) >> shift;
     const v = (imul(rr, red) + imul(rb, blue) + offset) >> shift;
-    const at = (held(v, top) << bits) | held(u, top);
+    const at = (clamp(v, top) << bits) | clamp(u, top);
     counts[at] = counts[at] + 1;
   }
 };

@@ -26,7 +26,8 @@ export const whiteBalance = {
       figure: `${printSigned(mired)} mired`,
       advice:
         off || tinted
-          ? `By the ${reading.patch.kind}${tinted ? `, and ${printSigned(tint)} ${hue}` : ''}.${found} Dial it, or keep the cast on purpose.`
+          ? `By the ${reading.patch.kind}${tinted ? `, and ${printSigned(tint)} ${hue}` : ''}.${found} Dial ` +
+            'it, or keep the cast on purpose.'
           : `By the ${reading.patch.kind}: under what is seen. Leave it.`,
       place: reading.patch.rect,
       ...(off || tinted ? { correction: { kind: 'balance', mired, tint } as const } : {}),

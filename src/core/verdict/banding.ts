@@ -17,12 +17,12 @@ const coarsestStep = (
   const { profile, clipStops } = numbers;
   const { coding } = measurement;
   const { neutral } = compileMonitoring({ profile, pullStops: pull });
-  const shown = (code: number) => TRANSFERS.bt1886.decode(neutral(codeToSignal(code, coding)));
+  const displayLight = (code: number) => TRANSFERS.bt1886.decode(neutral(codeToSignal(code, coding)));
   return TONES.map((tone) => tone + pull)
     .filter((stops) => stops < clipStops - 0.3)
     .map((stops) => {
       const code = signalToCode(profile.signalAt(stops), coding);
-      const [low, high] = [shown(code - 0.5), shown(code + 0.5)];
+      const [low, high] = [displayLight(code - 0.5), displayLight(code + 0.5)];
       return { stops, step: low > 0 ? Math.log2(high / low) : 0 };
     })
     .reduce((most, one) => (one.step > most.step ? one : most), { stops: 0, step: 0 });
@@ -53,13 +53,18 @@ export const bandingForecast = {
       { label: 'hides steps from', value: `${DITHER} code` },
     ];
     if (!seen) return undefined;
+    const unhidden =
+      noise === undefined
+        ? ': mark a smooth patch to see whether noise hides it'
+        : ' and too clean to hide it: skies may band';
     return {
       state: hidden ? 'holds' : 'watch',
       title: hidden ? 'Noise hides the steps' : 'May band',
       figure: `${percent} %`,
       advice: hidden
-        ? `A code is ${percent} % of luminance after the grade; ${noise.toFixed(1)} code of noise covers it. No denoising before it.`
-        : `A code is ${percent} % of luminance after the grade${noise === undefined ? ': mark a smooth patch to see whether noise hides it' : ' and too clean to hide it: skies may band'}.`,
+        ? `A code is ${percent} % of luminance after the grade; ${noise.toFixed(1)} code of noise covers it. ` +
+          'No denoising before it.'
+        : `A code is ${percent} % of luminance after the grade${unhidden}.`,
       arithmetic,
     };
   },

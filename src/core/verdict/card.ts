@@ -109,7 +109,9 @@ export const skinPlacement = {
           },
           {
             label: `${name}, through the profile minus plan`,
-            value: `${printStopsDecimal(face.stops, 2)} − (${printStops(input.placement)} + own ${printStopsDecimal(skinOffset)}) = ${printStopsDecimal(face.offset, 2)}`,
+            value:
+              `${printStopsDecimal(face.stops, 2)} − (${printStops(input.placement)} + own ` +
+              `${printStopsDecimal(skinOffset)}) = ${printStopsDecimal(face.offset, 2)}`,
           },
         ];
       }),

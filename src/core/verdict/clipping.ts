@@ -52,7 +52,9 @@ export const clipAll = {
       state: 'lost',
       title: 'Area clipped white',
       figure: printShare(clipping.all),
-      advice: `${capital(where(area.rect, measurement))}, all three channels. A light source may go; else close until it holds.`,
+      advice:
+        `${capital(where(area.rect, measurement))}, all three channels. A light source may go; ` +
+        'else close until it holds.',
       place: area.rect,
       arithmetic,
     };
@@ -72,7 +74,9 @@ export const clipChannel = {
       state: 'watch',
       title: `${capital(CHANNEL_NAMES[first])} clips first`,
       figure: printShare(clipping.some),
-      advice: `${capital(where(area?.rect, measurement))}: hue shifts before white. Close 1/3 and look again, or cool the balance.`,
+      advice:
+        `${capital(where(area?.rect, measurement))}: hue shifts before white. Close 1/3 and look again, ` +
+        'or cool the balance.',
       place: area?.rect,
       arithmetic: [
         ...percents(clipping),

@@ -27,7 +27,9 @@ export const clipDrift = {
         state: 'holds',
         title: 'Holds over the clip',
         figure: `${stops.toFixed(2)} stop`,
-        advice: `The ${by} moves ${stops.toFixed(2)} stop${mired === undefined ? '' : `, the balance ${mired.toFixed(0)} mired`}.`,
+        advice:
+          `The ${by} moves ${stops.toFixed(2)} ` +
+          `stop${mired === undefined ? '' : `, the balance ${mired.toFixed(0)} mired`}.`,
         arithmetic,
       };
     return {

@@ -20,7 +20,9 @@ export const gradeForecast = {
       { label: 'noise in linear light times', value: (2 ** -pull).toFixed(2) },
       {
         label: 'usable floor after it',
-        value: `${printStopsDecimal(input.numbers.floorStops)} − ${printStopsDecimal(pull)} = ${printStopsDecimal(cleanTo)}`,
+        value:
+          `${printStopsDecimal(input.numbers.floorStops)} − ${printStopsDecimal(pull)} = ` +
+          `${printStopsDecimal(cleanTo)}`,
       },
     ];
     const push = pull < -1 / 3 + 1e-9;
@@ -29,7 +31,8 @@ export const gradeForecast = {
       title: 'Grade forecast',
       figure: pull === 0 ? 'as is' : `${pull > 0 ? 'pull' : 'push'} ${printStopsLength(pull)}`,
       advice: push
-        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; clean only to ${printStopsExact(cleanTo)}.${clips}`
+        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; ` +
+          `clean only to ${printStopsExact(cleanTo)}.${clips}`
         : `Shadows usable to ${printStopsExact(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.${clips}`,
       arithmetic,
     };

@@ -70,7 +70,9 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
     arithmetic: [
       ...landings.map(({ name, in: signal, out, seen, wanted }) => ({
         label: `${name}, ${percent(signal, 1)} in`,
-        value: `${percent(out, 1)} out: looks like ${Number.isFinite(seen) ? printStopsDecimal(seen) : 'no light'}, planned ${printStopsDecimal(wanted)} from the picture’s grey`,
+        value:
+          `${percent(out, 1)} out: looks like ${Number.isFinite(seen) ? printStopsDecimal(seen) : 'no light'}, ` +
+          `planned ${printStopsDecimal(wanted)} from the picture’s grey`,
       })),
       {
         label: 'furthest off',
@@ -78,12 +80,16 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
       },
       {
         label: 'kind, by the grey axis',
-        value: `${INPUT_KINDS[guess.kind].name}: ${patternName(guess.like)} lies ${percent(guess.off, 1)} off (root mean square); next ${INPUT_KINDS[next.kind].name}, ${percent(next.off, 1)}`,
+        value:
+          `${INPUT_KINDS[guess.kind].name}: ${patternName(guess.like)} lies ${percent(guess.off, 1)} off (root ` +
+          `mean square); next ${INPUT_KINDS[next.kind].name}, ${percent(next.off, 1)}`,
       },
       { label: `nearest conversion from ${profileName}`, value: `${percent(own, 1)} off` },
       {
         label: 'black, grey, white in',
-        value: `lowest up to ${percent(guess.black)}, grey at ${guess.grey === undefined ? 'none' : percent(guess.grey, 1)}, highest from ${percent(guess.white)}`,
+        value:
+          `lowest up to ${percent(guess.black)}, grey at ` +
+          `${guess.grey === undefined ? 'none' : percent(guess.grey, 1)}, highest from ${percent(guess.white)}`,
       },
     ],
   };
@@ -100,7 +106,9 @@ const whites: Rule = ({ whiteStops, whiteSignal, whiteLight }, { clipStops }) =>
       state: 'watch',
       title: 'Clipped areas look safe',
       figure: percent(whiteSignal),
-      advice: `What clips comes out at ${percent(whiteSignal)}: go by the clip map and the warning zebra, never by this picture.`,
+      advice:
+        `What clips comes out at ${percent(whiteSignal)}: go by the clip map and the warning zebra, ` +
+        'never by this picture.',
       arithmetic: [{ label: 'output at the clip', value: percent(whiteSignal, 1) }],
     };
   const lost = flat > 1 / 3;
@@ -110,7 +118,8 @@ const whites: Rule = ({ whiteStops, whiteSignal, whiteLight }, { clipStops }) =>
     title: lost ? 'Flattens the top stops' : 'Shows tones to the clip',
     figure: printStopsDecimal(whiteStops),
     advice: lost
-      ? `All over ${printStopsDecimal(whiteStops)} looks alike, though the recording goes on to ${printStopsDecimal(clipStops)}: nothing is lost yet in the file.`
+      ? `All over ${printStopsDecimal(whiteStops)} looks alike, though the recording goes on to ` +
+        `${printStopsDecimal(clipStops)}: nothing is lost yet in the file.`
       : 'The highest tone it tells apart is the last one that is recorded.',
     arithmetic: [
       { label: 'output is at its highest from', value: `${printStopsDecimal(whiteStops, 2)} over grey` },
@@ -141,7 +150,8 @@ const order: Rule = ({ falls, folds }) => {
     title: falls ? 'Greys fall' : folding ? 'Colours fold over' : 'Rises throughout',
     figure: falls ? percent(falls.by, 1) : percent(folds, 1),
     advice: falls
-      ? `From ${percent(falls.at)} in, a lighter grey comes out darker, by ${percent(falls.by, 1)}: do not expose by it.`
+      ? `From ${percent(falls.at)} in, a lighter grey comes out darker, by ${percent(falls.by, 1)}: ` +
+        'do not expose by it.'
       : folding
         ? 'Somewhere more of a channel comes out as less of it: two colours become one.'
         : 'More light never comes out as less.',
@@ -163,7 +173,8 @@ const neutrality: Rule = ({ tinge }) => ({
   figure: tinge.delta.toFixed(1),
   advice:
     tinge.delta > 2
-      ? `Up to ${tinge.delta.toFixed(1)} in a* or b*, at ${percent(tinge.at)} in: balance by the scope, not by this picture.`
+      ? `Up to ${tinge.delta.toFixed(1)} in a* or b*, at ${percent(tinge.at)} in: balance by the scope, ` +
+        'not by this picture.'
       : `No cast along the grey axis: at most ${tinge.delta.toFixed(1)} in a* or b*.`,
   arithmetic: [
     {
@@ -223,11 +234,15 @@ const points: Rule = ({ halved }) => {
     state: state(worst, 2, 8),
     title: worst > 2 ? 'Few points for its bends' : 'Points enough',
     figure: `ΔE ${worst.toFixed(1)}`,
-    advice: `Between its points about ΔE ${worst.toFixed(1)} at worst and ${stops.toFixed(2)} stop on the grey axis, judged from half the points.`,
+    advice:
+      `Between its points about ΔE ${worst.toFixed(1)} at worst and ${stops.toFixed(2)} stop on the grey axis, ` +
+      'judged from half the points.',
     arithmetic: [
       {
         label: 'at half its points, against all',
-        value: `mean ΔE2000 ${halved.mean.toFixed(2)}, worst ${halved.worst.toFixed(1)}, ${halved.stops.toFixed(3)} stop on the grey axis`,
+        value:
+          `mean ΔE2000 ${halved.mean.toFixed(2)}, worst ${halved.worst.toFixed(1)}, ` +
+          `${halved.stops.toFixed(3)} stop on the grey axis`,
       },
       { label: 'a quarter of it', value: `worst ΔE2000 ${worst.toFixed(2)}, ${stops.toFixed(3)} stop` },
     ],

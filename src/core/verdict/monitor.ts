@@ -18,7 +18,9 @@ export const monitorPull = {
       state: 'watch',
       title: 'The monitor misleads',
       figure: printStopsDecimal(off),
-      advice: `Its LUT pulls ${printStopsDecimal(pullStops)}, the card lies at ${printStopsDecimal(card.stops)}: the screen looks ${printStopsLength(toThird(off))} too ${looks}. Go by the number.`,
+      advice:
+        `Its LUT pulls ${printStopsDecimal(pullStops)}, the card lies at ${printStopsDecimal(card.stops)}: ` +
+        `the screen looks ${printStopsLength(toThird(off))} too ${looks}. Go by the number.`,
       place: card.reading.patch.rect,
       correction: { kind: 'placement', to: toThird(card.stops) },
       arithmetic: [

@@ -14,7 +14,10 @@ export const monitorPlan = {
       state: 'watch',
       title: 'LUT with another pull',
       figure: printStopsDecimal(off),
-      advice: `It puts ${printStopsDecimal(pullStops)} on grey, the card is placed at ${printStopsDecimal(placement)}: the screen looks ${printStopsLength(toThird(off))} too ${off > 0 ? 'dark' : 'bright'}. Load one with the plan’s pull.`,
+      advice:
+        `It puts ${printStopsDecimal(pullStops)} on grey, the card is placed at ` +
+        `${printStopsDecimal(placement)}: the screen looks ${printStopsLength(toThird(off))} too ` +
+        `${off > 0 ? 'dark' : 'bright'}. Load one with the plan’s pull.`,
       correction: { kind: 'placement', to: toThird(pullStops) },
       arithmetic: [
         { label: 'pull of the LUT on this profile', value: `${printStopsDecimal(-pullStops, 2)} stops` },

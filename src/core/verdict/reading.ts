@@ -54,7 +54,8 @@ export const rangeReading = {
   id: 'range',
   name: 'Range of the codes',
   threshold:
-    'Under 1 % of the picture outside what the profile can give, and the darkest tones not on the black of the other range.',
+    'Under 1 % of the picture outside what the profile can give, ' +
+    'and the darkest tones not on the black of the other range.',
   judge: (input) => {
     const { measurement } = input;
     const { coding, origin } = measurement;
@@ -85,7 +86,9 @@ export const rangeReading = {
         { label: 'darkest 0.1 % at code', value: darkest.toFixed(0) },
         {
           label: 'black of the profile at code',
-          value: `${signalToCode(black, coding).toFixed(0)} ${range}, ${signalToCode(black, other).toFixed(0)} ${other.range}`,
+          value:
+            `${signalToCode(black, coding).toFixed(0)} ${range}, ${signalToCode(black, other).toFixed(0)} ` +
+            `${other.range}`,
         },
       ],
     };
@@ -135,7 +138,9 @@ export const referredReading = {
         state: 'watch',
         title: 'Looks already converted',
         figure: printShare(under),
-        advice: `Darker than ${(100 * black).toFixed(0)} %, where this profile is black: a display picture, or another profile.`,
+        advice:
+          `Darker than ${(100 * black).toFixed(0)} %, where this profile is black: a display picture, ` +
+          'or another profile.',
         arithmetic,
       };
     if (!log && low > 0.06 && high - low < FLAT_SPAN && high < 0.97)

@@ -46,12 +46,17 @@ export const underExposure = {
         ? 'No room above: add light there, or let it go black.'
         : wanted <= room + 1 / 6
           ? `Open ${printStopsLength(wanted)}: highlights leave ${printStopsLength(toThird(room))}.`
-          : `Open ${printStopsLength(wanted)} costs highlights (room ${printStopsLength(toThird(room))}): add light instead.`;
+          : `Open ${printStopsLength(wanted)} costs highlights (room ${printStopsLength(toThird(room))}): ` +
+            'add light instead.';
+    const lies = under
+      ? `${capital(where(place, measurement))}, ${printShare(share)} under ` +
+        `${printStopsExact(numbers.floorStops)}. `
+      : '';
     return {
       state: 'watch',
       title: dark ? 'Under-exposed' : 'Shadows under the floor',
       figure: dark ? printStopsDecimal(-short) : printShare(share),
-      advice: `${under ? `${capital(where(place, measurement))}, ${printShare(share)} under ${printStopsExact(numbers.floorStops)}. ` : ''}${remedy}`,
+      advice: `${lies}${remedy}`,
       place,
       arithmetic,
     };

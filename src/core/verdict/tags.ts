@@ -49,7 +49,10 @@ export const containerTags = {
       state: 'watch',
       title: `File and card differ: ${first.what}`,
       figure: first.told,
-      advice: `The file has ${first.told}, the card ${first.meant}${more.length > 0 ? `; also ${more.map(({ what }) => what).join(', ')}` : ''}. Check the camera’s menu or the card’s profile.`,
+      advice:
+        `The file has ${first.told}, the card ` +
+        `${first.meant}${more.length > 0 ? `; also ${more.map(({ what }) => what).join(', ')}` : ''}. ` +
+        'Check the camera’s menu or the card’s profile.',
       arithmetic: [
         ...all.map(({ what, told, meant }) => ({ label: what, value: `file ${told}, card ${meant}` })),
         {

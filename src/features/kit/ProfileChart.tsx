@@ -96,7 +96,11 @@ export const ProfileChart = ({
       viewBox={`0 0 ${PLOT.width} ${HEIGHT}`}
       tabIndex={0}
       role="img"
-      aria-label={`${name}: ${reading.toFixed(1)} % of signal at ${printStopsDecimal(cursor)} stops${compared && other !== undefined ? `, ${compared.name}: ${other.toFixed(1)} %` : ''}. Arrow keys move the reading.`}
+      aria-label={
+        `${name}: ${reading.toFixed(1)} % of signal at ${printStopsDecimal(cursor)} ` +
+        `stops${compared && other !== undefined ? `, ${compared.name}: ${other.toFixed(1)} %` : ''}. ` +
+        'Arrow keys move the reading.'
+      }
       onKeyDown={onKey}
       onPointerMove={(event) => {
         const box = event.currentTarget.getBoundingClientRect();

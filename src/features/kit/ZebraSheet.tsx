@@ -46,7 +46,8 @@ export const ZebraSheet = () => {
           faces, in stops. ! the camera’s levels end before it.{' '}
           {subjects.length === 0
             ? 'No subject in this set-up: measure a face beside the card and add it in the bag.'
-            : `Faces by their own offset: ${subjects.map(({ name, skinOffset }) => `${name} ${printStopsDecimal(skinOffset)}`).join(', ')}.`}
+            : 'Faces by their own offset: ' +
+              `${subjects.map(({ name, skinOffset }) => `${name} ${printStopsDecimal(skinOffset)}`).join(', ')}.`}
         </p>
       </div>
     </section>

@@ -16,7 +16,9 @@ export const sheetOf = (selection: Selection, data: ProfileData): ZebraSheet =>
 
 /** What of this camera's zebra has to be known beside the levels. */
 export const zebraNotes = ({ zebra, waveformReads }: CameraRecord): string[] => [
-  `Levels in ${SCALES[zebra.scale].name}, by ${zebra.range.step}; this zebra reads ${zebra.reads === 'log' ? 'the recording' : 'the display LUT’s output'}, the waveform ${waveformReads === 'log' ? 'the recording' : 'the LUT’s output'}.`,
+  `Levels in ${SCALES[zebra.scale].name}, by ${zebra.range.step}; ` +
+    `this zebra reads ${zebra.reads === 'log' ? 'the recording' : 'the display LUT’s output'}, ` +
+    `the waveform ${waveformReads === 'log' ? 'the recording' : 'the LUT’s output'}.`,
   ...(zebra.slots === 1
     ? ['One zebra at a time: set the card’s level, place, then set the warning and shoot.']
     : []),

@@ -15,7 +15,10 @@ export const DayCardsView = () => {
   const { shoot, camera } = selection;
   const cards = useMemo(() => dayCards(records, shoot.id, camera.id), [records, shoot.id, camera.id]);
   const title = `${camera.name}, ${shoot.name}`;
-  const subtitle = `Zebra in ${SCALES[camera.zebra.scale].name}, on ${camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. ${camera.coding.bitDepth}-bit ${camera.coding.range}.`;
+  const subtitle =
+    `Zebra in ${SCALES[camera.zebra.scale].name}, on ` +
+    `${camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. ` +
+    `${camera.coding.bitDepth}-bit ${camera.coding.range}.`;
   const savePdf = async () => {
     // Nobody waits for the writer of PDFs who does not want one.
     const { dayCardsPdf } = await import('./dayCardsPdf.ts');

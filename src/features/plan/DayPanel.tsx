@@ -190,7 +190,10 @@ export const DayPanel = () => {
         <SunPanel />
         <Panel
           title="Media and grading"
-          note={`${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} copies; ${hours(grading)} to grade`}
+          note={
+            `${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} ` +
+            `copies; ${hours(grading)} to grade`
+          }
         >
           <TableScroll label="Media and grading">
             <DataTable

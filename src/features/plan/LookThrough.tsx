@@ -107,7 +107,8 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
         {problem && <p className="field-error">{problem}</p>}
         <p className="quiet mb-0" role="status">
           {last
-            ? `${last.name}: ${printStopsDecimal(last.value)} over what the camera’s settings call grey${bias === 0 ? '' : ', its meter’s bias taken off'}.`
+            ? `${last.name}: ${printStopsDecimal(last.value)} over what the camera’s settings call ` +
+              `grey${bias === 0 ? '' : ', its meter’s bias taken off'}.`
             : 'Simulated, and its light is known: a place to try before the job.'}
         </p>
       </Panel>

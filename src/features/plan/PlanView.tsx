@@ -150,7 +150,8 @@ const ZebraTrap = () => {
         <StateMark state={reads === 'log' ? trap.worth : 'holds'} />
         {reads === 'log'
           ? trap.says
-          : `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile; switch the LUT off and the number changes.`}
+          : `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile; ` +
+            'switch the LUT off and the number changes.'}
       </p>
     </Panel>
   );

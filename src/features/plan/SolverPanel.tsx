@@ -87,7 +87,8 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
       {!locks.shutter && (
         <p className="quiet">
           {setup.brief.outside
-            ? 'Floating shutter: sharp frames to stabilise, motion blur added in post; the other school keeps 180 degrees and takes glass.'
+            ? 'Floating shutter: sharp frames to stabilise, motion blur added in post; ' +
+              'the other school keeps 180 degrees and takes glass.'
             : `Only shutters that do not flicker at ${setup.brief.mains} Hz.`}
         </p>
       )}
@@ -109,7 +110,9 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
           </p>
           <p className={answer.short ? 'text-warn' : 'quiet'}>
             {answer.short ??
-              `Lands ${Math.abs(answer.residual) < 0.03 ? 'where planned' : `${printStopsDecimal(answer.residual, 2)} off, under a third`}.`}
+              (Math.abs(answer.residual) < 0.03
+                ? 'Lands where planned.'
+                : `Lands ${printStopsDecimal(answer.residual, 2)} off, under a third.`)}
             {need !== undefined &&
               (need > 1 / 3
                 ? ` As the card stands, ${printStopsDecimal(need).replace('+', '')} stops of ND are needed.`

@@ -18,7 +18,10 @@ export const CHECKLIST = {
     name: 'File',
     set: ({ selection: { camera, setup } }) => {
       const recording = recordingAt(camera, setup.fps);
-      return `${setup.fps} fps, ${camera.coding.bitDepth}-bit ${camera.chroma} ${camera.coding.range}${recording ? `, ${recording.codec} ${recording.mbps} Mb/s` : ''}`;
+      return (
+        `${setup.fps} fps, ${camera.coding.bitDepth}-bit ${camera.chroma} ` +
+        `${camera.coding.range}${recording ? `, ${recording.codec} ${recording.mbps} Mb/s` : ''}`
+      );
     },
   },
   profile: { name: 'Profile', set: ({ selection }) => selection.profile.name },
@@ -40,7 +43,8 @@ export const CHECKLIST = {
   zebra: {
     name: 'Zebra',
     set: ({ numbers, selection: { camera } }) =>
-      `card ${printZebra(numbers.card)}, warning ${printZebra(numbers.warning)}${camera.zebra.slots === 1 ? ', one after the other' : ''}`,
+      `card ${printZebra(numbers.card)}, warning ` +
+      `${printZebra(numbers.warning)}${camera.zebra.slots === 1 ? ', one after the other' : ''}`,
   },
   balance: {
     name: 'White balance',

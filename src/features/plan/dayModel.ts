@@ -107,7 +107,8 @@ export const reminders = (setup: SetupRecord, sun: Sun | undefined): string[] =>
     const when = clockHours(at, clock);
     return id in TURNS && when > hour && when < end
       ? [
-          `${TURNS[id as keyof typeof TURNS]} at ${printHours(when)} falls into it: balance again, or keep one daylight number and let it turn.`,
+          `${TURNS[id as keyof typeof TURNS]} at ${printHours(when)} falls into it: balance again, ` +
+            'or keep one daylight number and let it turn.',
         ]
       : [];
   });

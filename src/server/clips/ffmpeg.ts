@@ -25,7 +25,8 @@ export const hasFfmpeg = (): boolean =>
 
 export const NO_FFMPEG = failure(
   'helper',
-  'This browser cannot decode the clip, and ffmpeg is not on this machine: install it (Debian: apt-get install ffmpeg) and start Candelum again.',
+  'This browser cannot decode the clip, and ffmpeg is not on this machine: install it (Debian: ' +
+    'apt-get install ffmpeg) and start Candelum again.',
 );
 
 let running = 0;
@@ -118,7 +119,9 @@ const RANGES: Readonly<Record<string, 'legal' | 'full'>> = {
 };
 
 const FIELDS =
-  'stream=codec_name,width,height,pix_fmt,avg_frame_rate,color_range,color_primaries,color_transfer,color_space:format=format_name,start_time:packet=pts_time,duration_time';
+  'stream=codec_name,width,height,pix_fmt,avg_frame_rate,' +
+  'color_range,color_primaries,color_transfer,color_space:' +
+  'format=format_name,start_time:packet=pts_time,duration_time';
 
 /** What a clip holds. Times count from its first frame on. */
 export const probeClip = async (

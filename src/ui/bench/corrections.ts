@@ -10,7 +10,7 @@ import { irisesOf } from '../stage/stageModel.ts';
 /** A change of the plan with the words for it. */
 export type PlanChange = { readonly label: string; readonly fields: Partial<PlanRecord> };
 
-const held = (v: number, [low, high]: readonly [number, number]) => Math.min(high, Math.max(low, v));
+const clamp = (v: number, [low, high]: readonly [number, number]) => Math.min(high, Math.max(low, v));
 const onStep = (v: number, step: number) => Math.round(v / step) * step;
 
 type Turn<K extends Correction['kind']> = (
@@ -20,7 +20,7 @@ type Turn<K extends Correction['kind']> = (
 
 const TURNS: { readonly [K in Correction['kind']]: Turn<K> } = {
   placement: ({ to }, { plan }) => {
-    const placement = held(to, PLACEMENT_RANGE);
+    const placement = clamp(to, PLACEMENT_RANGE);
     return placement === plan.placement
       ? undefined
       : { label: `Placement ${printStops(placement)}`, fields: { placement } };
@@ -39,8 +39,8 @@ const TURNS: { readonly [K in Correction['kind']]: Turn<K> } = {
     return iris === plan.iris ? undefined : { label: `Iris ${printFNumber(iris)}`, fields: { iris } };
   },
   balance: ({ mired, tint }, { plan, camera }) => {
-    const kelvin = held(onStep(1e6 / (1e6 / plan.kelvin + mired), camera.kelvinStep), camera.kelvinRange);
-    const turned = held(onStep(plan.tint - tint, camera.tintStep), camera.tintRange);
+    const kelvin = clamp(onStep(1e6 / (1e6 / plan.kelvin + mired), camera.kelvinStep), camera.kelvinRange);
+    const turned = clamp(onStep(plan.tint - tint, camera.tintStep), camera.tintRange);
     return kelvin === plan.kelvin && turned === plan.tint
       ? undefined
       : {

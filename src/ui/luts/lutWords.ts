@@ -50,9 +50,13 @@ export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] =>
   const { name, primaries, grey } = outputOf(recipe.output);
   return [
     `Profile ${profileName}, gamut ${gamutOf(recipe.profile.gamut).name} to ${gamutOf(primaries).name}`,
-    `Pull: ${pullStops === 0 ? 'not baked in' : `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`}`,
-    `Output ${name}${recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : ''}, grey at ${tenths(tone.grey ?? grey)} %`,
-    `Tone: contrast ${tone.contrast}, toe ${tone.toe}, shoulder ${tone.shoulder}${tone.white === undefined ? '' : `, white at ${tenths(tone.white)} %`}; saturation ${saturation}`,
+    'Pull: ' +
+      `${pullStops === 0 ? 'not baked in' : `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`}`,
+    `Output ${name}${recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : ''}, ` +
+      `grey at ${tenths(tone.grey ?? grey)} %`,
+    `Tone: contrast ${tone.contrast}, toe ${tone.toe}, shoulder ` +
+      `${tone.shoulder}${tone.white === undefined ? '' : `, white at ${tenths(tone.white)} %`}; ` +
+      `saturation ${saturation}`,
   ];
 };
 

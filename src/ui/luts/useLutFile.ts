@@ -47,7 +47,7 @@ export const useLutFile = (source: LutSource | undefined, name: string, notes: r
   const { coding } = selection.camera;
   const file = `${slug(name)}.${LUT_FORMATS[format].extension}`;
   /** The text in a format; undefined where it cannot be said in it, and then the reason is said. */
-  const made = async (as: LutFormatId) => {
+  const bakeText = async (as: LutFormatId) => {
     if (!source) return undefined;
     const words = wordsFor(name, {
       selection,
@@ -72,14 +72,14 @@ export const useLutFile = (source: LutSource | undefined, name: string, notes: r
     file,
     said,
     write: async () => {
-      const found = await made(format);
+      const found = await bakeText(format);
       if (!found) return;
       download(file, found.text, LUT_FORMATS[format].type);
       const left = found.leaves === undefined ? '' : ` ${found.leaves}`;
       setSaid({ text: `${file}: built in ${found.milliseconds.toFixed(0)} ms.${left}`, bad: false });
     },
     keep: async (take: (baked: BakedFile) => void) => {
-      const found = await made(shaped ? 'clf' : 'cube');
+      const found = await bakeText(shaped ? 'clf' : 'cube');
       if (!found) return;
       take({ text: found.text, scale, interpolation });
       setSaid({ text: `Kept, ${size} points.`, bad: false });

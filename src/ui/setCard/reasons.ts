@@ -25,7 +25,10 @@ const lightLines = ({ selection, numbers }: CellInput) => {
     { label: 'exposure time', value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
     {
       label: `lux on the card, C = ${METER_C}`,
-      value: `${METER_C} × ${n.toFixed(2)}² / (1/${(1 / numbers.seconds).toFixed(0)} × ${camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso}) × 2^(ND ${plan.ndStops} + placement ${printStops(plan.placement)}) = ${printLight(numbers.illuminance)}${THIN}lx`,
+      value:
+        `${METER_C} × ${n.toFixed(2)}² / (1/${(1 / numbers.seconds).toFixed(0)} × ` +
+        `${camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso}) × 2^(ND ${plan.ndStops} + placement ` +
+        `${printStops(plan.placement)}) = ${printLight(numbers.illuminance)}${THIN}lx`,
     },
     { label: `spot on the card, K = ${METER_K}`, value: `${printLight(numbers.luminance)}${THIN}cd/m²` },
   ];
@@ -65,12 +68,15 @@ const balanceReason = ({ selection }: CellInput): Reason => {
     why:
       dial === plan.kelvin
         ? `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: less than its dial can undo.`
-        : `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: dial ${dial}${THIN}K for a light of ${plan.kelvin}${THIN}K.`,
+        : `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: ` +
+          `dial ${dial}${THIN}K for a light of ${plan.kelvin}${THIN}K.`,
     lines: [
       mired,
       {
         label: 'to counter the lean',
-        value: `10⁶ / (${(1e6 / plan.kelvin).toFixed(1)} ${lean.mired < 0 ? '−' : '+'} ${Math.abs(lean.mired)}) = ${Math.round(1e6 / (1e6 / plan.kelvin + lean.mired))}${THIN}K, on the dial ${dial}${THIN}K`,
+        value:
+          `10⁶ / (${(1e6 / plan.kelvin).toFixed(1)} ${lean.mired < 0 ? '−' : '+'} ${Math.abs(lean.mired)}) = ` +
+          `${Math.round(1e6 / (1e6 / plan.kelvin + lean.mired))}${THIN}K, on the dial ${dial}${THIN}K`,
       },
       {
         label: 'tint of the body',
@@ -87,7 +93,9 @@ const meterLine = ({ selection: { camera, plan } }: CellInput) => {
   const beyond = Math.abs(shows) > scale + 1e-9 ? `; its scale ends at ±${scale}` : '';
   return {
     label: 'camera’s meter on the card',
-    value: `${printStops(plan.placement)}${bias === 0 ? '' : ` + bias ${printStopsDecimal(bias)}`} = ${printStopsDecimal(shows)}${beyond}`,
+    value:
+      `${printStops(plan.placement)}${bias === 0 ? '' : ` + bias ${printStopsDecimal(bias)}`} = ` +
+      `${printStopsDecimal(shows)}${beyond}`,
   };
 };
 
@@ -99,8 +107,10 @@ const isoReason = (input: CellInput): Reason => {
     iso.overBase === 0
       ? `${set} is a base: clip ${printStopsDecimal(clipStops)}, usable to ${printStopsExact(floorStops)}.`
       : iso.overBase > 0
-        ? `${printStopsDecimal(iso.overBase)} over base ${iso.base}: the floor rises to ${printStopsDecimal(floorStops)}.`
-        : `${printStopsDecimal(-iso.overBase)} under base ${iso.base}: highlights clip at ${printStopsDecimal(clipStops)}.`;
+        ? `${printStopsDecimal(iso.overBase)} over base ${iso.base}: ` +
+          `the floor rises to ${printStopsDecimal(floorStops)}.`
+        : `${printStopsDecimal(-iso.overBase)} under base ${iso.base}: ` +
+          `highlights clip at ${printStopsDecimal(clipStops)}.`;
   return {
     why,
     lines: [
@@ -110,11 +120,15 @@ const isoReason = (input: CellInput): Reason => {
       },
       {
         label: 'clip',
-        value: `${printStopsDecimal(input.numbers.profile.clipStops)} − ${iso.clipLoss.toFixed(1)} = ${printStopsDecimal(clipStops)}`,
+        value:
+          `${printStopsDecimal(input.numbers.profile.clipStops)} − ${iso.clipLoss.toFixed(1)} = ` +
+          `${printStopsDecimal(clipStops)}`,
       },
       {
         label: 'usable floor',
-        value: `${printStopsDecimal(input.selection.camera.floorStops)} + ${iso.floorRise.toFixed(1)} = ${printStopsDecimal(floorStops)}`,
+        value:
+          `${printStopsDecimal(input.selection.camera.floorStops)} + ${iso.floorRise.toFixed(1)} = ` +
+          `${printStopsDecimal(floorStops)}`,
       },
     ],
   };
@@ -167,7 +181,9 @@ export const REASONS = {
       { label: 'grey', value: `${(100 * numbers.profile.signalAt(0)).toFixed(1)} % of signal` },
       {
         label: 'clip',
-        value: `${printStopsDecimal(numbers.clipStops)} stops, ${(100 * numbers.profile.clipSignal).toFixed(1)} % of signal`,
+        value:
+          `${printStopsDecimal(numbers.clipStops)} stops, ${(100 * numbers.profile.clipSignal).toFixed(1)} % ` +
+          'of signal',
       },
     ],
   }),
@@ -177,7 +193,11 @@ export const REASONS = {
   iris: (input) => ({ why: wants(input), lines: lightLines(input) }),
   nd: (input) => ({ why: wants(input), lines: lightLines(input) }),
   placement: (input) => ({
-    why: `Room above the card ${printStopsDecimal(input.numbers.clipStops - input.selection.plan.placement).replace('+', '')}, usable ${printStopsDecimal(input.selection.plan.placement - input.numbers.floorStops).replace('+', '')} below it.`,
+    why:
+      'Room above the card ' +
+      `${printStopsDecimal(input.numbers.clipStops - input.selection.plan.placement).replace('+', '')}, ` +
+      `usable ${printStopsDecimal(input.selection.plan.placement - input.numbers.floorStops).replace('+', '')} ` +
+      'below it.',
     lines: [meterLine(input), ...lightLines(input)],
   }),
   card: (input) => ({
@@ -199,7 +219,9 @@ export const REASONS = {
       lines: input.numbers.skin.flatMap(({ subject, stops, zebra }) => [
         {
           label: subject.name,
-          value: `placement ${printStops(input.selection.plan.placement)} + own offset ${printStopsDecimal(subject.skinOffset)} (±${printStops(SKIN_TOLERANCE).replace('+', '')})`,
+          value:
+            `placement ${printStops(input.selection.plan.placement)} + own offset ` +
+            `${printStopsDecimal(subject.skinOffset)} (±${printStops(SKIN_TOLERANCE).replace('+', '')})`,
         },
         ...zebraLines(input, zebra, stops)
           .slice(2)
@@ -208,7 +230,10 @@ export const REASONS = {
     };
   },
   warning: (input) => ({
-    why: `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: it warns early.${input.selection.camera.zebra.slots === 1 ? ' One zebra at a time: set it after the card’s.' : ''}`,
+    why:
+      `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: ` +
+      'it warns ' +
+      `early.${input.selection.camera.zebra.slots === 1 ? ' One zebra at a time: set it after the card’s.' : ''}`,
     lines: zebraLines(
       input,
       input.numbers.warning,
@@ -230,12 +255,16 @@ export const REASONS = {
       why:
         Math.abs(off) <= CARD_TOLERANCE
           ? `${first.lut.name} on ${first.monitor.name} takes off what the placement put on.`
-          : `${first.lut.name} on ${first.monitor.name} puts ${printStops(numbers.pullStops)} on grey, but the card is placed at ${printStops(plan.placement)}: the screen looks ${printStopsLength(off)} too ${off > 0 ? 'dark' : 'bright'}.`,
+          : `${first.lut.name} on ${first.monitor.name} puts ${printStops(numbers.pullStops)} on grey, ` +
+            `but the card is placed at ${printStops(plan.placement)}: ` +
+            `the screen looks ${printStopsLength(off)} too ${off > 0 ? 'dark' : 'bright'}.`,
       lines: [
         ...monitors.map(({ monitor, lut }) => ({ label: monitor.name, value: `${lut.name}: ${lut.says}` })),
         {
           label: 'its pull on this profile',
-          value: `${printStopsDecimal(-numbers.pullStops, 2)} stops: the tone that lands on grey lies at ${printStopsDecimal(numbers.pullStops, 2)}`,
+          value:
+            `${printStopsDecimal(-numbers.pullStops, 2)} stops: the tone that lands on grey lies at ` +
+            `${printStopsDecimal(numbers.pullStops, 2)}`,
         },
         { label: 'placement', value: `${printStopsDecimal(plan.placement, 2)} stops` },
       ],

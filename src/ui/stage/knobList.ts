@@ -3,7 +3,7 @@ import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import { printKelvin, printTint } from '../format.ts';
-import { DIFFUSIONS, irisesOf, turned, turnedKelvin, type Automatics, type Knobs } from './stageModel.ts';
+import { DIFFUSIONS, irisesOf, stepIn, stepKelvin, type Automatics, type Knobs } from './stageModel.ts';
 
 /** ND turns by thirds on the simulated camera: whatever glass is there. */
 const ND_STEP = 1 / 3;
@@ -31,7 +31,7 @@ type KnobRow = {
 };
 
 const apart = (a: number, b: number) => Math.abs(Math.log2(a / b));
-const held = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
+const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
 
 /** The knobs of the simulated camera, in the order in which they stand. A further one is a row. */
 export const KNOBS: readonly KnobRow[] = [
@@ -41,7 +41,7 @@ export const KNOBS: readonly KnobRow[] = [
     print: ({ iris }) => printFNumber(iris),
     isFixed: ({ camera, auto }) => camera.fixedIris !== undefined || auto.iris,
     turn: ({ iris }, clicks, { camera }) => ({
-      iris: turned(irisesOf(camera), (f) => apart(exactFNumber(f), exactFNumber(iris)), -clicks),
+      iris: stepIn(irisesOf(camera), (f) => apart(exactFNumber(f), exactFNumber(iris)), -clicks),
     }),
   },
   {
@@ -51,7 +51,7 @@ export const KNOBS: readonly KnobRow[] = [
     turn: ({ shutter }, clicks, { camera, fps }) => {
       const seconds = (one: Knobs['shutter']) => shutterSeconds(one, fps);
       const rising = shuttersOf(camera).toSorted((a, b) => seconds(a) - seconds(b));
-      return { shutter: turned(rising, (one) => apart(seconds(one), seconds(shutter)), clicks) };
+      return { shutter: stepIn(rising, (one) => apart(seconds(one), seconds(shutter)), clicks) };
     },
   },
   {
@@ -59,20 +59,20 @@ export const KNOBS: readonly KnobRow[] = [
     label: ({ sensitivity }) => (sensitivity === 'ei' ? 'EI' : 'ISO'),
     print: ({ iso }) => String(iso),
     isFixed: ({ auto }) => auto.iso,
-    turn: ({ iso }, clicks, { camera }) => ({ iso: turned(camera.isos, (one) => apart(one, iso), clicks) }),
+    turn: ({ iso }, clicks, { camera }) => ({ iso: stepIn(camera.isos, (one) => apart(one, iso), clicks) }),
   },
   {
     key: 'ndStops',
     label: 'ND stops',
     print: ({ ndStops }) => (ndStops === 0 ? 'none' : ndStops.toFixed(ndStops % 1 === 0 ? 0 : 1)),
-    turn: ({ ndStops }, clicks) => ({ ndStops: held(ndStops + clicks * ND_STEP, 0, MOST_ND) }),
+    turn: ({ ndStops }, clicks) => ({ ndStops: clamp(ndStops + clicks * ND_STEP, 0, MOST_ND) }),
   },
   {
     key: 'kelvin',
     label: 'White bal.',
     print: ({ kelvin }) => printKelvin(kelvin),
     isFixed: ({ auto }) => auto.balance,
-    turn: ({ kelvin }, clicks, { camera }) => ({ kelvin: turnedKelvin(kelvin, clicks, camera) }),
+    turn: ({ kelvin }, clicks, { camera }) => ({ kelvin: stepKelvin(kelvin, clicks, camera) }),
   },
   {
     key: 'tint',
@@ -81,7 +81,7 @@ export const KNOBS: readonly KnobRow[] = [
     print: ({ tint }) => (tint === 0 ? '0' : printTint(tint).trim()),
     isFixed: ({ camera, auto }) => auto.balance || camera.tintRange[0] === camera.tintRange[1],
     turn: ({ tint }, clicks, { camera: { tintRange, tintStep } }) => ({
-      tint: held(tint + clicks * tintStep, ...tintRange),
+      tint: clamp(tint + clicks * tintStep, ...tintRange),
     }),
   },
   {
@@ -90,7 +90,7 @@ export const KNOBS: readonly KnobRow[] = [
     print: ({ profileId }, { kit }) => kit.get(profileId)?.name ?? '–',
     turn: ({ profileId }, clicks, { camera, kit }) => {
       const own = camera.profileIds.filter((id) => kit.has(id));
-      return own.length === 0 ? {} : { profileId: turned(own, (id) => (id === profileId ? 0 : 1), clicks) };
+      return own.length === 0 ? {} : { profileId: stepIn(own, (id) => (id === profileId ? 0 : 1), clicks) };
     },
   },
   {
@@ -98,7 +98,7 @@ export const KNOBS: readonly KnobRow[] = [
     label: 'Diffusion',
     print: ({ diffusion }) => DIFFUSIONS.find(({ share }) => share === diffusion)?.name ?? 'none',
     turn: ({ diffusion }, clicks) => ({
-      diffusion: turned(DIFFUSIONS, ({ share }) => Math.abs(share - diffusion), clicks).share,
+      diffusion: stepIn(DIFFUSIONS, ({ share }) => Math.abs(share - diffusion), clicks).share,
     }),
   },
 ];

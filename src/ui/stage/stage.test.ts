@@ -28,8 +28,8 @@ import {
   patchesOfTruth,
   PLAIN_AUTOMATICS,
   settingsOfKnobs,
-  turned,
-  turnedKelvin,
+  stepIn,
+  stepKelvin,
   withAutomatics,
 } from './stageModel.ts';
 
@@ -104,10 +104,10 @@ describe('the simulated camera as the kit knows it', () => {
 
   it('a knob goes from the nearest entry of its list and holds at the ends', () => {
     const from = (f: number) => (one: number) => Math.abs(Math.log2(one / f));
-    expect(turned([2.8, 4, 5.6], from(4), 1)).toBe(5.6);
-    expect(turned([2.8, 4, 5.6], from(4.2), -1)).toBe(2.8);
-    expect(turned([2.8, 4, 5.6], from(5.6), 4)).toBe(5.6);
-    expect(turned(F_NUMBERS, from(4), 0)).toBe(4);
+    expect(stepIn([2.8, 4, 5.6], from(4), 1)).toBe(5.6);
+    expect(stepIn([2.8, 4, 5.6], from(4.2), -1)).toBe(2.8);
+    expect(stepIn([2.8, 4, 5.6], from(5.6), 4)).toBe(5.6);
+    expect(stepIn(F_NUMBERS, from(4), 0)).toBe(4);
   });
 });
 
@@ -147,11 +147,11 @@ describe('automatics and dials', () => {
 
   it('Kelvin turns by ten mired, by a step of a coarse dial, and holds at its ends', () => {
     const fine = { kelvinStep: 10, kelvinRange: [2000, 12_000] as [number, number] };
-    expect(turnedKelvin(5600, 1, fine)).toBe(Math.round(1e6 / (1e6 / 5600 - 10) / 10) * 10);
-    expect(turnedKelvin(3200, 1, { ...fine, kelvinStep: 500 })).toBe(3500);
-    expect(turnedKelvin(12_000, 12, fine)).toBe(12_000);
-    expect(turnedKelvin(9000, 12, fine)).toBe(12_000);
-    expect(turnedKelvin(2000, -3, fine)).toBe(2000);
+    expect(stepKelvin(5600, 1, fine)).toBe(Math.round(1e6 / (1e6 / 5600 - 10) / 10) * 10);
+    expect(stepKelvin(3200, 1, { ...fine, kelvinStep: 500 })).toBe(3500);
+    expect(stepKelvin(12_000, 12, fine)).toBe(12_000);
+    expect(stepKelvin(9000, 12, fine)).toBe(12_000);
+    expect(stepKelvin(2000, -3, fine)).toBe(2000);
   });
 });
 

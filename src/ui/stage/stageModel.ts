@@ -168,7 +168,7 @@ export const withAutomatics = (
 /** Mired that one click of the balance knob is worth: about as much as is just seen. */
 const CLICK_MIRED = 10;
 /** Kelvin so many clicks on, in even steps of mired as far as the camera's dial has them; at least one step of it. */
-export const turnedKelvin = (
+export const stepKelvin = (
   kelvin: number,
   clicks: number,
   { kelvinStep, kelvinRange: [low, high] }: Pick<CameraRecord, 'kelvinStep' | 'kelvinRange'>,
@@ -180,7 +180,7 @@ export const turnedKelvin = (
 };
 
 /** The entry so many steps on, held at the ends; from the nearest one when the value is none of the list. */
-export const turned = <T>(list: readonly T[], nearest: (entry: T) => number, steps: number): T => {
+export const stepIn = <T>(list: readonly T[], nearest: (entry: T) => number, steps: number): T => {
   const at = list.reduce((best, entry, i) => (nearest(entry) < nearest(list[best]) ? i : best), 0);
   return list[Math.min(list.length - 1, Math.max(0, at + steps))];
 };

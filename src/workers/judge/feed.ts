@@ -17,7 +17,8 @@ export const ENDED = failure(
 const noPicture = (seconds: number) =>
   failure(
     'feed',
-    `No picture has come for ${seconds} seconds: look at the cable and at the camera’s output. If both are right, close the browser and open it again.`,
+    `No picture has come for ${seconds} seconds: look at the cable and at the camera’s output. ` +
+      'If both are right, close the browser and open it again.',
   );
 
 /** A picture of the feed as codes. */

@@ -93,10 +93,10 @@ const TEN_BIT = 1023;
 const monitoringOf = ({ wish, output }: Through, run: Run): CompiledMonitoring => {
   if (wish.kind === 'recipe' && output === 'bt1886') return compileRecipe(wish.recipe);
   const shown = shownOnVideo(output);
-  const held = (v: number) => Math.min(1, Math.max(0, v));
+  const clamp = (v: number) => Math.min(1, Math.max(0, v));
   const rgb: CompiledMonitoring['rgb'] = (signal) => {
     const [r, g, b] = run(signal);
-    return shown([held(r), held(g), held(b)]);
+    return shown([clamp(r), clamp(g), clamp(b)]);
   };
   return { rgb, neutral: (signal) => rgb([signal, signal, signal])[1] };
 };

@@ -45,7 +45,9 @@ const cdlNodes = (wish: LutWish, { scale, coding }: WriteInput): Result<Made> =>
   const { cdl, worstStops, from } = pull.value;
   return success({
     nodes: [{ kind: 'cdl', cdl, style: 'held' }],
-    leaves: `From ${printStops(from)} stops up it is right within ${worstStops.toFixed(2)} stop; under that the toe bends.`,
+    leaves:
+      `From ${printStops(from)} stops up it is right within ${worstStops.toFixed(2)} stop; ` +
+      'under that the toe bends.',
   });
 };
 

@@ -69,8 +69,14 @@ export function vectorscope(
     const cbHigh = i32x4.add(i32x4.add(i32x4.dot_i16x8_s(rgHigh, blueRg), i32x4.dot_i16x8_s(bHigh, blueB)), middle);
     const crLow = i32x4.add(i32x4.add(i32x4.dot_i16x8_s(rgLow, redRg), i32x4.dot_i16x8_s(bLow, redB)), middle);
     const crHigh = i32x4.add(i32x4.add(i32x4.dot_i16x8_s(rgHigh, redRg), i32x4.dot_i16x8_s(bHigh, redB)), middle);
-    const low = i32x4.shl(i32x4.add(i32x4.shl(clamped(i32x4.shr_s(crLow, shift), top), bits), clamped(i32x4.shr_s(cbLow, shift), top)), 2);
-    const high = i32x4.shl(i32x4.add(i32x4.shl(clamped(i32x4.shr_s(crHigh, shift), top), bits), clamped(i32x4.shr_s(cbHigh, shift), top)), 2);
+    const low = i32x4.shl(
+    i32x4.add(i32x4.shl(clamped(i32x4.shr_s(crLow, shift), top), bits), clamped(i32x4.shr_s(cbLow, shift), top)),
+    2,
+  );
+    const high = i32x4.shl(
+    i32x4.add(i32x4.shl(clamped(i32x4.shr_s(crHigh, shift), top), bits), clamped(i32x4.shr_s(cbHigh, shift), top)),
+    2,
+  );
     bump(counts, i32x4.extract_lane(low, 0));
     bump(counts, i32x4.extract_lane(low, 1));
     bump(counts, i32x4.extract_lane(low, 2));

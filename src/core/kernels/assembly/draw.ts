@@ -70,7 +70,8 @@ export function zebra(plane: usize, width: i32, height: i32, table: usize, pixel
  * at or over clipCode and luma under floorCode. Cells are `cell` pixels wide; 32-bit counts, 16 a cell.
  */
 export function cells(
-  r: usize, g: usize, b: usize, plane: usize, width: i32, height: i32, cell: i32, clipCode: i32, floorCode: i32, counts: usize,
+  r: usize, g: usize, b: usize, plane: usize, width: i32, height: i32,
+  cell: i32, clipCode: i32, floorCode: i32, counts: usize,
 ): void {
   const across = (width + cell - 1) / cell;
   const clip = i16x8.splat(<i16>(clipCode - 1));
@@ -90,7 +91,10 @@ export function cells(
         const p = row + (<usize>x << 1);
         const kind = v128.or(
           v128.or(v128.and(i16x8.gt_s(v128.load(r + p), clip), one), v128.and(i16x8.gt_s(v128.load(g + p), clip), two)),
-          v128.or(v128.and(i16x8.gt_s(v128.load(b + p), clip), four), v128.and(i16x8.lt_s(v128.load(plane + p), floor), eight)),
+          v128.or(
+          v128.and(i16x8.gt_s(v128.load(b + p), clip), four),
+          v128.and(i16x8.lt_s(v128.load(plane + p), floor), eight),
+        ),
         );
         if (!v128.any_true(kind)) {
           store<u32>(at, load<u32>(at) + 8);

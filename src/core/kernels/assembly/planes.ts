@@ -14,8 +14,10 @@ function sample(row: usize, i: i32): i32 {
 @inline
 function sum(cb: v128, cr: v128, weights: v128, y: v128, top: v128): v128 {
   const half = i32x4.splat(8192);
-  const low = i32x4.shr_s(i32x4.add(i32x4.dot_i16x8_s(v128.shuffle<i16>(cb, cr, 0, 8, 1, 9, 2, 10, 3, 11), weights), half), 14);
-  const high = i32x4.shr_s(i32x4.add(i32x4.dot_i16x8_s(v128.shuffle<i16>(cb, cr, 4, 12, 5, 13, 6, 14, 7, 15), weights), half), 14);
+  const pairsLow = v128.shuffle<i16>(cb, cr, 0, 8, 1, 9, 2, 10, 3, 11);
+  const pairsHigh = v128.shuffle<i16>(cb, cr, 4, 12, 5, 13, 6, 14, 7, 15);
+  const low = i32x4.shr_s(i32x4.add(i32x4.dot_i16x8_s(pairsLow, weights), half), 14);
+  const high = i32x4.shr_s(i32x4.add(i32x4.dot_i16x8_s(pairsHigh, weights), half), 14);
   return i16x8.min_s(i16x8.max_s(i16x8.add(y, i16x8.narrow_i32x4_s(low, high)), i16x8.splat(0)), top);
 }
 

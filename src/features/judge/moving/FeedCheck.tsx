@@ -48,7 +48,9 @@ export const FeedCheck = () => {
     const { feed: _before, ...plain } = info;
     const at = (signal: number) => (100 * signal).toFixed(1);
     setSaid(
-      `Black came as ${at(codeToSignal(black, plain))} % for ${at(truth.blackSignal)} %, clip as ${at(codeToSignal(ceiling.value, plain))} % for ${at(truth.clipSignal)} %. The feed is read so from now on.`,
+      `Black came as ${at(codeToSignal(black, plain))} % for ${at(truth.blackSignal)} %, ` +
+        `clip as ${at(codeToSignal(ceiling.value, plain))} % for ${at(truth.clipSignal)} %. ` +
+        'The feed is read so from now on.',
     );
     await session.frame.reread({ range, referred, feed: anchors.value });
   };

@@ -55,7 +55,7 @@ export const PatchLayer = ({
       ((event.clientY - box.top) / box.height) * height,
     ];
   };
-  const held = (rect: Rect) => clampRect(rect, { width, height });
+  const keepInside = (rect: Rect) => clampRect(rect, { width, height });
   const start = (event: PointerEvent<SVGElement>, kind: Gesture['kind'], patch: Patch) => {
     event.stopPropagation();
     svg.current?.setPointerCapture(event.pointerId);
@@ -69,8 +69,8 @@ export const PatchLayer = ({
       ...gesture.patch,
       rect:
         gesture.kind === 'draw'
-          ? held(between(gesture.from, to))
-          : held({ ...rect, x: rect.x + to[0] - gesture.from[0], y: rect.y + to[1] - gesture.from[1] }),
+          ? keepInside(between(gesture.from, to))
+          : keepInside({ ...rect, x: rect.x + to[0] - gesture.from[0], y: rect.y + to[1] - gesture.from[1] }),
     });
   };
   const end = () => {
@@ -85,7 +85,10 @@ export const PatchLayer = ({
     ];
     if (by) {
       event.preventDefault();
-      onSet({ ...patch, rect: held({ ...patch.rect, x: patch.rect.x + by[0], y: patch.rect.y + by[1] }) });
+      onSet({
+        ...patch,
+        rect: keepInside({ ...patch.rect, x: patch.rect.x + by[0], y: patch.rect.y + by[1] }),
+      });
     }
     if (event.key === 'Delete' || event.key === 'Backspace') onRemove(patch.id);
   };

@@ -80,6 +80,6 @@ export const movedByKey = (
   const by = STEPS[key];
   if (!by) return undefined;
   const step = shiftKey ? 10 : 2;
-  const held = (v: number, most: number) => Math.min(most, Math.max(0, v));
-  return [held(from[0] + by[0] * step, width), held(from[1] + by[1] * step, height)];
+  const clamp = (v: number, most: number) => Math.min(most, Math.max(0, v));
+  return [clamp(from[0] + by[0] * step, width), clamp(from[1] + by[1] * step, height)];
 };

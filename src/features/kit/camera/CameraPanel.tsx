@@ -39,11 +39,13 @@ const factsOf = (camera: CameraRecord): (readonly [string, string])[] => {
     ['Warning', `${zebra.lowerLimit.min}–${zebra.lowerLimit.max} by ${zebra.lowerLimit.step}`],
     [
       'At once',
-      `${zebra.slots}, ${zebra.kinds.length === 2 ? 'range and limit' : zebra.kinds[0] === 'range' ? 'range only' : 'limit only'}`,
+      `${zebra.slots}, ` +
+        `${zebra.kinds.length === 2 ? 'range and limit' : zebra.kinds[0] === 'range' ? 'range only' : 'limit only'}`,
     ],
     [
       'Meter',
-      `${meter.modes.join(', ') || 'none'} ±${meter.scale}${meter.bias === 0 ? '' : `, shows ${printStopsExact(meter.bias)} over`}`,
+      `${meter.modes.join(', ') || 'none'} ` +
+        `±${meter.scale}${meter.bias === 0 ? '' : `, shows ${printStopsExact(meter.bias)} over`}`,
     ],
     ['Shutter', `by ${camera.shutterBy}, ${list(camera.shutters)}`],
     ['White bal.', `${camera.kelvinRange[0]}–${camera.kelvinRange[1]}${THIN}K by ${camera.kelvinStep}`],

@@ -12,7 +12,7 @@ import type { Way } from './way.ts';
 type Values = Record<string, unknown>;
 
 /** Fields in two: those that are typed, and papers that are not. */
-const parted = (way: Way<unknown>, fields: Values): readonly [typed: Values, papers: Values] => {
+const splitFields = (way: Way<unknown>, fields: Values): readonly [typed: Values, papers: Values] => {
   const isPaper = ([name]: [string, unknown]) => (way.papers as readonly string[]).includes(name);
   const entries = Object.entries(fields);
   return [
@@ -27,7 +27,7 @@ const parted = (way: Way<unknown>, fields: Values): readonly [typed: Values, pap
  */
 export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding) => {
   const [start, startPapers] = useMemo(
-    () => parted(way, way.start(begun, coding) as Values),
+    () => splitFields(way, way.start(begun, coding) as Values),
     [way, begun, coding],
   );
   const [touchedPapers, setPapers] = useState<Values>();
@@ -78,7 +78,7 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
     isTouched,
     discard,
     change: (part: Values) => {
-      const [fields, more] = parted(way, part);
+      const [fields, more] = splitFields(way, part);
       for (const [name, value] of Object.entries(fields))
         if (!Object.is(value, typed[name])) setValue(name, value, { shouldDirty: true });
       setPapers((before = startPapers) => ({ ...before, ...more }));

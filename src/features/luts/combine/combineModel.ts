@@ -24,7 +24,8 @@ export const lookProblem = (place: LutContext): string | undefined => {
   if (look === 'none' || feed === 'display' || conversion === 'none') return undefined;
   return wayBack(place)
     ? undefined
-    : 'A look that expects log needs log: take the conversion out, or choose one that Candelum computed, which can be undone.';
+    : 'A look that expects log needs log: take the conversion out, or choose one that Candelum computed, ' +
+        'which can be undone.';
 };
 
 /**

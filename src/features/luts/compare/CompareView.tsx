@@ -103,7 +103,8 @@ export const CompareView = () => {
               name: 'Over stops',
               note:
                 apart &&
-                `furthest apart at ${printStopsDecimal(apart.stops)}: B ${apart.by < 0 ? 'lower' : 'higher'} by ${Math.abs(apart.by).toFixed(1)} %`,
+                `furthest apart at ${printStopsDecimal(apart.stops)}: ` +
+                  `B ${apart.by < 0 ? 'lower' : 'higher'} by ${Math.abs(apart.by).toFixed(1)} %`,
               body: <GreyChart lines={lines} tones={tonesOf(numbers, plan.placement)} />,
             },
             tones: {
@@ -144,7 +145,9 @@ export const CompareView = () => {
                   },
                   {
                     label: 'grey axis',
-                    value: `${Number.isFinite(found.loss.stops) ? found.loss.stops.toFixed(3) : 'over 10'} stop at ${(100 * found.loss.stopsAt).toFixed(0)} % in`,
+                    value:
+                      `${Number.isFinite(found.loss.stops) ? found.loss.stops.toFixed(3) : 'over 10'} stop at ` +
+                      `${(100 * found.loss.stopsAt).toFixed(0)} % in`,
                   },
                 ]}
               />

@@ -49,7 +49,10 @@ const verdictOf = ({ before, after, worst }: OrderLoss): string => {
   const levels = before.levels - after.levels;
   const stops = before.apartTo - after.apartTo;
   if (stops > 1 / 3)
-    return `Done after, everything over ${printStopsDecimal(after.apartTo)} is one tone; done before, tones stay apart to ${printStopsDecimal(before.apartTo)}.`;
+    return (
+      `Done after, everything over ${printStopsDecimal(after.apartTo)} is one tone; done before, ` +
+      `tones stay apart to ${printStopsDecimal(before.apartTo)}.`
+    );
   if (levels > 10) return `Done after, ${levels} of ${before.levels} levels over grey are gone.`;
   if (after.topped - before.topped > 0.001)
     return `Done after, ${percent(after.topped - before.topped)} more of the picture sits at the top.`;

@@ -17,7 +17,14 @@ import type { Outcome } from '#workers/rpc/protocol.ts';
 import { fetchBytes, wordsOf } from './files.ts';
 import type { Moving } from './moving.ts';
 import type { Opening } from './opening.ts';
-import { CLEARED, settled, type Access, type MeasureTarget, type OpenFrame, type Tell } from './state.ts';
+import {
+  CLEARED,
+  withoutPassingNotice,
+  type Access,
+  type MeasureTarget,
+  type OpenFrame,
+  type Tell,
+} from './state.ts';
 
 /** Whether something was measured of this frame as it is read now. */
 export const isOf = (
@@ -74,7 +81,7 @@ export const createFrame = ({
       tell(name, result);
       return false;
     }
-    set(settled);
+    set(withoutPassingNotice);
     set(found(result.value));
     return true;
   };

@@ -61,7 +61,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
   };
   // Told with the next picture: a change of its own would have the page drawn twice.
   let late = 0;
-  const shown = async ({ at, dropped, arrivedAt }: LiveStep) => {
+  const showStep = async ({ at, dropped, arrivedAt }: LiveStep) => {
     store.setState((now) => ({ at, shown: now.shown + 1, dropped: now.dropped + dropped, late }));
     await pulse.beat(() => {
       late = arrivedAt === undefined ? 0 : since1970() - arrivedAt;
@@ -112,7 +112,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
         n = next;
         return { ok: true, value: { at: next, dropped: Math.max(0, dropped) } };
       },
-      shown,
+      showStep,
     );
     if (ended && !ended.ok) told.failed(name, ended);
     if (!isStopped()) stop();
@@ -134,7 +134,7 @@ export const createMoving = (judge: Client<JudgeJobs>, pulse: Pulse, told: Told)
         }
         return { ok: true, value: { at: seconds, dropped, arrivedAt } };
       },
-      shown,
+      showStep,
       ({ arrivedAt }) => since1970() - (arrivedAt ?? Infinity) > OLD_MS,
     );
     if (ended && !ended.ok) told.failed(from.name, ended);

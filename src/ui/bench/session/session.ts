@@ -13,7 +13,7 @@ import { createNotice } from './notice.ts';
 import { createOpening } from './opening.ts';
 import { createPulse } from './pulse.ts';
 import { createStage } from './stage.ts';
-import { CLEARED, settled, type Access, type SessionState } from './state.ts';
+import { CLEARED, withoutPassingNotice, type Access, type SessionState } from './state.ts';
 
 /**
  * What is on the bench now and not worth a record, in slices: each is changed by its own named actions and by
@@ -42,7 +42,7 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
       opening.end();
       access.set({
         ...CLEARED,
-        ...settled(access.get()),
+        ...withoutPassingNotice(access.get()),
         stage: undefined,
         frame: { ...frame, serial: nextSerial() },
       });
@@ -111,7 +111,8 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
           'Pixel loops',
           failure(
             'browser',
-            `The fast form could not be loaded (${kernels.why ?? 'no reason given'}): pictures and scopes are slower, their numbers the same.`,
+            `The fast form could not be loaded (${kernels.why ?? 'no reason given'}): ` +
+              'pictures and scopes are slower, their numbers the same.',
           ),
           { isLasting: true },
         );

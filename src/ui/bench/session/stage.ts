@@ -15,7 +15,7 @@ import { fetchBytes, wordsOf } from './files.ts';
 import type { Moving } from './moving.ts';
 import type { Opening } from './opening.ts';
 import type { Pulse } from './pulse.ts';
-import { CLEARED, settled, type Access, type StageState, type Tell } from './state.ts';
+import { CLEARED, withoutPassingNotice, type Access, type StageState, type Tell } from './state.ts';
 
 export type StageParts = {
   readonly judge: Client<JudgeJobs>;
@@ -83,7 +83,7 @@ export const createStage = ({
       return;
     }
     ready?.();
-    set(settled);
+    set(withoutPassingNotice);
     set({
       stage: {
         sceneId,

@@ -100,7 +100,7 @@ export type Access = {
 export type Tell = (name: string, failure: Failure, how?: { readonly isLasting: boolean }) => void;
 
 /** A notice that is over once something was opened. */
-export const settled = ({ failure }: SessionState): Partial<SessionState> =>
+export const withoutPassingNotice = ({ failure }: SessionState): Partial<SessionState> =>
   failure?.isLasting ? {} : { failure: undefined };
 
 /** What goes when something new comes onto the bench. */
