@@ -39,16 +39,6 @@ const config = [
     },
   },
   {
-    // Factories whose inner functions share what they close over; still to be cut.
-    files: [
-      'src/ui/bench/session/frame.ts',
-      'src/ui/bench/session/moving.ts',
-      'src/ui/bench/session/stage.ts',
-      'src/workers/judge/handlers.ts',
-    ],
-    rules: { 'max-lines-per-function': ['error', { max: 200, skipBlankLines: true, skipComments: true }] },
-  },
-  {
     files: ['src/**/*.tsx'],
     rules: {
       'react/forbid-elements': [

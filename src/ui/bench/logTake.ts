@@ -12,7 +12,7 @@ import { patchName } from '../patchName.ts';
 import { distributionOf, judgementOf } from './benchModel.ts';
 import type { Card } from './hooks.ts';
 import type { Services } from './services.ts';
-import { isOf } from './session/frame.ts';
+import { isOf } from './session/measuring.ts';
 import { wishOf } from './session/lutShelf.ts';
 import type { OpenFrame } from './session/state.ts';
 

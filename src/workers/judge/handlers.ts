@@ -8,7 +8,7 @@ import type { Stills } from '../stills/protocol.ts';
 import { Cancelled, type Handlers, type JobContext, type LaneOf } from '../rpc/serve.ts';
 import { since1970 } from './clock.ts';
 import { isStill, openClip } from './clips/open.ts';
-import { createFeed, ENDED, type Feed } from './feed.ts';
+import { feedHandlers } from './feedHandlers.ts';
 import { createHolder } from './holder.ts';
 import { lookHandlers } from './look.ts';
 import { stageHandlers } from './stage.ts';
@@ -56,8 +56,6 @@ export const judgeHandlers = (
   const holder = createHolder(kernels);
   const survey = createHolder(others);
   const source = createSourceHolder(holder);
-  /** A feed whose first picture has not come yet. */
-  let coming: Feed | undefined;
 
   const seek = async (
     clip: SourceOf<'clip'>,
@@ -66,12 +64,6 @@ export const judgeHandlers = (
   ): Promise<Result<FrameInfo>> => {
     const opened = await outside(() => clip.clip.frameAt(n, clip.wish));
     return opened.ok ? success(source.next(opened.value, { at: n })) : opened;
-  };
-
-  const endComing = async () => {
-    const was = coming;
-    coming = undefined;
-    await was?.stop();
   };
 
   return {
@@ -84,6 +76,7 @@ export const judgeHandlers = (
       stills,
     ),
     ...lookHandlers(kernels, holder, source),
+    ...feedHandlers(holder, source, now),
 
     kernels: async () => ({ output: inUse }),
 
@@ -158,46 +151,6 @@ export const judgeHandlers = (
         samples.push({ frame, measurement });
       }
       return { output: success(samples) };
-    },
-
-    feed: async ({ frames, name, range }, { step, outside }) => {
-      const feed = createFeed(frames, name, now);
-      const before = coming;
-      coming = feed;
-      try {
-        await before?.stop();
-        await step('Waiting for the first picture', 0.2);
-        await outside(feed.wait, { freesLane: true });
-        // A feed that was given up meanwhile has ended.
-        const first = await feed.next({ range });
-        if (!first.ok) return { output: first };
-        const { opened, ...when } = first.value;
-        coming = undefined;
-        const info = source.open({ kind: 'feed', feed, seconds: when.seconds }, { range }, opened);
-        return { output: success({ info, ...when }) };
-      } finally {
-        if (coming === feed) coming = undefined;
-        const here = source.get();
-        if (!(here?.kind === 'feed' && here.feed === feed)) await feed.stop();
-      }
-    },
-
-    feedNext: async (_input, { outside }) => {
-      const from = source.get();
-      if (from?.kind !== 'feed') return { output: ENDED };
-      await outside(from.feed.wait, { freesLane: true });
-      const here = source.get();
-      if (here?.kind !== 'feed' || here.feed !== from.feed) return { output: ENDED };
-      const next = await here.feed.next(here.wish, holder.place);
-      if (!next.ok) return { output: next };
-      const { opened, ...when } = next.value;
-      return { output: success({ info: source.next(opened, { seconds: when.seconds }), ...when }) };
-    },
-
-    feedStop: async () => {
-      await endComing();
-      await source.rest();
-      return { output: undefined };
     },
   };
 };

@@ -1,4 +1,4 @@
-import type { FeedSource } from '#ui/bench/session/moving.ts';
+import type { FeedSource } from '#ui/bench/session/feeding.ts';
 import { failure, success, type Result } from '#core/result.ts';
 
 /** What the browser offers to take pictures off a track; not in every one, and not in TypeScript's own lists. */

@@ -1,36 +1,12 @@
-import { failure, success, type Result } from '#core/result.ts';
-import type { Patch } from '#core/scopes/measure.ts';
-import { keyedWith } from '#core/scopes/tracks.ts';
 import type { Range } from '#core/signal/scale.ts';
-import type {
-  Captured,
-  FrameInfo,
-  JudgeJobs,
-  Measured,
-  MeasureInput,
-  Opened,
-  RereadInput,
-  ThumbnailRequest,
-} from '#workers/judge/protocol.ts';
+import type { JudgeJobs, Opened, RereadInput } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
-import type { Outcome } from '#workers/rpc/protocol.ts';
-import { fetchBytes, wordsOf } from './files.ts';
+import { fetchBytes } from './files.ts';
+import { createMeasuring } from './measuring.ts';
 import type { Moving } from './moving.ts';
+import { createOpener } from './opener.ts';
 import type { Opening } from './opening.ts';
-import {
-  CLEARED,
-  withoutPassingNotice,
-  type Access,
-  type MeasureTarget,
-  type OpenFrame,
-  type Tell,
-} from './state.ts';
-
-/** Whether something was measured of this frame as it is read now. */
-export const isOf = (
-  { opening, picture }: Pick<FrameInfo, 'opening' | 'picture'>,
-  measured: Pick<FrameInfo, 'opening' | 'picture'>,
-): boolean => measured.opening === opening && measured.picture >= picture;
+import { CLEARED, type Access, type OpenFrame, type Tell } from './state.ts';
 
 /** What the frame on the bench was opened from, so that it can be opened once more. */
 type File = { readonly name: string; readonly file: () => Promise<Blob>; readonly range: Range };
@@ -55,36 +31,8 @@ export const createFrame = ({
 }: FrameParts) => {
   let from: File | undefined;
   let how: RereadInput | undefined;
-  let surveying: AbortController | undefined;
 
-  const open = async (
-    name: string,
-    phase: string,
-    call: (way: ReturnType<Opening['begin']>) => Promise<Outcome<Result<Opened>>>,
-    found: (opened: Opened) => Parameters<Access['set']>[0],
-  ): Promise<boolean> => {
-    const way = opening.begin(name, phase);
-    let outcome: Outcome<Result<Opened>>;
-    try {
-      outcome = await call(way);
-    } catch (error) {
-      outcome = { state: 'failed', reason: wordsOf(error) };
-    }
-    if (way.isOver()) return false;
-    opening.end();
-    if (outcome.state === 'cancelled') return false;
-    const result =
-      outcome.state === 'done'
-        ? outcome.output
-        : failure('file', `It could not be opened: ${outcome.reason}`);
-    if (!result.ok) {
-      tell(name, result);
-      return false;
-    }
-    set(withoutPassingNotice);
-    set(found(result.value));
-    return true;
-  };
+  const open = createOpener({ access: { get, set }, opening, tell });
 
   const openFrom = async (file: File): Promise<void> => {
     moving.pause();
@@ -111,20 +59,7 @@ export const createFrame = ({
     how = undefined;
   };
 
-  const marks = ({ patches, keyed } = get()): Pick<MeasureInput, 'patches' | 'keyed'> => ({ patches, keyed });
-
-  /** Measures the picture that is on the bench at this moment; undefined when there is none. */
-  const measureNow = async (target: MeasureTarget): Promise<Measured | undefined> => {
-    const outcome = await judge.call('measure', { ...target, ...marks() });
-    return outcome.state === 'done' ? outcome.output : undefined;
-  };
-
-  const keep = (measured: Measured): boolean => {
-    const { frame } = get();
-    if (!frame || !isOf(frame.info, measured)) return false;
-    set({ measured });
-    return true;
-  };
+  const measuring = createMeasuring({ judge, access: { get, set }, moving, tell });
 
   return {
     openFile: (file: globalThis.File, range: Range) =>
@@ -164,69 +99,7 @@ export const createFrame = ({
       from = undefined;
       set({ ...CLEARED, frame: undefined, stage: undefined });
     },
-    /** Puts a mark; in a clip, where it lies at the frame that is shown. */
-    setPatch: (patch: Patch) =>
-      set(({ patches, keyed, frame }) => ({
-        patches: [...patches.filter(({ id }) => id !== patch.id), patch],
-        ...(frame?.kind === 'clip'
-          ? { keyed: keyedWith(keyed, patch.id, moving.getState().at, patch.rect) }
-          : {}),
-      })),
-    removePatch: (id: string) =>
-      set(({ patches, keyed }) => {
-        const { [id]: _gone, ...rest } = keyed;
-        return { patches: patches.filter((patch) => patch.id !== id), keyed: rest };
-      }),
-    /** Measures the frame as it stands; a newer call takes the place of an older one. */
-    measure: async (target: MeasureTarget, signal?: AbortSignal): Promise<void> => {
-      const outcome = await judge.call('measure', { ...target, ...marks() }, { latest: 'measure', signal });
-      if (outcome.state === 'done') keep(outcome.output);
-    },
-    measureNow,
-    /** Shows what was measured of a moving picture; not if another one was opened since. */
-    keep,
-    /** Everything of one moment, for a take: the picture, what is measured of it and its thumbnail. */
-    capture: async (target: MeasureTarget, thumbnail: ThumbnailRequest): Promise<Captured | undefined> => {
-      const outcome = await judge.call('capture', { ...target, ...marks(), thumbnail });
-      return outcome.state === 'done' ? outcome.output : undefined;
-    },
-    /** Measures frames over the whole clip. */
-    survey: async (target: MeasureTarget, frames: readonly number[]): Promise<void> => {
-      const { frame } = get();
-      if (!frame) return;
-      moving.pause();
-      surveying?.abort();
-      const mine = new AbortController();
-      surveying = mine;
-      set({ surveying: 0 });
-      try {
-        const outcome = await judge.call(
-          'survey',
-          { ...target, ...marks(), frames },
-          {
-            signal: mine.signal,
-            onProgress: ({ fraction }) => surveying === mine && set({ surveying: fraction }),
-          },
-        );
-        if (outcome.state === 'failed') tell(frame.name, failure('clip', outcome.reason));
-        if (outcome.state !== 'done' || get().frame?.info.opening !== frame.info.opening) return;
-        if (outcome.output.ok) set({ samples: outcome.output.value });
-        else tell(frame.name, outcome.output);
-      } finally {
-        if (surveying === mine) {
-          surveying = undefined;
-          set({ surveying: undefined });
-        }
-      }
-    },
-    stopSurvey: () => surveying?.abort(),
-    /** The frame on the bench as a file of its codes. */
-    codesAsPng: async (): Promise<Result<Uint8Array<ArrayBuffer>>> => {
-      const outcome = await judge.call('still', {});
-      if (outcome.state === 'cancelled') return failure('frame', 'It was stopped: do it again.');
-      if (outcome.state === 'failed') return failure('frame', outcome.reason);
-      return outcome.output.ok ? success(outcome.output.value.png) : outcome.output;
-    },
+    ...measuring,
     /** After the worker was replaced: the same file, read the same way, at the same frame, marks and all. */
     reopen: async (): Promise<void> => {
       const { frame } = get();

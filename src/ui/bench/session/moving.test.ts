@@ -3,7 +3,8 @@ import { failure, success } from '#core/result.ts';
 import type { ClipInfo, FrameInfo, JudgeJobs } from '#workers/judge/protocol.ts';
 import { since1970 } from '#workers/judge/clock.ts';
 import type { Client } from '#workers/rpc/client.ts';
-import { createMoving, type FeedSource } from './moving.ts';
+import type { FeedSource } from './feeding.ts';
+import { createMoving } from './moving.ts';
 import { createPulse } from './pulse.ts';
 
 const info = (width = 1920): FrameInfo => ({ width, height: 1080, bitDepth: 8, range: 'legal' }) as FrameInfo;

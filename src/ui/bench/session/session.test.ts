@@ -10,7 +10,7 @@ import { cardNumbersOf, dialledLight } from '../benchModel.ts';
 import { openHere } from '../fixtures/services.ts';
 import type { Card } from '../hooks.ts';
 import { logTake } from '../logTake.ts';
-import { isOf } from './frame.ts';
+import { isOf } from './measuring.ts';
 import { buildFor, FIRST_BUILD } from './lutWork.ts';
 
 const selection = demoSelection('bench-interview', 'a-cam');

@@ -2,19 +2,12 @@ import { sceneFiles, sceneFits, sceneFor, stageScene, type StageSceneId } from '
 import { failure, success, type Result } from '#core/result.ts';
 import type { ClipInput, ExposeInput, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { CallOptions, Client } from '#workers/rpc/client.ts';
-import {
-  FIRST_LOOK,
-  patchesOfTruth,
-  PLAIN_AUTOMATICS,
-  type Automatics,
-  type AutoValues,
-  type Knobs,
-  type Seen,
-} from '../../stage/stageModel.ts';
+import { FIRST_LOOK, patchesOfTruth, PLAIN_AUTOMATICS, type Seen } from '../../stage/stageModel.ts';
 import { fetchBytes, wordsOf } from './files.ts';
 import type { Moving } from './moving.ts';
 import type { Opening } from './opening.ts';
 import type { Pulse } from './pulse.ts';
+import { createKnobs } from './knobs.ts';
 import { CLEARED, withoutPassingNotice, type Access, type StageState, type Tell } from './state.ts';
 
 export type StageParts = {
@@ -30,6 +23,19 @@ export type StageParts = {
 
 const NOT_DONE = failure('camera', 'It was stopped: do it again.');
 
+/** Fetches a scene and hands it to the worker. */
+const bring = async (judge: Client<JudgeJobs>, sceneId: StageSceneId, signal: AbortSignal) => {
+  const files = sceneFiles(sceneId);
+  const [truth, mask, walk, ...light] = await Promise.all([
+    fetchBytes(files.truth),
+    fetchBytes(files.mask),
+    files.walk === undefined ? undefined : fetchBytes(files.walk),
+    ...files.light.map(fetchBytes),
+  ]);
+  const text = new TextDecoder().decode(truth);
+  return judge.call('scene', { truth: text, mask, walk, light: light as ArrayBuffer[] }, { signal });
+};
+
 /** The simulated camera: the scene before it, its knobs, what it does by itself, and what it records. */
 export const createStage = ({
   judge,
@@ -44,20 +50,7 @@ export const createStage = ({
   /** The set-up and camera whose scene was asked for last: one that could not be opened is not tried for ever. */
   let asked: string | undefined;
 
-  const change = (fields: Partial<Omit<StageState, 'sceneId' | 'truth'>>) =>
-    set(({ stage }) => (stage ? { stage: { ...stage, ...fields } } : {}));
-
-  const bring = async (sceneId: StageSceneId, signal: AbortSignal) => {
-    const files = sceneFiles(sceneId);
-    const [truth, mask, walk, ...light] = await Promise.all([
-      fetchBytes(files.truth),
-      fetchBytes(files.mask),
-      files.walk === undefined ? undefined : fetchBytes(files.walk),
-      ...files.light.map(fetchBytes),
-    ]);
-    const text = new TextDecoder().decode(truth);
-    return judge.call('scene', { truth: text, mask, walk, light: light as ArrayBuffer[] }, { signal });
-  };
+  const knobs = createKnobs({ get, set });
 
   /** Puts a scene on the stage; the picture comes with the first shot. What was there stays when it does not open. */
   const openScene = async (
@@ -70,7 +63,7 @@ export const createStage = ({
     const { name } = stageScene(sceneId);
     moving.pause();
     const way = opening.begin(name, 'Opening the scene');
-    const outcome = await bring(sceneId, way.signal).catch((error: unknown) => ({
+    const outcome = await bring(judge, sceneId, way.signal).catch((error: unknown) => ({
       state: 'failed' as const,
       reason: `The scene could not be opened (${wordsOf(error)}): try again.`,
     }));
@@ -158,42 +151,7 @@ export const createStage = ({
       }));
       return { shows, seen };
     },
-    /** Turns knobs away from the card. */
-    turn: (knobs: Partial<Knobs>) =>
-      set(({ stage }) => (stage ? { stage: { ...stage, turned: { ...stage.turned, ...knobs } } } : {})),
-    /** Puts knobs back to what the card says: these, or all. */
-    asCard: (keys?: readonly (keyof Knobs)[]) =>
-      set(({ stage }) =>
-        stage
-          ? {
-              stage: {
-                ...stage,
-                turned: keys
-                  ? Object.fromEntries(
-                      Object.entries(stage.turned).filter(([key]) => !keys.includes(key as keyof Knobs)),
-                    )
-                  : {},
-              },
-            }
-          : {},
-      ),
-    /** Another camera: what was turned on the one before is not turned on it. */
-    changeCamera: () =>
-      change({ turned: {}, autoIris: undefined, autoIso: undefined, autoKelvin: undefined }),
-    /** Turns an automatic on or off. It begins from where the knob stands, and works only while the camera runs. */
-    automate: (id: 'iris' | 'iso' | 'balance', begins: AutoValues) => {
-      const { stage } = get();
-      if (!stage) return;
-      const on = !stage.auto[id];
-      const starts = on && !stage.running ? { running: true, shown: 0, dropped: 0 } : {};
-      change({ auto: { ...stage.auto, [id]: on }, ...begins, ...starts });
-    },
-    /** What the meter looks at. */
-    meter: (how: Partial<Pick<Automatics, 'mode' | 'spot'>>) =>
-      set(({ stage }) => (stage ? { stage: { ...stage, auto: { ...stage.auto, ...how } } } : {})),
-    run: (running: boolean) => change({ running, shown: 0, dropped: 0 }),
-    /** What the running camera has come to. */
-    advance: (values: AutoValues & Seen & Pick<StageState, 'shown' | 'dropped'>) => change(values),
+    ...knobs,
     /** A picture for the spot meter; what it shows, stops. */
     readSpot: async (input: ExposeInput): Promise<number | undefined> => {
       const outcome = await judge.call('expose', input);
@@ -201,7 +159,7 @@ export const createStage = ({
     },
     /** Some seconds through the camera as a Y4M clip; the live picture stops for it. */
     record: async (input: ClipInput, options: CallOptions): Promise<Result<Uint8Array<ArrayBuffer>>> => {
-      change({ running: false });
+      knobs.run(false);
       const outcome = await judge.call('clip', input, options);
       if (outcome.state === 'cancelled') return NOT_DONE;
       if (outcome.state === 'failed') return failure('camera', outcome.reason);
