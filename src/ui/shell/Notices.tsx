@@ -1,11 +1,19 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
+import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import type { Said } from './useLogTake.ts';
 
 const SHOWN_MS = 6000;
+
+/** One thing that is said: it stands, it does not interrupt. */
+const Notice = ({ isBad = false, children }: { isBad?: boolean; children: ReactNode }) => (
+  <Alert bsPrefix="notice" variant={isBad ? 'bad' : 'plain'} role="status" transition={false}>
+    {children}
+  </Alert>
+);
 
 /** What just happened, what went wrong, and the way back. */
 export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
@@ -22,7 +30,7 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
   return (
     <div className="notices" aria-live="polite">
       {failure && (
-        <div className="notice notice-bad" role="status">
+        <Notice isBad>
           <span>
             <strong>{failure.name}</strong> ({failure.where}): {failure.reason}
             {frame ? ` ${frame.name} stays open.` : ''}
@@ -30,30 +38,30 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
           <Button size="sm" variant="outline-secondary" onClick={session.notice.dismiss}>
             Close
           </Button>
-        </div>
+        </Notice>
       )}
       {problems.map((problem) => (
-        <div key={problem} className="notice notice-bad" role="status">
+        <Notice key={problem} isBad>
           {problem}
-        </div>
+        </Notice>
       ))}
       {records.problem && (
-        <div className="notice notice-bad" role="status">
+        <Notice isBad>
           <span>{records.problem}</span>
           <Button size="sm" variant="outline-secondary" onClick={book.dismissProblem}>
             Close
           </Button>
-        </div>
+        </Notice>
       )}
       {said && (
-        <div className="notice" role="status">
+        <Notice>
           <span>{said.text}</span>
           {records.undoable === said.undoes && (
             <Button variant="outline-secondary" size="sm" onClick={() => void book.undo().then(hush)}>
               Undo
             </Button>
           )}
-        </div>
+        </Notice>
       )}
     </div>
   );
