@@ -71,6 +71,26 @@ test('two windows: each sees the other’s edits and takes, and undoes only its 
   await expect(other.locator('.take')).toHaveCount(takes + 1);
 });
 
+test('two windows change the same camera in their editors: each saves only what it typed', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage();
+  const editorOf = async (window: Page) => {
+    await visit(window, at('kit'));
+    await window.getByRole('button', { name: 'Edit', exact: true }).click();
+    return window.locator('.panel', { has: window.getByRole('button', { name: 'Save camera' }) });
+  };
+  const [here, there] = [await editorOf(page), await editorOf(other)];
+  await there.getByLabel('Job').fill('second unit');
+  await there.getByRole('button', { name: 'Save camera' }).click();
+  await expect(other.getByText('second unit')).toBeVisible();
+  await here.getByLabel('Name', { exact: true }).fill('Main cam');
+  await here.getByRole('button', { name: 'Save camera' }).click();
+  for (const window of [page, other])
+    await expect(window.locator('.panel-head').last()).toHaveText(/^Main cam\s*second unit/);
+});
+
 test('the address keeps what is muted and how it is looked at from step to step', async ({ page }) => {
   await visit(page, `${at('judge')}&view=stops&contours=true`);
   await openFile(page, 'under.png', frameFile('bench', { placement: 0 }));

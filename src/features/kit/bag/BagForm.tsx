@@ -1,7 +1,7 @@
 'use client';
 
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useMemo } from 'react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FormProvider, useForm } from 'react-hook-form';
@@ -24,13 +24,15 @@ export const BagForm = ({
   const { book } = useBench();
   const selection = useSelection();
   const records = useRecords();
-  const id = useMemo(() => record?.id ?? crypto.randomUUID(), [record]);
+  // As it was when the form opened: what another window changes meanwhile is not this form's to turn back.
+  const [was] = useState(record);
+  const [id] = useState(() => record?.id ?? crypto.randomUUID());
   const form = useForm<BagTexts, unknown, RecordOf<BagTable>>({
-    defaultValues: bagTexts(kind, record),
+    defaultValues: bagTexts(kind, was),
     resolver: zodResolver(bagForm(kind, selection, id)),
   });
   const save = form.handleSubmit(async (after) => {
-    if (await book.edit(bagEdit(kind, after, selection, record))) onDone();
+    if (await book.edit(bagEdit(kind, after, selection, was))) onDone();
   });
   return (
     <FormProvider {...form}>

@@ -83,15 +83,17 @@ const Fold = ({ group, isOpen, onFlip }: { group: GroupId; isOpen: boolean; onFl
 export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
   const { book } = useBench();
   const { camera } = useSelection();
+  // As it was when the editor opened: what another window changes meanwhile is not this form's to turn back.
+  const [was] = useState(camera);
   const [open, setOpen] = useState<readonly GroupId[]>(['recording']);
   const form = useForm<CameraFields, unknown, CameraRecord>({
     mode: 'onChange',
-    defaultValues: fieldsOfCamera(camera),
-    resolver: zodResolver(cameraForm(camera)),
+    defaultValues: fieldsOfCamera(was),
+    resolver: zodResolver(cameraForm(was)),
   });
   const save = form.handleSubmit(
     async (after) => {
-      const changes = [{ table: 'cameras' as const, id: camera.id, before: camera, after }];
+      const changes = [{ table: 'cameras' as const, id: was.id, before: was, after }];
       if (await book.edit({ label: `Camera ${after.name}`, changes })) onDone();
     },
     (errors) => {
