@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import {
   BALANCE_SCHOOLS,
@@ -97,52 +98,52 @@ const Water = () => {
   );
 };
 
-/** Each light as the camera renders it: its cast, and what that does to a neutral and to skin. */
-const sourceColumns = (
-  { camera, plan }: Pick<Selection, 'camera' | 'plan'>,
-  first: Source,
-): readonly Column<Source>[] => {
-  const castOf = (source: Source) => castInMired(source, plan.kelvin, camera.lean?.mired ?? 0);
-  const effectOf = ({ kelvin, tint }: Source) =>
-    castEffect({ kelvin, duv: TINT_STEP * tint }, balancedLight(plan, camera.lean));
-  const splitOf = ({ kelvin }: Source) => miredShift(kelvin, first.kelvin);
-  return [
-    {
-      id: 'light',
-      header: `At ${printKelvin(plan.kelvin)}`,
-      cell: ({ name }) => name,
-      sortBy: ({ name }) => name,
-    },
-    {
-      id: 'tint',
-      header: 'Tint',
-      className: 'num',
-      cell: ({ tint }) => printStopsDecimal(tint, 0),
-      sortBy: ({ tint }) => tint,
-    },
-    {
-      id: 'split',
-      header: 'Split',
-      className: 'num',
-      cell: (source) => printStopsDecimal(splitOf(source), 0),
-      sortBy: splitOf,
-    },
-    {
-      id: 'cast',
-      header: 'Cast',
-      className: 'num',
-      cell: (source) => printStopsDecimal(castOf(source), 0),
-      sortBy: castOf,
-    },
-    {
-      id: 'neutral',
-      header: 'Red, blue',
-      className: 'num',
-      cell: (source) => printNeutral(effectOf(source)),
-    },
-    { id: 'skin', header: 'Skin', className: 'num', cell: (source) => printSkin(effectOf(source)) },
-  ];
+/** A light as the camera renders it. */
+type Rendered = {
+  readonly source: Source;
+  /** Mired from the first light, warm +. */
+  readonly split: number;
+  /** Mired that a neutral there shows, the body's lean in it. */
+  readonly cast: number;
+  readonly effect: ReturnType<typeof castEffect>;
 };
+
+const renderedBy = (
+  sources: readonly Source[],
+  { camera, plan }: Pick<Selection, 'camera' | 'plan'>,
+): Rendered[] =>
+  sources.map((source) => ({
+    source,
+    split: miredShift(source.kelvin, sources[0].kelvin),
+    cast: castInMired(source, plan.kelvin, camera.lean?.mired ?? 0),
+    effect: castEffect(
+      { kelvin: source.kelvin, duv: TINT_STEP * source.tint },
+      balancedLight(plan, camera.lean),
+    ),
+  }));
+
+const figure = (id: string, header: string, of: (row: Rendered) => number): Column<Rendered> => ({
+  id,
+  header,
+  className: 'num',
+  cell: (row) => printStopsDecimal(of(row), 0),
+  sortBy: of,
+});
+
+/** What the camera makes of each light when it is dialled to a Kelvin, and what that does to a neutral and to skin. */
+const lightColumns = (kelvin: number): readonly Column<Rendered>[] => [
+  {
+    id: 'light',
+    header: `At ${printKelvin(kelvin)}`,
+    cell: ({ source }) => source.name,
+    sortBy: ({ source }) => source.name,
+  },
+  figure('tint', 'Tint', ({ source }) => source.tint),
+  figure('split', 'Split', ({ split }) => split),
+  figure('cast', 'Cast', ({ cast }) => cast),
+  { id: 'neutral', header: 'Red, blue', className: 'num', cell: ({ effect }) => printNeutral(effect) },
+  { id: 'skin', header: 'Skin', className: 'num', cell: ({ effect }) => printSkin(effect) },
+];
 
 /** Sources of the set-up on the mired scale, what each school dials, and the gels that close the split. */
 export const BalancePanel = () => {
@@ -152,7 +153,7 @@ export const BalancePanel = () => {
   const editSetup = useEditSetup();
   const { camera, setup, plan } = selection;
   const sources = setup.lightIds.flatMap((id) => records.lights.get(id) ?? []);
-  const columns = sourceColumns(selection, sources[0]);
+  const columns = useMemo(() => lightColumns(plan.kelvin), [plan.kelvin]);
   const first = records.cameras.get(setup.cameraIds[0]);
   const firstPlan = first && records.plans.get(planId(setup.id, first.id));
   const answers = balanceAnswers({
@@ -195,8 +196,8 @@ export const BalancePanel = () => {
                 label="What the camera makes of each light"
                 className="figures words tight"
                 columns={columns}
-                rows={sources}
-                rowKey={({ id }) => id}
+                rows={renderedBy(sources, selection)}
+                rowKey={({ source }) => source.id}
               />
             </TableScroll>
           )}

@@ -29,8 +29,13 @@ const settingsWords = (answer: ExposureAnswer) =>
     ...(answer.light === 0 ? [] : [`light ${printStops(answer.light)}`]),
   ].join(', ');
 
+/** A school with the levels that the camera's zebra shows at its placement. */
+type SchoolLine = SchoolRow & { readonly levels?: ReturnType<typeof placementRow> };
 type PlacedSchool = SchoolRow & { readonly placement: number };
 const isPlaced = (row: SchoolRow): row is PlacedSchool => row.placement !== undefined;
+/** Whether the plan places where the school does, to a hundredth of a stop. */
+const isTaken = (row: SchoolRow, placement: number) =>
+  isPlaced(row) && Math.abs(placement - row.placement) < 0.01;
 
 const stateOf = ({ roomAbove, cleanBelow }: SchoolRow) =>
   roomAbove < -0.05 ? 'lost' : cleanBelow < -0.05 || roomAbove < 1 / 3 - 0.05 ? 'watch' : 'holds';
@@ -60,7 +65,7 @@ const figure = (
   says: string,
   print: (row: PlacedSchool) => string,
   sortBy: (row: PlacedSchool) => number,
-): Column<SchoolRow> => ({
+): Column<SchoolLine> => ({
   id,
   header,
   says,
@@ -69,18 +74,15 @@ const figure = (
   sortBy: (row) => (isPlaced(row) ? sortBy(row) : undefined),
 });
 
-const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolRow>[] => {
+const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => {
   const selection = useSelection();
   const editPlan = useEditPlan();
   return useMemo(() => {
-    const isTaken = (row: SchoolRow) =>
-      isPlaced(row) && Math.abs(selection.plan.placement - row.placement) < 0.01;
     const take = (row: PlacedSchool) =>
       editPlan(
         `${SCHOOLS[row.id].name} ${printStops(row.placement)}`,
         planFields(selection, row.placement, row.answer),
       );
-    const levels = (row: SchoolRow) => isPlaced(row) && placementRow(selection, row.placement);
     return [
       {
         id: 'school',
@@ -88,7 +90,12 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolRow>[] => {
         title: ({ id }) => SCHOOLS[id].rule,
         cell: (row) =>
           isPlaced(row) ? (
-            <Button variant="bare" className="row-pick" aria-pressed={isTaken(row)} onClick={() => take(row)}>
+            <Button
+              variant="bare"
+              className="row-pick"
+              aria-pressed={isTaken(row, selection.plan.placement)}
+              onClick={() => take(row)}
+            >
               <StateMark state={stateOf(row)} /> {SCHOOLS[row.id].name}
               {row.id === advised && <span className="advised">advised</span>}
             </Button>
@@ -107,19 +114,13 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolRow>[] => {
         id: 'card',
         header: 'Card',
         className: 'num',
-        cell: (row) => {
-          const at = levels(row);
-          return at ? at.card : '–';
-        },
+        cell: ({ levels }) => levels?.card ?? '–',
       },
       {
         id: 'faces',
         header: 'Faces',
         className: 'num',
-        cell: (row) => {
-          const at = levels(row);
-          return (at && at.skin.join(' ')) || '–';
-        },
+        cell: ({ levels }) => levels?.skin.join(' ') || '–',
       },
       figure(
         'room',
@@ -183,11 +184,20 @@ const BackOff = () => {
 
 /** Every school of placement on this scene, with what each costs; taking one fills the card. */
 export const SchoolsPanel = ({ schools }: { schools: Schools }) => {
-  const { plan } = useSelection();
+  const selection = useSelection();
+  const { plan } = selection;
   const columns = useColumns(schools.best.id);
+  const rows = useMemo(
+    (): readonly SchoolLine[] =>
+      schools.rows.map((row) => ({
+        ...row,
+        levels: row.placement === undefined ? undefined : placementRow(selection, row.placement),
+      })),
+    [schools, selection],
+  );
   const rowClass = (row: SchoolRow) => {
     if (!isPlaced(row)) return 'dim';
-    return Math.abs(plan.placement - row.placement) < 0.01 ? 'taken' : undefined;
+    return isTaken(row, plan.placement) ? 'taken' : undefined;
   };
   return (
     <Panel title="Placement, school by school" className="schools" tools={<BackOff />}>
@@ -202,7 +212,7 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => {
           label="Placement, school by school"
           className="figures words"
           columns={columns}
-          rows={schools.rows}
+          rows={rows}
           rowKey={({ id }) => id}
           rowProps={(row) => ({ className: rowClass(row) })}
         />

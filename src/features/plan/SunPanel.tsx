@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { dateIn } from '#core/day/clock.ts';
 import { sunSchema } from '#store/records/shoot.ts';
@@ -25,6 +25,9 @@ const FIELDS = [
   ['clock', 'Clock, h from UTC', 'Type hours from −12 to 14'],
 ] as const;
 
+/** Days before this one are years half typed. */
+const FIRST_DAY = '1900-01-01';
+
 /** Sun times of a typed place and day; kept with the shoot. */
 export const SunPanel = () => {
   const { book } = useBench();
@@ -32,6 +35,7 @@ export const SunPanel = () => {
   const records = useRecords();
   const { shoot, setup } = selection;
   const days = useMemo(() => daysOf(records, shoot.id), [records, shoot.id]);
+  const [date, setDate] = useState<string>();
   const sun = shoot.sun ?? { latitude: 0, longitude: 0, date: dateIn(new Date()), clock: 0 };
   const set = (part: Partial<Sun>) =>
     void book.edit({
@@ -50,12 +54,15 @@ export const SunPanel = () => {
           <Form.Label>Day</Form.Label>
           <Form.Control
             type="date"
-            defaultValue={sun.date}
-            key={sun.date}
+            min={FIRST_DAY}
+            value={date ?? sun.date}
             onChange={({ target }) => {
-              const date = sunSchema.shape.date.safeParse(target.value);
-              if (date.success) set({ date: date.data });
+              setDate(target.value);
+              const read = sunSchema.shape.date.safeParse(target.value);
+              // A year half typed is a date as well, of the year 20.
+              if (read.success && read.data >= FIRST_DAY) set({ date: read.data });
             }}
+            onBlur={() => setDate(undefined)}
           />
         </Form.Group>
         {FIELDS.map(([id, label, says]) => (

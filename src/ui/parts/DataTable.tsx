@@ -132,7 +132,8 @@ const Line = <Row extends object>({
 
 /** From so many rows on, only those in sight are drawn; the table scrolls in its own place then. */
 const MANY_ROWS = 60;
-const ROW_HEIGHT = 29;
+/** About the height of a row, px: what is not drawn is reckoned by it. */
+const ROW_PX = 29;
 
 /** The rows of a long table that are in sight, and the height of those that are not. */
 const LinesInSight = <Row extends object>({
@@ -140,11 +141,13 @@ const LinesInSight = <Row extends object>({
   scroll,
   ...shown
 }: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
-  // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is read here and handed to nobody
+  // The rule warns that a memoising compiler would skip this component, since the virtualiser's functions answer
+  // anew without changing themselves. That is harmless: they are called in this very render, and kept nowhere.
+  // eslint-disable-next-line react-hooks/incompatible-library -- see above; the library has no other hook
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: scroll,
-    estimateSize: () => ROW_HEIGHT,
+    estimateSize: () => ROW_PX,
     overscan: 12,
   });
   const items = virtual.getVirtualItems();

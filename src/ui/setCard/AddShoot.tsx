@@ -19,7 +19,8 @@ export const AddShoot = () => {
   const selection = useSelection();
   const select = useSelect();
   const form = useForm({ defaultValues: { name: '' }, mode: 'onChange', resolver: zodResolver(FORM) });
-  const { isValid } = form.formState;
+  const { isValid, isSubmitting } = form.formState;
+  const isReady = isValid && !isSubmitting;
   const addSetup = form.handleSubmit(async ({ name }) => {
     const setup = id();
     if (await book.edit(newSetup(book.getState(), selection.setup, name, setup))) select({ setup });
@@ -35,10 +36,10 @@ export const AddShoot = () => {
       <Form className="add-shoot" onSubmit={(event) => void addSetup(event)}>
         <TextField name="name" label="New" hint="Name of a set-up or shoot" maxLength={80} />
         <div className="d-flex gap-2 mt-2">
-          <Button type="submit" variant="outline-secondary" size="sm" disabled={!isValid}>
+          <Button type="submit" variant="outline-secondary" size="sm" disabled={!isReady}>
             Add set-up
           </Button>
-          <Button variant="outline-secondary" size="sm" disabled={!isValid} onClick={() => void addShoot()}>
+          <Button variant="outline-secondary" size="sm" disabled={!isReady} onClick={() => void addShoot()}>
             Add shoot
           </Button>
         </div>

@@ -17,8 +17,9 @@ export const ENDED = failure(
 const noPicture = (seconds: number) =>
   failure(
     'feed',
-    `No picture has come for ${seconds} seconds: look at the cable and at the camera’s output. ` +
-      'If both are right, close the browser and open it again.',
+    `No picture has come for ${seconds} seconds: look at the cable and at the camera’s output.` +
+      // A browser whose capture has stuck gives none until it starts anew; one that gave some has not stuck.
+      (seconds === FIRST_WAIT_SECONDS ? ' If both are right, close the browser and open it again.' : ''),
   );
 
 /** A picture of the feed as codes. */

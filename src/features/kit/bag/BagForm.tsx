@@ -55,7 +55,7 @@ export const BagForm = ({
         )}
         <FormProblems className="bag-wide" />
         <div className="bag-wide d-flex gap-2">
-          <Button type="submit" variant="primary" size="sm">
+          <Button type="submit" variant="primary" size="sm" disabled={form.formState.isSubmitting}>
             {record ? 'Save' : `Add ${kind.one}`}
           </Button>
           <Button variant="outline-secondary" size="sm" onClick={onDone}>

@@ -111,7 +111,7 @@ export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
         ))}
         <FormProblems />
         <div className="d-flex gap-2 mt-2">
-          <Button type="submit" variant="primary">
+          <Button type="submit" variant="primary" disabled={form.formState.isSubmitting}>
             Save camera
           </Button>
           <Button variant="outline-secondary" onClick={onDone}>

@@ -10,6 +10,7 @@ import {
   solveFormula,
   type FormulaFields,
 } from './formulaModel.ts';
+import { UNIT_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
 const LABELS: Readonly<Record<string, string>> = { e: 'e (toe)', f: 'f (toe)', clip: 'clip, stops' };
@@ -37,15 +38,7 @@ const Fields = ({ fields: { form } }: WayProps<FormulaFields>) => (
       />
     )}
     <p className="anchor-wide formula num">{FORMS[form].says}; y = e·x + f under the cut</p>
-    <SelectField
-      name="unit"
-      label="y = 1 is"
-      className="anchor-half"
-      options={[
-        ['signal', '100 % of signal'],
-        ['topCode', 'the top code'],
-      ]}
-    />
+    <SelectField name="unit" label="y = 1 is" className="anchor-half" options={UNIT_OPTIONS} />
     <SelectField
       name="cutIn"
       label="cut is in"

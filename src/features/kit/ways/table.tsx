@@ -11,7 +11,7 @@ import {
   type OpenedCurve,
   type TableFields,
 } from './tableModel.ts';
-import { SCALE_OPTIONS } from './scaleOptions.ts';
+import { SCALE_OPTIONS, UNIT_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
 const CurveFile = ({ curve, onBack }: { curve: OpenedCurve; onBack: () => void }) => (
@@ -32,15 +32,7 @@ const CurveFile = ({ curve, onBack }: { curve: OpenedCurve; onBack: () => void }
         ['lightToCode', 'light into codes'],
       ]}
     />
-    <SelectField
-      name="unit"
-      label="Code 1.0 is"
-      className="anchor-half"
-      options={[
-        ['topCode', 'the top code'],
-        ['signal', '100 % of signal'],
-      ]}
-    />
+    <SelectField name="unit" label="Code 1.0 is" className="anchor-half" options={UNIT_OPTIONS} />
     <TextField name="grey" label="18 % grey in its light" className="anchor-half" isNumber />
     <TextField name="clip" label="clip at stop" className="anchor-half" isNumber hint="where it ends" />
     <div className="anchor-wide">

@@ -32,17 +32,20 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   );
   const [touchedPapers, setPapers] = useState<Values>();
   const [gamut, setGamut] = useState<GamutSpec>(begun.gamut);
-  const [isTouched, setTouched] = useState(false);
-  const [solved, setSolved] = useState<Result<ProfileSolution>>();
+  /** What the fields came to last, and on which coding; none until something was touched. */
+  const [answer, setAnswer] = useState<{
+    readonly coding: Coding;
+    readonly solved: Result<ProfileSolution>;
+  }>();
+  const isTouched = answer !== undefined;
   const papers = touchedPapers ?? startPapers;
 
   // Solved where the form is checked, once: a bracket takes a tenth of a second.
   const resolver = resultResolver<Values, ProfileSolution>(
     (values) => {
-      const found = way.solve({ ...values, ...papers }, coding, gamut);
-      setSolved(found);
-      setTouched(true);
-      return found;
+      const solved = way.solve({ ...values, ...papers }, coding, gamut);
+      setAnswer({ coding, solved });
+      return solved;
     },
     (where, values) => way.fieldsAt(where, { ...values, ...papers }),
   );
@@ -54,27 +57,32 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   const { reset, setValue, trigger } = form;
   const typed = useWatch({ control: form.control });
 
+  // What is not typed counts as well: it is solved anew once the change is in place.
+  const [changes, setChanges] = useState(0);
   const discard = useCallback(() => {
     reset(start);
     setPapers(undefined);
-    setSolved(undefined);
-    setTouched(false);
-  }, [reset, start]);
+    setGamut(begun.gamut);
+    setAnswer(undefined);
+    setChanges(0);
+  }, [reset, start, begun]);
   useEffect(() => {
     if (!isTouched) reset(start);
   }, [isTouched, reset, start]);
-  // What is not typed counts as well: it is solved anew once the change is in place.
-  const [changes, setChanges] = useState(0);
   useEffect(() => {
     if (changes > 0) void trigger();
-  }, [changes, coding, trigger]);
+  }, [changes, trigger]);
+  // The camera records another way now: the same numbers mean another curve.
+  useEffect(() => {
+    if (answer && answer.coding !== coding) void trigger();
+  }, [answer, coding, trigger]);
 
   return {
     form,
     fields: { ...typed, ...papers },
     gamut,
     /** What the fields come to; undefined until something was touched. */
-    solved: isTouched ? solved : undefined,
+    solved: answer?.solved,
     isTouched,
     discard,
     change: (part: Values) => {
