@@ -250,6 +250,20 @@ test('the zebra sheet prints on one page, and so does the pocket card', async ({
   expect((await pages()).count).toBe(1);
 });
 
+test('a profile that is given up leaves nothing of itself: numbers, gamut, ladder', async ({ page }) => {
+  await visit(page, kit());
+  const gamut = page.getByLabel('Gamut', { exact: true });
+  const before = await gamut.inputValue();
+  await page.getByLabel('18 %', { exact: true }).fill('36');
+  await expect(rung(page)).toHaveText('36');
+  await gamut.selectOption('bt709');
+  await page.getByRole('button', { name: 'Discard' }).click();
+  await expect(rung(page)).toHaveText('41');
+  await expect(gamut).toHaveValue(before);
+  await expect(page.getByLabel('18 %', { exact: true })).toHaveValue('40.6');
+  await expect(page.getByRole('button', { name: 'Discard' })).toBeDisabled();
+});
+
 test('glass, extended ISO and lean reach the card', async ({ page }) => {
   await visit(page, kit('packing-yard', '&part=bag'));
   await page.getByRole('button', { name: 'Add ND set' }).click();

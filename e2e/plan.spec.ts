@@ -139,7 +139,12 @@ test('the day: sun of a typed place, set-ups reordered, every camera’s cards o
   await expect(page.getByText(/sunrise/)).toBeVisible();
   await page.getByLabel('Latitude, north +').fill('80');
   await page.getByLabel('Latitude, north +').press('Enter');
-  await page.getByLabel('Day', { exact: true }).fill('2026-06-21');
+  // By keyboard, digit by digit: a year half typed is not taken, and the field keeps the focus.
+  const day = page.getByLabel('Day', { exact: true });
+  await day.focus();
+  await day.pressSequentially('06212026');
+  await expect(day).toBeFocused();
+  await expect(day).toHaveValue('2026-06-21');
   await expect(page.getByText('The sun does not set on this day')).toBeVisible();
   await page.getByLabel('Latitude, north +').fill('95');
   await expect(page.getByText('Type degrees from −90 to 90; 80 stays.')).toBeVisible();
