@@ -43,6 +43,15 @@ export const visit = async (page: Page, path: string) => {
   await page.locator('.set-card').waitFor();
 };
 
+/** Waits until what is shown is stored: what is cut off before that is lost, as the browser would warn. */
+export const stored = (page: Page) => page.locator('.shell[data-unsaved="0"]').waitFor();
+
+/** Loads the page again once all is stored. */
+export const reloaded = async (page: Page) => {
+  await stored(page);
+  await page.reload();
+};
+
 /** Sets a picked cell of the card through its editor. */
 export const setCell = async (page: Page, id: string, label: string) => {
   await page.locator(`.cell[data-cell="${id}"]`).click();

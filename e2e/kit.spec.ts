@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { cell, expect, pick, test, visit } from './fixtures.ts';
+import { cell, expect, pick, reloaded, test, visit } from './fixtures.ts';
 
 const kit = (setup = 'furnace-mouth', rest = '') => `/kit?shoot=salt-and-fire&setup=${setup}${rest}`;
 const rung = (page: Page) => page.locator('.rung-grey .rung-reading');
@@ -34,7 +34,7 @@ test.describe('a new user: a camera, three numbers, and ladder, zebra table and 
     await followed(page);
     await press(page.getByRole('button', { name: 'Save and use on Paper cam' }));
     await expect(cell(page, 'profile')).toHaveText('Paper cam log');
-    await page.reload();
+    await reloaded(page);
     await expect(rung(page)).toHaveText('36');
     await expect(cell(page, 'card')).toHaveText('36±2');
   };

@@ -9,7 +9,7 @@ import { sampleLattice } from '../src/core/lut/lattice.ts';
 import { UNIT_DOMAIN } from '../src/core/lut/lut.ts';
 import { compileNodes } from '../src/core/lut/node.ts';
 import { ARCHETYPES, compileProfile } from '../src/core/profile/index.ts';
-import { cell, expect, inked, printOf, setCell, test, verdict, visit } from './fixtures.ts';
+import { cell, expect, inked, printOf, reloaded, setCell, test, verdict, visit } from './fixtures.ts';
 
 const furnace = '/luts?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam';
 const hasOcio = spawnSync('sh', ['-c', 'command -v ociochecklut']).status === 0;
@@ -100,7 +100,7 @@ test('sliders, presets and outputs answer on table, ladder and picture; a LUT go
     await page.keyboard.press('Control+z');
     await expect.poll(() => out(page, 'white')).toBeGreaterThan(moved);
     const kept = await out(page, 'white');
-    await page.reload();
+    await reloaded(page);
     await painted(page);
     await expect.poll(() => out(page, 'white')).toBeCloseTo(kept, 5);
     await page.getByRole('slider', { name: 'Shoulder' }).focus();
@@ -138,7 +138,7 @@ test('sliders, presets and outputs answer on table, ladder and picture; a LUT go
     await page.keyboard.press('3');
     await expect(verdict(page, 'monitorPlan')).toContainText('LUT with another pull', { timeout: 30_000 });
     await expect(verdict(page, 'monitorPlan')).toHaveAttribute('data-state', 'watch');
-    await page.reload();
+    await reloaded(page);
     await expect(cell(page, 'monitor')).toHaveText('no pull');
     await setCell(page, 'monitor', 'computed, pull of the card');
     await expect(cell(page, 'monitor')).toHaveText('pull −1');
@@ -182,7 +182,7 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
   await test.step('kept in the kit it is there after a reload', async () => {
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByRole('button', { name: 'Take out' })).toBeVisible();
-    await page.reload();
+    await reloaded(page);
     await painted(page);
     await page.getByRole('combobox', { name: 'LUT', exact: true }).selectOption({ label: 'Warm' });
     await expect(verdict(page, 'feed')).toContainText('Fed the wrong kind', { timeout: 30_000 });

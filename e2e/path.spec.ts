@@ -12,6 +12,8 @@ import {
   openFile,
   pick,
   printOf,
+  reloaded,
+  stored,
   setCell,
   test,
   verdict,
@@ -175,7 +177,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(take.locator('img.thumb')).toBeVisible();
     await take.getByLabel('Notes of take 1').fill('window key, "good", keep');
     await take.getByLabel('Circle take 1').click();
-    await page.reload();
+    await reloaded(page);
     await expect(benchTake(page, 1).getByLabel('Notes of take 1')).toHaveValue('window key, "good", keep');
   });
 
@@ -184,6 +186,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(cell(page, 'placement')).toHaveText('+1 1/3');
     await page.keyboard.press('l');
     await expect(page.getByText(/Take 2 logged: .* the card alone/)).toBeVisible();
+    await stored(page);
     await page.goto('chrome://crash').catch(() => undefined);
     const after = await context.newPage();
     await visit(after, '/log?shoot=salt-and-fire&setup=bench-interview&camera=a-cam');

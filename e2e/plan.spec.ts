@@ -1,4 +1,4 @@
-import { cell, expect, pick, test, visit } from './fixtures.ts';
+import { cell, expect, pick, reloaded, test, visit } from './fixtures.ts';
 
 const plan = (setup: string, rest = '') => `/plan?shoot=salt-and-fire&setup=${setup}${rest}`;
 
@@ -91,7 +91,7 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
   await test.step('the checklist is ticked off and kept', async () => {
     await pick(page, 'Checklist');
     await page.getByLabel(/^Zebra/).check();
-    await page.reload();
+    await reloaded(page);
     await expect(page.getByText('1 of 10')).toBeVisible();
   });
 
@@ -158,7 +158,7 @@ test('the day: sun of a typed place, set-ups reordered, every camera’s cards o
   await page.waitForTimeout(250);
   await page.keyboard.press('Space');
   await expect(rows.first()).toContainText('Bench interview');
-  await page.reload();
+  await reloaded(page);
   await expect(rows.first()).toContainText('Bench interview');
   await page.keyboard.press('Control+z');
 

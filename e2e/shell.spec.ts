@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { cell, expect, pick, test, visit } from './fixtures.ts';
+import { cell, expect, pick, reloaded, test, visit } from './fixtures.ts';
 
 const at = (view: string) => {
   const [step, ...more] = view.split('&');
@@ -172,7 +172,7 @@ test('a camera and a subject of one’s own: added, typed, used by the card', as
   await expect(page.locator('.mark-skin')).toHaveCount(1);
   await page.keyboard.press('Control+z');
   await expect(page.locator('.mark-skin')).toHaveCount(2);
-  await page.reload();
+  await reloaded(page);
   await expect(page.locator('.chooser')).toContainText('Cart cam');
   await expect(page.locator('.mark-skin')).toHaveCount(2);
 });
@@ -185,7 +185,7 @@ test('a shoot of one’s own starts filled in', async ({ page }) => {
   await expect(page.locator('.chooser')).toContainText('Winter test');
   await expect(page.locator('.chooser')).toContainText('First set-up');
   await expect(cell(page, 'card')).toHaveText('41±2');
-  await page.reload();
+  await reloaded(page);
   await expect(page.locator('.chooser')).toContainText('Winter test');
 });
 

@@ -15,6 +15,7 @@ import {
   openWithDevice,
   pick,
   printOf,
+  reloaded,
   setCell,
   test,
   verdict,
@@ -544,7 +545,7 @@ test.describe('a disk that is full', () => {
       await keep.click();
       await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
     });
-    await page.reload();
+    await reloaded(page);
     await expect(cell(page, 'placement')).toHaveText('+2/3');
   });
 });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, visit } from './fixtures.ts';
+import { expect, reloaded, test, visit } from './fixtures.ts';
 
 const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam`;
 
@@ -58,7 +58,7 @@ test('a log of two thousand takes draws those in sight, and reaches the last', a
   const table = page.getByRole('table', { name: 'The log' });
   await expect(table.locator('tbody tr')).toHaveCount(8);
   await addTakes(page, 2000);
-  await page.reload();
+  await reloaded(page);
   await expect(table).toHaveAttribute('aria-rowcount', '2009');
   expect(await table.locator('tbody tr').count()).toBeLessThan(60);
   await table.getByRole('columnheader', { name: 'Take' }).getByRole('button').click();

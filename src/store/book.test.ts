@@ -25,6 +25,20 @@ describe('the book', () => {
     expect((await database.rows('plans').get(ID))?.placement).toBe(2);
   });
 
+  it('tells how many writes wait, also after one that was refused', async () => {
+    const database = fresh();
+    const book = await bookOf(database);
+    const writing = [change(book, { placement: 2 }), change(book, { placement: 3 })];
+    expect(book.getState().unsaved).toBe(2);
+    expect(await Promise.all(writing)).toEqual([true, true]);
+    expect(book.getState().unsaved).toBe(0);
+    full(database);
+    const refused = change(book, { placement: 1 });
+    expect(book.getState().unsaved).toBe(1);
+    expect(await refused).toBe(false);
+    expect(book.getState().unsaved).toBe(0);
+  });
+
   it('undoes and redoes step by step', async () => {
     const database = fresh();
     const book = await bookOf(database);

@@ -45,7 +45,7 @@ export type Book = BookStore & {
 export const logLabel = (number: number): string => `Log take ${number}`;
 
 export const openBook = (database: Database): Book => {
-  const store = createStore<BookState>(() => ({ ...NO_RECORDS, status: 'loading' }));
+  const store = createStore<BookState>(() => ({ ...NO_RECORDS, status: 'loading', unsaved: 0 }));
   const writing = createWriting(database, store);
   const { remember, undo, redo } = createHistory(store, writing);
   return Object.assign(store, {

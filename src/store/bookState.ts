@@ -7,6 +7,8 @@ export type BookState = BookRecords & {
   readonly problem?: string;
   /** One sentence about records that are stored and cannot be read. */
   readonly unreadable?: string;
+  /** Writes that are shown and that the database does not hold yet. */
+  readonly unsaved: number;
   readonly undoable?: string;
   readonly redoable?: string;
 };

@@ -32,6 +32,7 @@ export const createWriting = (database: Database, store: BookStore) => {
   const show = (more: Partial<BookState> = {}) =>
     store.setState({
       ...waiting.reduce((records, wish) => withPatches(records, wish.patches, wish).records, base),
+      unsaved: waiting.length,
       ...more,
     });
 

@@ -19,6 +19,7 @@ import { STEPS } from './steps.ts';
 import { useLogTake } from './useLogTake.ts';
 import { useKey } from './useKey.ts';
 import { useSurround } from './surround.ts';
+import { useUnsaved } from './useUnsaved.ts';
 
 const KeyHelp = dynamic(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
 
@@ -109,6 +110,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const router = useRouter();
   const { next } = useSurround();
   const { log, said, hush } = useLogTake();
+  const unsaved = useUnsaved();
   /** Undefined until it was asked for. */
   const [help, setHelp] = useState<boolean>();
   const { placement } = selection.plan;
@@ -129,7 +131,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   useKey('help', () => setHelp(true));
   return (
     <LogContext value={() => void log()}>
-      <div className="shell">
+      <div className="shell" data-unsaved={unsaved}>
         <Link href={hrefTo('/plan')} className="brand" aria-label="Candelum, to Plan">
           <Mark />
         </Link>
@@ -137,6 +139,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
         <div className="order-column">
           <OrderOfWork />
           <Footer onHelp={() => setHelp(true)} />
+          {unsaved > 0 && <p className="unsaved">Saving…</p>}
         </div>
         <main className="work">
           <Notices said={said} hush={hush} />
