@@ -96,7 +96,7 @@ describe('hand-off', () => {
       };
       const { output: file } = await lutHandlers(() => 0).write(
         {
-          wish: source.wish,
+          spec: source.spec,
           format: 'cube',
           size: 33,
           shaped: false,

@@ -75,7 +75,7 @@ const isTakePut = (patch: RecordPatch): patch is Extract<RecordPatch, { kind: 'p
 export const writePatches = async (
   database: Database,
   patches: readonly RecordPatch[],
-  how: { readonly guarded: boolean },
+  options: { readonly guarded: boolean },
 ): Promise<Written> => {
   if (patches.length === 0) return { done: [], stored: [], kept: [] };
   const names = [...new Set(patches.map(({ table }) => table))];
@@ -83,15 +83,15 @@ export const writePatches = async (
     const done: RecordPatch[] = [];
     const stored: Stored[] = [];
     const kept: Written['kept'][number][] = [];
-    for (const wish of patches) {
-      const { table, id } = wish;
+    for (const asked of patches) {
+      const { table, id } = asked;
       if (isBuiltIn(table, id))
         throw new Refusal('it ships with the app and stays as it is; make a copy of it');
-      const patch = isTakePut(wish)
-        ? { ...wish, record: await numbered(database, wish.record as TakeRecord) }
-        : wish;
-      const made = applyPatch(patch, await storedRecord(database, patch), how);
-      if (made.gone && !how.guarded) throw new Refusal(`the ${RECORD_WORDS[table]} is no longer there`);
+      const patch = isTakePut(asked)
+        ? { ...asked, record: await numbered(database, asked.record as TakeRecord) }
+        : asked;
+      const made = applyPatch(patch, await storedRecord(database, patch), options);
+      if (made.gone && !options.guarded) throw new Refusal(`the ${RECORD_WORDS[table]} is no longer there`);
       if (made.kept.length > 0) kept.push({ table, fields: made.kept });
       if (!made.done) continue;
       if (made.next === undefined) {

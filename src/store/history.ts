@@ -5,7 +5,7 @@ import { withPatches } from './mirror.ts';
 import { inversePatches, type RecordPatch } from './patches.ts';
 import type { BookTable } from './tables.ts';
 import { placesOf } from './words.ts';
-import { notDone, touchesBook, type Wish, type Writing } from './writing.ts';
+import { notDone, touchesBook, type PendingWrite, type Writing } from './writing.ts';
 
 /** Steps that can be undone. */
 export const MOST_STEPS = 200;
@@ -71,8 +71,8 @@ export const createHistory = (store: BookStore, { write }: Writing) => {
       store.setState({ problem });
       return undefined;
     }
-    const wish = { patches, guarded: false };
-    const { done: shown } = withPatches(store.getState(), patches, wish);
+    const pending = { patches, guarded: false };
+    const { done: shown } = withPatches(store.getState(), patches, pending);
     const step: Step = { label: named, shown, holds: true, asked: 1 };
     // What changes nothing that is shown is no step, unless it turns out to be one.
     const isStep = shown.length > 0 || !patches.every(touchesBook);
@@ -81,7 +81,7 @@ export const createHistory = (store: BookStore, { write }: Writing) => {
     if (isStep) done.push(step);
     if (done.length > MOST_STEPS) done.shift();
     offer();
-    const written = await write(wish, { label: named, verb: 'saved' });
+    const written = await write(pending, { label: named, verb: 'saved' });
     if (written && written.done.length > 0) {
       step.made = written.done;
       if (typeof label !== 'string') step.label = label(written.done);
@@ -111,12 +111,12 @@ export const createHistory = (store: BookStore, { write }: Writing) => {
     const step = from.pop();
     if (!step) return undefined;
     step.asked += 1;
-    const shown: Wish = { patches: inversePatches(step.shown), guarded: true };
+    const shown: PendingWrite = { patches: inversePatches(step.shown), guarded: true };
     step.shown = withPatches(store.getState(), shown.patches, shown).done;
     // Where somebody has changed all of it since, there is nothing to turn back again.
     if (step.shown.length > 0 || !shown.patches.every(touchesBook)) to.push(step);
     offer();
-    const meant = (): Wish | undefined =>
+    const meant = (): PendingWrite | undefined =>
       step.made && !step.dead && step.holds === (verb === 'undone')
         ? { patches: inversePatches(step.made), guarded: true }
         : undefined;

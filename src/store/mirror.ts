@@ -71,7 +71,7 @@ export const withStored = (records: BookRecords, stored: readonly Stored[]): Boo
 export const withPatches = (
   records: BookRecords,
   patches: readonly RecordPatch[],
-  how: { readonly guarded: boolean },
+  options: { readonly guarded: boolean },
 ): { readonly records: BookRecords; readonly done: readonly RecordPatch[] } => {
   const touched: Partial<Record<BookTable, Map<string, AnyRecord>>> = {};
   const done: RecordPatch[] = [];
@@ -79,7 +79,7 @@ export const withPatches = (
     const { table, id } = patch;
     if (!isBookTable(table)) continue;
     const rows = touched[table] ?? new Map((records as AnyBook)[table]);
-    const made = applyPatch(patch, rows.get(id), how);
+    const made = applyPatch(patch, rows.get(id), options);
     if (!made.done) continue;
     done.push(made.done);
     touched[table] = rows;

@@ -7,8 +7,8 @@ import type { RecordPatch } from './patches.ts';
 import { BOOK_TABLES } from './tables.ts';
 import { failureWords } from './words.ts';
 
-/** Patches to be shown and written; guarded ones leave alone what was changed since. */
-export type Wish = { readonly patches: readonly RecordPatch[]; readonly guarded: boolean };
+/** Patches that show and wait to be written; guarded ones leave alone what was changed since. */
+export type PendingWrite = { readonly patches: readonly RecordPatch[]; readonly guarded: boolean };
 
 export const notDone = (label: string, verb: string, error: unknown): string =>
   `“${label}” was not ${verb}: ${failureWords(error)}. What was there stays.`;
@@ -19,19 +19,19 @@ export const touchesBook = ({ table }: RecordPatch): boolean =>
 
 /**
  * One write after the other, in the order in which they were asked for. The store shows what the database
- * held when it was last read, with the wishes that still wait on top; what other windows write is read again.
+ * held when it was last read, with the writes that still wait on top; what other windows write is read again.
  */
 export const createWriting = (database: Database, store: BookStore) => {
   let base: BookRecords = NO_RECORDS;
   /** Shown and not written yet, in order. */
-  const waiting: Wish[] = [];
+  const waiting: PendingWrite[] = [];
   let queue: Promise<unknown> = Promise.resolve();
   let closed = false;
   const bookParts = BOOK_TABLES.map((table) => `idb://${database.name}/${table}/`);
 
   const show = (more: Partial<BookState> = {}) =>
     store.setState({
-      ...waiting.reduce((records, wish) => withPatches(records, wish.patches, wish).records, base),
+      ...waiting.reduce((records, pending) => withPatches(records, pending.patches, pending).records, base),
       unsaved: waiting.length,
       ...more,
     });
@@ -80,28 +80,28 @@ export const createWriting = (database: Database, store: BookStore) => {
   refresh();
 
   /**
-   * Shows a wish at once and writes it when its turn comes. `meant` may change its mind by then: undefined
+   * Shows a write at once and does it when its turn comes. `meant` may change its mind by then: undefined
    * writes nothing.
    * @returns what was written, or undefined when nothing was; a failure is told and memory read again.
    */
   const write = (
-    shown: Wish,
+    shown: PendingWrite,
     words: { readonly label: string; readonly verb: string },
-    meant: () => Wish | undefined = () => shown,
+    meant: () => PendingWrite | undefined = () => shown,
   ): Promise<Written | undefined> => {
     waiting.push(shown);
     show();
     const leave = () => waiting.splice(waiting.indexOf(shown), 1);
     const run = async (): Promise<Written | undefined> => {
-      const wish = meant();
-      if (!wish) {
+      const pending = meant();
+      if (!pending) {
         leave();
         show();
         return undefined;
       }
-      isOwn = wish.patches.some(touchesBook);
+      isOwn = pending.patches.some(touchesBook);
       try {
-        const written = await writePatches(database, wish.patches, wish);
+        const written = await writePatches(database, pending.patches, pending);
         base = withStored(base, written.stored);
         leave();
         show({ problem: undefined });

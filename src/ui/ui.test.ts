@@ -163,8 +163,8 @@ describe('what is said of a frame', () => {
     const plane = () => new Uint16Array(400).fill(100);
     const frame = makeFrame({ width: 20, height: 20, ...coding, r: plane(), g: plane(), b: plane() });
     const { clipStops, floorStops } = numbers;
-    const wish = { profile: selection.profile.data, clipStops, floorStops, patches: [] };
-    const measurement = measureFrame(countedFrame(frame), wish);
+    const options = { profile: selection.profile.data, clipStops, floorStops, patches: [] };
+    const measurement = measureFrame(countedFrame(frame), options);
     const said = (kind: 'still' | 'clip' | 'feed' | 'camera') =>
       judgementOf(measurement, distributionOf(measurement, numbers), {
         numbers,

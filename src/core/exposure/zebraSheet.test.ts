@@ -22,7 +22,7 @@ const subjects = [
   { id: 'ana', name: 'Ana', skinOffset: 1.2 },
   { id: 'ola', name: 'Ola', skinOffset: 0.2 },
 ];
-const wish = { iso: 800, warningMargin: 1 / 3 };
+const options = { iso: 800, warningMargin: 1 / 3 };
 const rowAt = (rows: ReturnType<typeof zebraSheet>['log'], placement: number) =>
   rows[SHEET_PLACEMENTS.findIndex((p) => Math.abs(p - placement) < 1e-9)];
 
@@ -35,7 +35,7 @@ describe('the zebra sheet', () => {
 
   // Common practice: a classic log with grey at 32 % reads the card at 43 / 53 / 65 % for +1 / +2 / +3, 45 % at +1 1/3.
   it('reads the common numbers of a classic log within 1.5 points', () => {
-    const { log } = zebraSheet(ARCHETYPES.classicLog, camera, [], wish);
+    const { log } = zebraSheet(ARCHETYPES.classicLog, camera, [], options);
     for (const [placement, percent] of [
       [0, 32],
       [1, 43],
@@ -50,7 +50,7 @@ describe('the zebra sheet', () => {
   // Common practice: a wide log with grey at 41 % of full code clips at 94 %, its warning stands at 90 %;
   // behind its LUT 45 %.
   it('reads the common numbers of a wide log within 1.5 points, on both pictures', () => {
-    const { log, lut } = zebraSheet(ARCHETYPES.wideLog, camera, subjects, wish);
+    const { log, lut } = zebraSheet(ARCHETYPES.wideLog, camera, subjects, options);
     expect(Math.abs(log[0].clip - 94)).toBeLessThan(1.5);
     expect(Math.abs(log[0].warning.level - 90)).toBeLessThan(1.5);
     for (const row of lut) expect(Math.abs(row.card.exact - 45)).toBeLessThan(1.5);
@@ -58,13 +58,13 @@ describe('the zebra sheet', () => {
 
   it('agrees with the set card at every placement', () => {
     for (const reads of ['log', 'lut'] as const) {
-      const rows = zebraSheet(ARCHETYPES.wideLog, camera, subjects, wish)[reads];
+      const rows = zebraSheet(ARCHETYPES.wideLog, camera, subjects, options)[reads];
       for (const row of rows) {
         const card = setCardNumbers(
           ARCHETYPES.wideLog,
           { ...camera, zebra: { ...zebra, reads } },
           {
-            ...wish,
+            ...options,
             placement: row.placement,
             shutter: { kind: 'angle', degrees: 180 },
             iris: 4,
@@ -82,12 +82,12 @@ describe('the zebra sheet', () => {
 
   it('costs at most half a step of the camera, and says when its levels end', () => {
     const wide = compileProfile(ARCHETYPES.wideLog);
-    const { log } = zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: coarse }, subjects, wish);
+    const { log } = zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: coarse }, subjects, options);
     for (const { placement, card } of log) {
       const perStop = 100 * (wide.signalAt(placement + 0.05) - wide.signalAt(placement - 0.05)) * 10;
       if (!card.limited) expect(Math.abs(card.costStops)).toBeLessThan(2.6 / perStop);
     }
-    const high = zebraSheet(ARCHETYPES.classicLog, { ...camera, zebra: coarse }, [], wish).log[0];
+    const high = zebraSheet(ARCHETYPES.classicLog, { ...camera, zebra: coarse }, [], options).log[0];
     expect(high.warning).toMatchObject({ level: 100, limited: true });
   });
 });
@@ -95,13 +95,13 @@ describe('the zebra sheet', () => {
 describe('kinds of zebra', () => {
   it('a camera without range zebras gets the level at which the tone begins to be covered', () => {
     const only: ZebraAbility = { ...zebra, kinds: ['lowerLimit'], lowerLimit: { min: 0, max: 107, step: 1 } };
-    const row = rowAt(zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: only }, [], wish).log, 1);
+    const row = rowAt(zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: only }, [], options).log, 1);
     expect(printZebra(row.card)).toBe('49+');
   });
 
   it('a camera with range zebras alone warns with a band that begins under the limit', () => {
     const only: ZebraAbility = { ...zebra, kinds: ['range'] };
-    const { warning } = zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: only }, [], wish).log[0];
+    const { warning } = zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: only }, [], options).log[0];
     expect(warning.kind).toBe('range');
     expect(warning.level - (warning.tolerance ?? 0)).toBeLessThanOrEqual(warning.exact);
     expect(warning.costStops).toBeLessThanOrEqual(0);

@@ -21,16 +21,17 @@ export type ZebraRow = {
 export type ZebraSheet = { readonly log: readonly ZebraRow[]; readonly lut: readonly ZebraRow[] };
 
 /** What the sheet is for, beyond camera and profile. */
-export type ZebraSheetWish = { readonly iso: number; readonly warningMargin: number };
+export type ZebraSheetOptions = { readonly iso: number; readonly warningMargin: number };
 
 const rowsOf = (
   profile: Profile,
   camera: CardCamera,
   subjects: readonly CardSubject[],
-  wish: ZebraSheetWish,
+  options: ZebraSheetOptions,
   reads: ZebraAbility['reads'],
 ): ZebraRow[] => {
-  const clipStops = profile.clipStops - isoStanding(wish.iso, camera.baseIsos, camera.sensitivity).clipLoss;
+  const clipStops =
+    profile.clipStops - isoStanding(options.iso, camera.baseIsos, camera.sensitivity).clipLoss;
   const { zebra, coding } = camera;
   return SHEET_PLACEMENTS.map((placement) => {
     const signal = zebraSignal(profile, reads, placement);
@@ -39,7 +40,7 @@ const rowsOf = (
       placement,
       card: tone(placement, CARD_TOLERANCE),
       skin: subjects.map(({ skinOffset }) => tone(placement + skinOffset, SKIN_TOLERANCE)),
-      warning: warningZebra(zebra, signal, coding, clipStops - wish.warningMargin),
+      warning: warningZebra(zebra, signal, coding, clipStops - options.warningMargin),
       clip: SCALES[zebra.scale].fromSignal(signal.signalAt(clipStops), coding),
     };
   });
@@ -53,12 +54,12 @@ export const zebraSheet = (
   data: ProfileData,
   camera: CardCamera,
   subjects: readonly CardSubject[],
-  wish: ZebraSheetWish,
+  options: ZebraSheetOptions,
 ): ZebraSheet => {
   const profile = compileProfile(data);
   return {
-    log: rowsOf(profile, camera, subjects, wish, 'log'),
-    lut: rowsOf(profile, camera, subjects, wish, 'lut'),
+    log: rowsOf(profile, camera, subjects, options, 'log'),
+    lut: rowsOf(profile, camera, subjects, options, 'lut'),
   };
 };
 

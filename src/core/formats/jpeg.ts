@@ -1,6 +1,6 @@
 import { decode } from 'jpeg-js';
 import { failure, success, type Result } from '../result.ts';
-import { MAX_PIXELS, rangeFor, type OpenedFrame, type ReadingWish } from './opened.ts';
+import { MAX_PIXELS, rangeFor, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { frameOfSamples } from './samples.ts';
 
 export const looksLikeJpeg = (bytes: Uint8Array): boolean =>
@@ -32,7 +32,7 @@ const sizeOf = (bytes: Uint8Array): { readonly width: number; readonly height: n
  * Opens a JPEG as 8-bit full-range codes (JFIF: all 256 of them). It is taken for a display picture unless told
  * otherwise, and its codes are not those of a recording: they went through a lossy coder.
  */
-export const openJpeg = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
+export const openJpeg = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
   const size = sizeOf(bytes);
   if (!size || size.width === 0 || size.height === 0)
     return failure('byte 2', 'The JPEG has no frame header: copy the file again.');
@@ -50,13 +50,13 @@ export const openJpeg = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFra
       maxResolutionInMP: MAX_PIXELS / 1e6,
       maxMemoryUsageInMB: 2000,
     });
-    const range = rangeFor(wish, 'full');
-    const opened = frameOfSamples({ width, height, channels: 3, data }, { ...wish, range }, 'JPEG');
+    const range = rangeFor(options, 'full');
+    const opened = frameOfSamples({ width, height, channels: 3, data }, { ...options, range }, 'JPEG');
     return success({
       ...opened,
       evidence: '8-bit, from a lossy file',
       tags: { range: 'full' },
-      referred: wish.referred ?? 'display',
+      referred: options.referred ?? 'display',
       exactness: {
         exact: false,
         why: 'JPEG is lossy and 8-bit: levels are near, noise and banding are not the camera’s',

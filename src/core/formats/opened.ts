@@ -27,7 +27,7 @@ export type OpenedFrame = {
 };
 
 /** How a user or a camera wants a file read. */
-export type ReadingWish = {
+export type ReadingOptions = {
   readonly range: Range;
   /** The range was set by hand: it goes before what the file says. */
   readonly byHand?: boolean;
@@ -36,11 +36,11 @@ export type ReadingWish = {
 };
 
 /** The range to read with: by hand, else as the file says, else as wished. */
-export const rangeFor = ({ range, byHand }: ReadingWish, told: Range | undefined): Range =>
+export const rangeFor = ({ range, byHand }: ReadingOptions, told: Range | undefined): Range =>
   byHand ? range : (told ?? range);
 
 /** A frame of a file that says nothing of itself and holds codes exactly. */
 export const plainly = (
   opened: Pick<OpenedFrame, 'frame' | 'reading' | 'evidence' | 'container'>,
-  { referred = 'recorded' }: Pick<ReadingWish, 'referred'>,
+  { referred = 'recorded' }: Pick<ReadingOptions, 'referred'>,
 ): OpenedFrame => ({ ...opened, tags: {}, referred, exactness: EXACT });

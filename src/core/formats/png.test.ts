@@ -5,19 +5,19 @@ import { detectReading, SAMPLE_READING_IDS, SAMPLE_READINGS } from '../frame/cod
 import { makeFrame, type Frame } from '../frame/frame.ts';
 import { openPng, writePng, writeRgbaPng } from './png.ts';
 
-const wish = { range: 'legal' } as const;
+const options = { range: 'legal' } as const;
 const ramp = (bitDepth: number, width = 64, height = 16): Frame => {
   const top = 2 ** bitDepth;
   const plane = (k: number) => Uint16Array.from({ length: width * height }, (_, i) => (i * k + 5) % top);
   return makeFrame({ width, height, bitDepth, range: 'legal', r: plane(1), g: plane(3), b: plane(7) });
 };
 const open = (bytes: Uint8Array) => {
-  const result = openPng(bytes, wish);
+  const result = openPng(bytes, options);
   if (!result.ok) throw new Error(`${result.where}: ${result.reason}`);
   return result.value;
 };
 const refusal = (bytes: Uint8Array) => {
-  const result = openPng(bytes, wish);
+  const result = openPng(bytes, options);
   if (result.ok) throw new Error('opened');
   return result;
 };
@@ -135,7 +135,7 @@ describe('bad files get one sentence and cost nothing', () => {
   it('never throws, whatever bytes are flipped', () => {
     fc.assert(
       fc.property(fc.nat(good.length - 1), fc.nat(255), (at, value) => {
-        const result = openPng(patched(at, [value]), wish);
+        const result = openPng(patched(at, [value]), options);
         expect(typeof result.ok).toBe('boolean');
       }),
       { numRuns: 300 },

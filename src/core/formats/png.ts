@@ -2,7 +2,7 @@ import { decode, encode } from 'fast-png';
 import { SAMPLE_READINGS } from '../frame/codes.ts';
 import type { Frame } from '../frame/frame.ts';
 import { failure, success, type Result } from '../result.ts';
-import { MAX_BYTES, MAX_PIXELS, type OpenedFrame, type ReadingWish } from './opened.ts';
+import { MAX_BYTES, MAX_PIXELS, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { frameOfSamples } from './samples.ts';
 
 const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
@@ -79,7 +79,7 @@ const readHeader = (bytes: Uint8Array): Result<Header> => {
  * recognised. Refuses, naming the byte: not a PNG, empty, zero size, over 64 million pixels, palette, cut short,
  * damaged. Size is checked before anything is unpacked.
  */
-export const openPng = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
+export const openPng = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
   if (bytes.length > MAX_BYTES)
     return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
   const header = readHeader(bytes);
@@ -96,7 +96,7 @@ export const openPng = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFram
   }
   const { width, height } = header.value;
   const { channels, data } = png;
-  return success(frameOfSamples({ width, height, channels, data }, wish, 'PNG'));
+  return success(frameOfSamples({ width, height, channels, data }, options, 'PNG'));
 };
 
 /** A frame as a PNG: 8-bit codes as 8-bit samples, 10-bit ones spread over 16 bits, so that any viewer shows them. */

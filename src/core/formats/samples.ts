@@ -1,6 +1,6 @@
 import { detectReading, SAMPLE_READINGS } from '../frame/codes.ts';
 import { makeFrame } from '../frame/frame.ts';
-import { plainly, type OpenedFrame, type ReadingWish } from './opened.ts';
+import { plainly, type OpenedFrame, type ReadingOptions } from './opened.ts';
 
 /** Interleaved samples of a still: grey or R'G'B', with alpha or without. */
 export type Samples = {
@@ -28,17 +28,17 @@ const withoutAlpha = (data: Uint16Array, channels: number): Uint16Array =>
 /** Samples as code values; 10-bit codes inside 16-bit samples are recognised, alpha is left out. */
 export const frameOfSamples = (
   { width, height, channels, data }: Samples,
-  wish: ReadingWish,
+  options: ReadingOptions,
   container: string,
 ): OpenedFrame => {
   const pixels = width * height;
-  const base = { width, height, range: wish.range };
+  const base = { width, height, range: options.range };
   if (!(data instanceof Uint16Array)) {
     const frame = makeFrame({ ...base, bitDepth: 8, ...planes(data, channels, pixels, (v) => v) });
-    return plainly({ frame, reading: 'codes8', evidence: '8-bit samples are the codes', container }, wish);
+    return plainly({ frame, reading: 'codes8', evidence: '8-bit samples are the codes', container }, options);
   }
   const detected = detectReading(withoutAlpha(data, channels));
-  const reading = wish.reading ?? detected;
+  const reading = options.reading ?? detected;
   const { toCode, bitDepth, says } = SAMPLE_READINGS[reading];
   const top = 2 ** bitDepth - 1;
   const frame = makeFrame({
@@ -46,6 +46,6 @@ export const frameOfSamples = (
     bitDepth,
     ...planes(data, channels, pixels, (v) => Math.min(top, toCode(v))),
   });
-  const evidence = wish.reading === undefined || wish.reading === detected ? says : 'set by hand';
-  return plainly({ frame, reading, evidence, container }, wish);
+  const evidence = options.reading === undefined || options.reading === detected ? says : 'set by hand';
+  return plainly({ frame, reading, evidence, container }, options);
 };

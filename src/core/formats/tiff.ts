@@ -1,6 +1,6 @@
 import { decode } from 'tiff';
 import { failure, success, type Result } from '../result.ts';
-import { MAX_PIXELS, type OpenedFrame, type ReadingWish } from './opened.ts';
+import { MAX_PIXELS, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { frameOfSamples } from './samples.ts';
 
 // TIFF 6.0: byte order, 42, offset of the first directory. The directory is read first, its picture only when it fits.
@@ -22,7 +22,7 @@ const detail = (error: unknown) => (error instanceof Error ? error.message : Str
  * Opens an 8- or 16-bit TIFF (grey or R'G'B', alpha ignored; uncompressed, LZW or deflate) as code values: its first
  * picture. Refuses, naming the field, what it cannot read; size is checked before anything is unpacked.
  */
-export const openTiff = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFrame> => {
+export const openTiff = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
   const cut = (error: unknown) =>
     failure('picture data', `The TIFF is damaged or cut short (${detail(error)}): copy it again.`);
   let head;
@@ -65,7 +65,7 @@ export const openTiff = (bytes: Uint8Array, wish: ReadingWish): Result<OpenedFra
     const [{ data }] = decode(bytes, { pages: [0] });
     if (!(data instanceof Uint8Array || data instanceof Uint16Array)) return cut('samples of another kind');
     const samples = { width, height, channels: samplesPerPixel, data };
-    return success(frameOfSamples(samples, wish, `TIFF, ${COMPRESSIONS[compression]}`));
+    return success(frameOfSamples(samples, options, `TIFF, ${COMPRESSIONS[compression]}`));
   } catch (error) {
     return cut(error);
   }

@@ -1,6 +1,6 @@
 import { frameOfVideo, type VideoPicture } from '../frame/ofVideo.ts';
 import { matrixOfTags, plainTag, type Exactness, type SourceTags } from '../frame/tags.ts';
-import { rangeFor, type FrameReading, type OpenedFrame, type ReadingWish } from './opened.ts';
+import { rangeFor, type FrameReading, type OpenedFrame, type ReadingOptions } from './opened.ts';
 
 /** How codes of a depth are read: as they are. */
 const READINGS = { 8: 'codes8', 10: 'codes10', 12: 'codes12' } as const satisfies Record<
@@ -19,17 +19,17 @@ export type DecodedPicture = Omit<VideoPicture, 'matrix' | 'range'> & {
 /** A decoded picture of a clip or a feed as it was wished; matrix and range by its tags. */
 export const openedVideo = (
   { container, tags, exactness, remark, ...picture }: DecodedPicture,
-  wish: ReadingWish,
+  options: ReadingOptions,
 ): OpenedFrame => {
   const { bitDepth, chroma, kind } = picture.layout;
   const colour = kind === 'rgb' || kind === 'gbr' ? 'RGB' : chroma;
   return {
-    frame: frameOfVideo({ ...picture, matrix: matrixOfTags(tags), range: rangeFor(wish, tags.range) }),
+    frame: frameOfVideo({ ...picture, matrix: matrixOfTags(tags), range: rangeFor(options, tags.range) }),
     reading: READINGS[bitDepth],
     evidence: `${bitDepth}-bit ${colour}${remark ? `, ${remark}` : ''}`,
     container,
     tags,
-    referred: wish.referred ?? 'recorded',
+    referred: options.referred ?? 'recorded',
     exactness,
   };
 };

@@ -118,7 +118,7 @@ describe('a clip in Y4M', () => {
     const opened = openFrame(good.subarray(0, good.length - 9), { range: 'full' });
     if (!opened.ok) throw new Error(opened.reason);
     expect(opened.value.evidence).toMatch(/frame 1 of 1, the last one cut short/);
-    // What the clip says of its range goes before the wish, until it is set by hand.
+    // What the clip says of its range goes before the options, until it is set by hand.
     expect(opened.value.frame.range).toBe('legal');
     const byHand = openFrame(good, { range: 'full', byHand: true });
     expect(byHand).toMatchObject({ ok: true, value: { frame: { range: 'full' }, tags: { range: 'legal' } } });

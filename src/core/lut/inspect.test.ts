@@ -5,7 +5,7 @@ import { ARCHETYPES, type ArchetypeId } from '../profile/index.ts';
 import { bake } from './bake.ts';
 import { onScale } from './cubeScale.ts';
 import { guessInput } from './inputKind.ts';
-import { inspectLut, type InspectWish } from './inspect.ts';
+import { inspectLut, type InspectOptions } from './inspect.ts';
 import { judgeLut } from '../verdict/lutVerdicts.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { compileRecipe, type LutRecipe } from './recipe.ts';
@@ -19,7 +19,7 @@ const tones = [
 const recipeFor = (id: ArchetypeId, pullStops = 0): LutRecipe =>
   monitoringRecipe({ profile: ARCHETYPES[id], pullStops });
 
-const report = (transform: (rgb: Triple) => Triple, wish: Partial<InspectWish> = {}, size = 17) =>
+const report = (transform: (rgb: Triple) => Triple, options: Partial<InspectOptions> = {}, size = 17) =>
   inspectLut({
     nodes: bake(transform, size),
     scale: 'signal',
@@ -29,7 +29,7 @@ const report = (transform: (rgb: Triple) => Triple, wish: Partial<InspectWish> =
     profile: ARCHETYPES.wideLog,
     placement: 0,
     tones,
-    ...wish,
+    ...options,
   });
 const each =
   (f: (v: number) => number) =>

@@ -15,7 +15,7 @@ import { outputOf, type OutputId } from './outputs.ts';
 import { compileRecipe } from './recipe.ts';
 
 /** How a LUT is to be looked at: its scale, how it is read, what it ends in, and what it is fed. */
-export type InspectWish = {
+export type InspectOptions = {
   readonly nodes: readonly LutNode[];
   readonly scale: CubeScale;
   readonly coding: Coding;
@@ -161,9 +161,9 @@ const greyAxis = (rgb: (signal: Triple) => Triple, lab: (signal: Triple) => Lab)
 };
 
 /** `inspectLut` in parts of some milliseconds. */
-export function* inspectLutInParts(wish: InspectWish): InParts<LutReport> {
-  const { nodes, scale, coding, output, profile: data, placement } = wish;
-  const raw = compileNodes(nodes, wish.interpolation);
+export function* inspectLutInParts(options: InspectOptions): InParts<LutReport> {
+  const { nodes, scale, coding, output, profile: data, placement } = options;
+  const raw = compileNodes(nodes, options.interpolation);
   const rgb = onSignal(raw, scale, coding);
   const grey = (v: number) => rgb([v, v, v])[1];
   const profile = compileProfile(data);
@@ -177,7 +177,7 @@ export function* inspectLutInParts(wish: InspectWish): InParts<LutReport> {
   const blackAt = shown.findLastIndex((v) => v <= lowest + TEN_BIT);
   // Read back by the plain tone scale of the same output, without a pull: what the eye is used to.
   const plain = compileRecipe({ ...monitoringRecipe({ profile: data, pullStops: 0 }), output, peak: 1000 });
-  const landings = wish.tones.map(({ name, over }): Landing => {
+  const landings = options.tones.map(({ name, over }): Landing => {
     const at = placement + over;
     const signal = profile.signalAt(at);
     const out = grey(signal);
@@ -208,7 +208,7 @@ export function* inspectLutInParts(wish: InspectWish): InParts<LutReport> {
       ? {
           halved: lutLoss(
             rgb,
-            onSignal(compileNodes([{ ...cube, lattice: half }], wish.interpolation), scale, coding),
+            onSignal(compileNodes([{ ...cube, lattice: half }], options.interpolation), scale, coding),
             output,
           ),
         }

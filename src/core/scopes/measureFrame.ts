@@ -54,7 +54,7 @@ export type CountedFrame = {
 };
 
 /** What a frame is measured against: the profile, its clip and floor in stops from middle grey, and marked places. */
-export type MeasureWish = {
+export type MeasureOptions = {
   readonly profile: ProfileData;
   readonly clipStops: number;
   readonly floorStops: number;
@@ -64,7 +64,7 @@ export type MeasureWish = {
 /** Everything the verdicts need of a frame: codes as recorded, shares of the picture 0..1. */
 export const measureFrame = (
   { frame, luma, origin, cells, histogram }: CountedFrame,
-  { profile: data, clipStops, floorStops, patches }: MeasureWish,
+  { profile: data, clipStops, floorStops, patches }: MeasureOptions,
 ): FrameMeasurement => {
   const profile = compileProfile(data);
   const top = maxCode(frame.bitDepth);

@@ -13,7 +13,7 @@ import { useLog } from '#ui/shell/LogContext.ts';
 const ruleOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id);
 
 /** Threshold, arithmetic, and what can be done with a verdict. */
-const Opened = ({ verdict }: { verdict: Verdict }) => {
+const OpenVerdict = ({ verdict }: { verdict: Verdict }) => {
   const selection = useSelection();
   const editPlan = useEditPlan();
   const [muted, mute] = useMuted();
@@ -71,7 +71,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
         verdicts={verdicts}
         picked={picked}
         onPick={onPick}
-        opened={(verdict) => <Opened verdict={verdict} />}
+        opened={(verdict) => <OpenVerdict verdict={verdict} />}
       />
       {muted.length > 0 && (
         <p className="verdict-muted quiet">

@@ -6,9 +6,9 @@ import { TONE_PRESETS } from '#core/lut/toneScale.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { lutOfRecipe, type LutBuild, type LutRecord } from '#store/records/lut.ts';
 import type { Selection } from '#store/selection.ts';
-import { wishOf } from '#ui/bench/session/lutShelf.ts';
+import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { toneOf, type LutWork, type OpenedLut } from '#ui/bench/session/lutWork.ts';
-import { openedWish } from '#ui/bench/useThrough.ts';
+import { openedSpec } from '#ui/bench/useThrough.ts';
 import { printPull } from '#ui/format.ts';
 import { bareProfile, cardRecipe, recipeSource, type LutSource } from '#ui/luts/lutSource.ts';
 
@@ -60,7 +60,7 @@ export const sourceOf = (place: LutContext, id: string): LutSource | undefined =
     ...source,
     id,
     name: `${source.name}, ${points} points ${interpolation}`,
-    wish: { kind: 'reduced', of: source.wish, points: Number(points), interpolation },
+    spec: { kind: 'reduced', of: source.spec, points: Number(points), interpolation },
   };
 };
 
@@ -78,14 +78,14 @@ const wholeSource = (place: LutContext, id: string): LutSource | undefined => {
   }
   if (id === 'opened' && opened) {
     const { name, output, scale } = opened;
-    return { id, name, wish: openedWish(opened, coding), output, scale, coding };
+    return { id, name, spec: openedSpec(opened, coding), output, scale, coding };
   }
   const record = kit.get(id);
   return (
     record && {
       id,
       name: record.name,
-      wish: wishOf(record),
+      spec: lutSpecOf(record),
       output: record.output,
       scale: record.scale,
       coding: record.coding,

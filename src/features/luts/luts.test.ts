@@ -11,7 +11,7 @@ import { resolveSelection, type Selection } from '#store/selection.ts';
 import type { Edit } from '#store/edits.ts';
 import { buildOf, FIRST_BUILD, FIRST_WORK, type LutWork } from '#ui/bench/session/lutWork.ts';
 import { toneFields, withTone } from './build/toneFields.ts';
-import { chainWish, chainWords, lookProblem } from './combine/combineModel.ts';
+import { chainSpec, chainWords, lookProblem } from './combine/combineModel.ts';
 import { attachEdit, dropEdit, keepEdit } from './kitModel.ts';
 import { landingsOf, tonesOf } from './landings.ts';
 import { recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
@@ -107,19 +107,19 @@ describe('sources', () => {
     for (const { id } of sourceChoices(place())) expect(sourceOf(place(), id)?.id).toBe(id);
     expect(sourceOf(place(), 'nothing')).toBeUndefined();
     const reduced = sourceOf(place(), 'computed:17:trilinear');
-    expect(reduced).toMatchObject({ wish: { kind: 'reduced', points: 17, interpolation: 'trilinear' } });
+    expect(reduced).toMatchObject({ spec: { kind: 'reduced', points: 17, interpolation: 'trilinear' } });
     expect(sourceOf(place(), 'opened')).toMatchObject({
-      wish: { kind: 'kept', id: 'opened-1', scale: 'signal' },
+      spec: { kind: 'kept', id: 'opened-1', scale: 'signal' },
     });
   });
 });
 
 describe('a chain', () => {
   it('is pull, conversion, look, in this order', () => {
-    const made = chainWish(
+    const made = chainSpec(
       chain({ thirds: -3, conversion: 'computed', look: 'wide-pull-1', intensity: 0.4 }),
     );
-    expect(made?.wish.kind === 'chain' && made.wish.steps.map(({ kind }) => kind)).toEqual([
+    expect(made?.spec.kind === 'chain' && made.spec.steps.map(({ kind }) => kind)).toEqual([
       'exposure',
       'look',
       'look',
@@ -127,13 +127,13 @@ describe('a chain', () => {
     expect(chainWords(chain({ thirds: -3, conversion: 'computed' }))[0]).toBe(
       'Pull 1.00 stops in wide log, before the conversion',
     );
-    expect(chainWish(chain({ conversion: 'none' }))).toBeUndefined();
+    expect(chainSpec(chain({ conversion: 'none' }))).toBeUndefined();
   });
 
   it('goes back to log for a look that wants it, where the conversion can be undone', () => {
     const log = chain({ conversion: 'build', look: 'opened', feed: 'log' });
-    const made = chainWish(log);
-    expect(made?.wish.kind === 'chain' && made.wish.steps.map(({ kind }) => kind)).toEqual([
+    const made = chainSpec(log);
+    expect(made?.spec.kind === 'chain' && made.spec.steps.map(({ kind }) => kind)).toEqual([
       'look',
       'back',
       'lut',
@@ -146,8 +146,8 @@ describe('a chain', () => {
   });
 
   it('turns a 1D file round where it is asked to', () => {
-    const made = chainWish(chain({ conversion: 'opened', inverse: true }));
-    expect(made?.wish).toMatchObject({ steps: [{ kind: 'lut', inverse: true }] });
+    const made = chainSpec(chain({ conversion: 'opened', inverse: true }));
+    expect(made?.spec).toMatchObject({ steps: [{ kind: 'lut', inverse: true }] });
   });
 });
 

@@ -25,7 +25,7 @@ const useWork = (): Work => {
 export const usePlace = (): LutContext => {
   const selection = useSelection();
   const kit = useRecords(({ luts }) => luts);
-  const opened = useSession((state) => state.opened);
+  const opened = useSession((state) => state.openedLut);
   const work = useWork();
   return useMemo(() => ({ selection, work, kit, opened }), [selection, work, kit, opened]);
 };
@@ -48,17 +48,17 @@ export const useChoices = () => {
 
 /** What the picture goes through. */
 export const throughOf = (source: LutSource | undefined): Through | undefined =>
-  source && { wish: source.wish, output: source.output };
+  source && { spec: source.spec, output: source.output };
 
 /** What a LUT makes of neutrals: at once where it is computed, from the worker where it is a file. */
 export const useNeutral = (source: LutSource | undefined): ((signal: number) => number) | undefined => {
   const { luts } = useBench();
-  const wish = source?.wish;
-  const recipe = wish?.kind === 'recipe' ? wish.recipe : undefined;
+  const spec = source?.spec;
+  const recipe = spec?.kind === 'recipe' ? spec.recipe : undefined;
   const own = useMemo(() => recipe && axisOf(recipe), [recipe]);
   const { answer, old } = useAnswer({
-    key: recipe ? undefined : wish,
-    ask: async (signal) => (wish ? luts.axis({ wish }, { signal }) : { state: 'cancelled' }),
+    key: recipe ? undefined : spec,
+    ask: async (signal) => (spec ? luts.axis({ spec }, { signal }) : { state: 'cancelled' }),
   });
   const axis = own ?? (old ? undefined : answer);
   return useMemo(() => axis && compileGreyAxis(axis), [axis]);

@@ -26,7 +26,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   const [last, setLast] = useState<Spot>();
   const { setup, plan } = selection;
   const { bias } = selection.camera.meter;
-  const wanted = sceneFor(setup.id, selection.camera.id);
+  const sceneId = sceneFor(setup.id, selection.camera.id);
   useSceneOfSetup({ overFile: true, asCard: true });
 
   const profile = selection.profile.data;
@@ -83,7 +83,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
     aim(x + by[0] * step, y + by[1] * step);
   };
 
-  if (!wanted)
+  if (!sceneId)
     return (
       <Panel title="Through the camera">
         <p className="quiet mb-0">

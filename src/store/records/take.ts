@@ -76,7 +76,7 @@ const measuredSchema = z.object({
     }),
   ),
 });
-export type Measured = z.infer<typeof measuredSchema>;
+export type TakeMeasurement = z.infer<typeof measuredSchema>;
 
 export const takeSchema = z.object({
   id: idSchema,

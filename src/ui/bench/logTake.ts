@@ -6,14 +6,14 @@ import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import { cardReading, type Verdict } from '#core/verdict/index.ts';
 import type { TakeDraft } from '#store/book.ts';
-import type { CardSnapshot, Measured, TakeRecord } from '#store/records/take.ts';
+import type { CardSnapshot, TakeMeasurement, TakeRecord } from '#store/records/take.ts';
 import type { Selection } from '#store/selection.ts';
 import { patchName } from '../patchName.ts';
 import { distributionOf, judgementOf } from './benchModel.ts';
 import type { Card } from './hooks.ts';
 import type { Services } from './services.ts';
 import { isOf } from './session/measuring.ts';
-import { wishOf } from './session/lutShelf.ts';
+import { lutSpecOf } from './session/lutShelf.ts';
 import type { OpenFrame } from './session/state.ts';
 
 const THUMBNAIL_WIDTH = 240;
@@ -79,7 +79,7 @@ const measuredOf = ({
   verdicts,
   selection,
   at,
-}: TakeSource): Measured | undefined => {
+}: TakeSource): TakeMeasurement | undefined => {
   if (!frame || !measurement || !distribution) return undefined;
   const card = cardReading({ measurement, numbers, placement: selection.plan.placement });
   return {
@@ -154,7 +154,7 @@ const lookNow = async ({ session, luts }: Services, { selection, card, muted }: 
   const captured = await session.frame.capture(target, {
     profile: target.profile,
     pullStops: numbers.pullStops,
-    ...(lut && brought?.ok ? { through: { wish: wishOf(lut), output: lut.output } } : {}),
+    ...(lut && brought?.ok ? { through: { spec: lutSpecOf(lut), output: lut.output } } : {}),
     width: THUMBNAIL_WIDTH,
   });
   if (!captured) return success(undefined);

@@ -24,9 +24,9 @@ export type Services = {
   readonly strip: Strip;
 };
 
-type Opened = { readonly services: Services; readonly close: () => void };
+type OpenServices = { readonly services: Services; readonly close: () => void };
 
-const open = (): Opened => {
+const open = (): OpenServices => {
   const database = new Database();
   const book = openBook(database);
   const [judge, lutClient] = [startJudge(), startLuts()];
@@ -46,8 +46,8 @@ const open = (): Opened => {
 
 // Kept on the window: a hot reload makes this module anew, and the one before must let go of its workers and records.
 const KEY = Symbol.for('candelum services');
-type Keeper = { [KEY]?: Opened };
-let own: Opened | undefined;
+type Keeper = { [KEY]?: OpenServices };
+let own: OpenServices | undefined;
 
 /** Opens what this window needs, once; ends it when the page is left. */
 export const openServices = (): Services => {

@@ -4,11 +4,11 @@ import { useMemo } from 'react';
 import type { Result } from '#core/result.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import type { Through } from '#workers/judge/protocol.ts';
-import type { LutWish } from '#workers/luts/wish.ts';
+import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { useBench, useRecords, useSelection, useSession } from './hooks.ts';
-import { wishOf, type LutShelf } from './session/lutShelf.ts';
+import { lutSpecOf, type LutShelf } from './session/lutShelf.ts';
 import type { OpenedLut } from './session/lutWork.ts';
 import { useAnswer } from './useAnswer.ts';
 
@@ -20,7 +20,7 @@ export type LutChoice = string;
 export const NO_CHOICE = 'auto';
 
 /** The opened file as it is asked of a worker. */
-export const openedWish = ({ id, scale }: Pick<OpenedLut, 'id' | 'scale'>, coding: Coding): LutWish => ({
+export const openedSpec = ({ id, scale }: Pick<OpenedLut, 'id' | 'scale'>, coding: Coding): LutSpec => ({
   kind: 'kept',
   id,
   scale,
@@ -57,14 +57,14 @@ export const useBrought = (
  */
 export const useThrough = (choice: LutChoice): { readonly through?: Through; readonly problem?: string } => {
   const { monitors, camera } = useSelection();
-  const opened = useSession((state) => state.opened);
+  const opened = useSession((state) => state.openedLut);
   const chosen = useRecords(({ luts }) => luts.get(choice));
   const lut = choice === NO_CHOICE ? monitors[0]?.lut : chosen;
   const { ready, problem } = useBrought(lut ? [lut] : []);
   const { coding } = camera;
   const through = useMemo((): Through | undefined => {
-    if (choice === 'opened' && opened) return { wish: openedWish(opened, coding), output: opened.output };
-    return lut && ready ? { wish: wishOf(lut), output: lut.output } : undefined;
+    if (choice === 'opened' && opened) return { spec: openedSpec(opened, coding), output: opened.output };
+    return lut && ready ? { spec: lutSpecOf(lut), output: lut.output } : undefined;
   }, [choice, opened, coding, lut, ready]);
   return { through, problem };
 };

@@ -6,13 +6,13 @@ import type { ProfileData } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import type { Selection } from '#store/selection.ts';
-import type { LutWish } from '#workers/luts/wish.ts';
+import type { LutSpec } from '#workers/luts/lutSpec.ts';
 
 /** A LUT that can be looked at, whatever it comes from. */
 export type LutSource = {
   readonly id: string;
   readonly name: string;
-  readonly wish: LutWish;
+  readonly spec: LutSpec;
   readonly output: OutputId;
   readonly scale: CubeScale;
   readonly coding: Coding;
@@ -39,6 +39,6 @@ export const recipeSource = (id: string, name: string, recipe: LutRecipe): LutSo
   ...PLAIN,
   id,
   name,
-  wish: { kind: 'recipe', recipe },
+  spec: { kind: 'recipe', recipe },
   output: recipe.output,
 });

@@ -7,8 +7,8 @@ import { useAnswer } from '../bench/useAnswer.ts';
 /** What a LUT loses at each usual size; the last figures stay, marked as old, while new ones are worked out. */
 export const useLosses = (source: LutSource | undefined) => {
   const { luts } = useBench();
-  const { wish, output, scale, coding } = source ?? {};
-  const input = wish && output && scale && coding && { wish, output, scale, coding };
+  const { spec, output, scale, coding } = source ?? {};
+  const input = spec && output && scale && coding && { spec, output, scale, coding };
   const { answer, old, problem } = useAnswer({
     key: input,
     ask: async (signal) => (input ? luts.losses(input, { signal }) : { state: 'cancelled' }),

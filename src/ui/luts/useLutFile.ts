@@ -57,8 +57,8 @@ export const useLutFile = (source: LutSource | undefined, name: string, notes: r
       coding,
       notes: [...notes, `Interpolation meant: ${interpolation}`],
     });
-    const { wish } = source;
-    const baking = { wish, format: as, size, shaped: shaped && as === 'clf', scale, coding, interpolation };
+    const { spec } = source;
+    const baking = { spec, format: as, size, shaped: shaped && as === 'clf', scale, coding, interpolation };
     const outcome = await luts.write({ ...baking, words });
     if (outcome.state === 'failed') setSaid({ text: outcome.reason, bad: true });
     if (outcome.state !== 'done') return undefined;

@@ -1,7 +1,7 @@
 import type { UnpackingPlace } from '#core/frame/ofVideo.ts';
 import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
 import { EXACT, type Exactness } from '#core/frame/tags.ts';
-import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import type { OpenedFrame, ReadingOptions } from '#core/formats/opened.ts';
 import { openedVideo, tagsOfColour } from '#core/formats/video.ts';
 import { failure, success, type Result } from '#core/result.ts';
 
@@ -26,7 +26,7 @@ const noPicture = (seconds: number) =>
 const openPicture = async (
   picture: VideoFrame,
   name: string,
-  wish: ReadingWish,
+  options: ReadingOptions,
   placeFor?: Place,
 ): Promise<Result<OpenedFrame>> => {
   const layout = VIDEO_LAYOUTS[picture.format ?? ''];
@@ -48,7 +48,7 @@ const openPicture = async (
       : EXACT;
   const remark = tags.range ? undefined : 'range not told';
   return success(
-    openedVideo({ width, height, layout, bytes, place, container: name, tags, exactness, remark }, wish),
+    openedVideo({ width, height, layout, bytes, place, container: name, tags, exactness, remark }, options),
   );
 };
 
@@ -113,7 +113,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
             });
           }),
     /** The newest picture, if one is there. */
-    next: async (wish: ReadingWish, placeFor?: Place): Promise<Result<FeedNext>> => {
+    next: async (options: ReadingOptions, placeFor?: Place): Promise<Result<FeedNext>> => {
       if (!newest) return ended ? ENDED : noPicture(patience);
       const { picture, arrivedAt } = newest;
       const seconds = (arrivedAt - started) / 1000;
@@ -121,7 +121,7 @@ export const createFeed = (frames: ReadableStream<VideoFrame>, name: string, now
       newest = undefined;
       dropped = 0;
       try {
-        const opened = await openPicture(picture, name, wish, placeFor);
+        const opened = await openPicture(picture, name, options, placeFor);
         return opened.ok ? success({ opened: opened.value, seconds, arrivedAt, dropped: left }) : opened;
       } finally {
         picture.close();

@@ -49,7 +49,7 @@ export const feedHandlers = (
       await outside(from.feed.wait, { freesLane: true });
       const here = source.get();
       if (here?.kind !== 'feed' || here.feed !== from.feed) return { output: ENDED };
-      const next = await here.feed.next(here.wish, holder.place);
+      const next = await here.feed.next(here.options, holder.place);
       if (!next.ok) return { output: next };
       const { opened, ...when } = next.value;
       return { output: success({ info: source.next(opened, { seconds: when.seconds }), ...when }) };

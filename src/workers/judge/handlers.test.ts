@@ -9,7 +9,7 @@ import { writeCube } from '#core/formats/cube.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import { recipeLattice } from '#core/lut/recipeLattice.ts';
-import type { LutWish } from '../luts/wish.ts';
+import type { LutSpec } from '../luts/lutSpec.ts';
 import { judgeHandlers } from './handlers.ts';
 
 const profile = ARCHETYPES.wideLog;
@@ -61,8 +61,8 @@ describe('judging', () => {
   it('paints through a LUT: of a recipe, of a file, of an HDR output as far as this screen shows it', async () => {
     await open();
     const recipe = monitoringRecipe({ profile, pullStops: 1 });
-    const through = (wish: LutWish, output: OutputId = 'bt1886') =>
-      jobs.picture({ ...picture, pullStops: 0, through: { wish, output } }, context);
+    const through = (spec: LutSpec, output: OutputId = 'bt1886') =>
+      jobs.picture({ ...picture, pullStops: 0, through: { spec, output } }, context);
     const at = ({ output: { rgba, width } }: Awaited<ReturnType<typeof through>>) =>
       rgba[4 * (card.rect.y * width + width * 10 + card.rect.x + 20) + 1];
     const plain = at(await jobs.picture(picture, context));

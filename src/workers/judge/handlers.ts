@@ -62,7 +62,7 @@ export const judgeHandlers = (
     n: number,
     outside: JobContext['outside'],
   ): Promise<Result<FrameInfo>> => {
-    const opened = await outside(() => clip.clip.frameAt(n, clip.wish));
+    const opened = await outside(() => clip.clip.frameAt(n, clip.options));
     return opened.ok ? success(source.next(opened.value, { at: n })) : opened;
   };
 
@@ -80,45 +80,45 @@ export const judgeHandlers = (
 
     kernels: async () => ({ output: inUse }),
 
-    open: async ({ file, name: _name, ...how }, { signal, tell, step, outside }) => {
+    open: async ({ file, name: _name, ...options }, { signal, tell, step, outside }) => {
       await step('Reading the file', 0.1);
       if (await outside(() => isStill(file))) {
         const bytes = new Uint8Array(await outside(() => file.arrayBuffer()));
-        const opened = await outside(() => stills.open(bytes, how, signal));
+        const opened = await outside(() => stills.open(bytes, options, signal));
         if (!opened.ok) return { output: opened };
-        return { output: success({ info: source.open({ kind: 'still', bytes }, how, opened.value) }) };
+        return { output: success({ info: source.open({ kind: 'still', bytes }, options, opened.value) }) };
       }
       const clip = await outside(() => openClip(file, (words) => tell(words, 0.3)));
       if (!clip.ok) return { output: clip };
       let first: Result<OpenedFrame> | undefined;
       try {
         await step('Decoding the first frame', 0.8);
-        first = await outside(() => clip.value.frameAt(0, how));
+        first = await outside(() => clip.value.frameAt(0, options));
       } finally {
         if (!first?.ok) clip.value.close();
       }
       if (!first.ok) return { output: first };
-      const info = source.open({ kind: 'clip', clip: clip.value, at: 0 }, how, first.value);
+      const info = source.open({ kind: 'clip', clip: clip.value, at: 0 }, options, first.value);
       return { output: success({ info, clip: clip.value.info, at: 0 }) };
     },
 
-    reread: async (how, { signal, step, outside }) => {
+    reread: async (input, { signal, step, outside }) => {
       const held = holder.get();
       const from = source.get();
       if (!held || !from) return { output: NO_FRAME };
       await step('Reading the codes again', 0.1);
-      const { feed, ...reading } = how;
-      const wish = { ...reading, byHand: true };
+      const { feed, ...reading } = input;
+      const options = { ...reading, byHand: true };
       const anew = async (): Promise<Result<OpenedFrame>> => {
-        if (from.kind === 'still') return outside(() => stills.open(from.bytes, wish, signal));
-        if (from.kind === 'clip') return outside(() => from.clip.frameAt(from.at, wish));
+        if (from.kind === 'still') return outside(() => stills.open(from.bytes, options, signal));
+        if (from.kind === 'clip') return outside(() => from.clip.frameAt(from.at, options));
         // A live picture has no file: its codes stay, only their range is read another way.
         const { opened } = held;
-        const { range, referred = opened.referred } = how;
+        const { range, referred = opened.referred } = input;
         const { feed: _before, ...frame } = opened.frame;
         return success({ ...opened, referred, frame: { ...frame, range } });
       };
-      const info = source.reread({ wish, anchors: feed }, await anew());
+      const info = source.reread({ options, anchors: feed }, await anew());
       return { output: info.ok ? success({ info: info.value, at: source.moment() }) : info };
     },
 
@@ -135,7 +135,7 @@ export const judgeHandlers = (
       const samples: ClipSample[] = [];
       for (const [i, frame] of frames.entries()) {
         await step(`Frame ${i + 1} of ${frames.length}`, i / frames.length);
-        const opened = await outside(() => from.clip.frameAt(frame, from.wish));
+        const opened = await outside(() => from.clip.frameAt(frame, from.options));
         // Another file was opened meanwhile: nobody waits for this one any more.
         if (!source.is(from)) throw new Cancelled();
         // A clip that is cut short is judged as far as it goes.

@@ -22,7 +22,7 @@ import { thinned } from '#core/scopes/thin.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal, maxCode, signalsByCode, type Coding } from '#core/signal/scale.ts';
-import type { LutWish } from '../luts/wish.ts';
+import type { LutSpec } from '../luts/lutSpec.ts';
 import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { createShelf, type Run } from '../luts/shelf.ts';
@@ -31,7 +31,7 @@ import { createPeaks } from './peaks.ts';
 import type {
   CodeReadout,
   JudgeJobs,
-  Measured,
+  MeasuredFrame,
   MeasureInput,
   PictureRequest,
   Pixels,
@@ -90,8 +90,8 @@ const SCOPE_WIDTH = 480;
 const TEN_BIT = 1023;
 
 /** A LUT's picture for this screen: of a recipe for a video monitor with its own tables, else by its function. */
-const monitoringOf = ({ wish, output }: Through, run: Run): CompiledMonitoring => {
-  if (wish.kind === 'recipe' && output === 'bt1886') return compileRecipe(wish.recipe);
+const monitoringOf = ({ spec, output }: Through, run: Run): CompiledMonitoring => {
+  if (spec.kind === 'recipe' && output === 'bt1886') return compileRecipe(spec.recipe);
   const shown = shownOnVideo(output);
   const clamp = (v: number) => Math.min(1, Math.max(0, v));
   const rgb: CompiledMonitoring['rgb'] = (signal) => {
@@ -144,7 +144,7 @@ export const lookHandlers = (
   const throughLut = (through: Through | undefined): CompiledMonitoring | undefined => {
     if (!through) return undefined;
     const key = JSON.stringify(through);
-    const known = made.get(key) ?? monitoringOf(through, shelf.run(through.wish));
+    const known = made.get(key) ?? monitoringOf(through, shelf.run(through.spec));
     made.delete(key);
     made.set(key, known);
     if (made.size > MOST_LUTS) made.delete([...made.keys()][0]);
@@ -152,12 +152,12 @@ export const lookHandlers = (
   };
 
   /** The picture behind a LUT as a bench of its own, 10-bit codes of its signal. */
-  const behind = (held: Held, wish: LutWish): Held => {
+  const behind = (held: Held, spec: LutSpec): Held => {
     const every = Math.max(1, Math.round(held.frame.width / SCOPE_WIDTH));
     return looseBench(
       kernels,
       held.opened,
-      throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, shelf.run(wish)),
+      throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, shelf.run(spec)),
     );
   };
 
@@ -171,10 +171,10 @@ export const lookHandlers = (
   };
 
   /** The picture on the bench, measured with its patches where they lie in it. */
-  const measured = ({ keyed = {}, patches, ...wish }: MeasureInput): Measured => {
+  const measured = ({ keyed = {}, patches, ...options }: MeasureInput): MeasuredFrame => {
     const at = source.moment();
     const here = source.get()?.kind === 'clip' ? patchesAt(patches, keyed, at ?? 0) : patches;
-    const measurement = measureFrame(holder.current(), { ...wish, patches: here });
+    const measurement = measureFrame(holder.current(), { ...options, patches: here });
     return { measurement, at, opening: source.get()?.opening ?? 0, picture: holder.count() };
   };
 

@@ -6,9 +6,9 @@ import type { SceneTruth } from '#core/scene/truth.ts';
 import type { SampleReading } from '#core/frame/codes.ts';
 import type { Rect } from '#core/frame/frame.ts';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
-import type { FrameReading, ReadingWish, Referred } from '#core/formats/opened.ts';
+import type { FrameReading, ReadingOptions, Referred } from '#core/formats/opened.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
-import type { MeasureWish } from '#core/scopes/measureFrame.ts';
+import type { MeasureOptions } from '#core/scopes/measureFrame.ts';
 import type { Keyed } from '#core/scopes/tracks.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';
@@ -20,7 +20,7 @@ import type { ScopeId, ScopeScale } from '#core/scopes/scopeList.ts';
 import type { GradeCorrection, OrderLoss } from '#core/grade/order.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
-import type { LutWish } from '../luts/wish.ts';
+import type { LutSpec } from '../luts/lutSpec.ts';
 
 /** How a frame is coded, and how that was found out. */
 export type FrameCoding = Coding & {
@@ -52,8 +52,8 @@ export type ClipInfo = {
   readonly note?: string;
 };
 
-type OpenInput = ReadingWish & { readonly file: Blob; readonly name: string };
-export type Opened = { readonly info: FrameInfo; readonly clip?: ClipInfo; readonly at?: number };
+type OpenInput = ReadingOptions & { readonly file: Blob; readonly name: string };
+export type OpenedPicture = { readonly info: FrameInfo; readonly clip?: ClipInfo; readonly at?: number };
 /** The same file, its codes read another way. */
 export type RereadInput = {
   readonly range: Range;
@@ -62,20 +62,20 @@ export type RereadInput = {
   readonly feed?: FeedAnchors;
 };
 
-export type MeasureInput = MeasureWish & {
+export type MeasureInput = MeasureOptions & {
   /** Where patches were put at which frames of a clip; elsewhere they stay. */
   readonly keyed?: Keyed;
 };
 
 /** What was measured, and of which picture. */
-export type Measured = Pick<FrameInfo, 'opening' | 'picture'> & {
+export type MeasuredFrame = Pick<FrameInfo, 'opening' | 'picture'> & {
   readonly measurement: FrameMeasurement;
   /** Frame of a clip from 0, or seconds of a feed. */
   readonly at?: number;
 };
 
 /** A LUT, and what its output is for: it is shown on this screen as that display would. */
-export type Through = { readonly wish: LutWish; readonly output: OutputId };
+export type Through = { readonly spec: LutSpec; readonly output: OutputId };
 
 export type PictureRequest = {
   readonly profile: ProfileData;
@@ -108,7 +108,7 @@ export type ScopeRequest = {
   /** Pixels of the frame it is made of; without, all. */
   readonly region?: Rect;
   /** Made of the picture behind this, in % of its signal, on a smaller frame. */
-  readonly through?: LutWish;
+  readonly through?: LutSpec;
   /** Opacity, 1 = usual. */
   readonly brightness: number;
   /** Share of the colour plane that is shown: 1 all of it, 0.5 twice as large. */
@@ -126,10 +126,10 @@ export type ThumbnailRequest = {
 };
 
 /** A take's picture: everything of one moment. */
-export type Captured = Measured & { readonly info: FrameInfo; readonly png: Uint8Array<ArrayBuffer> };
+export type Captured = MeasuredFrame & { readonly info: FrameInfo; readonly png: Uint8Array<ArrayBuffer> };
 
 /** A picture that is kept as the reference. */
-export type Hero = Measured & { readonly hero: number };
+export type Hero = MeasuredFrame & { readonly hero: number };
 
 export type Pixels = {
   readonly width: number;
@@ -213,8 +213,8 @@ export type JudgeJobs = {
   still: { input: Record<string, never>; output: Result<{ readonly png: Uint8Array<ArrayBuffer> }> };
   /** Some seconds through the simulated camera as a Y4M clip. */
   clip: { input: ClipInput; output: Result<{ readonly bytes: Uint8Array<ArrayBuffer> }> };
-  open: { input: OpenInput; output: Result<Opened> };
-  reread: { input: RereadInput; output: Result<Opened> };
+  open: { input: OpenInput; output: Result<OpenedPicture> };
+  reread: { input: RereadInput; output: Result<OpenedPicture> };
   /** Puts a frame of the open clip on the bench. */
   seek: { input: { readonly frame: number }; output: Result<FrameInfo> };
   /** Measures frames of the open clip, one after another; the frame on the bench stays. */
@@ -223,7 +223,7 @@ export type JudgeJobs = {
   feed: { input: FeedInput; output: Result<FeedPicture> };
   feedNext: { input: Record<string, never>; output: Result<FeedPicture> };
   feedStop: { input: Record<string, never>; output: undefined };
-  measure: { input: MeasureInput; output: Measured };
+  measure: { input: MeasureInput; output: MeasuredFrame };
   /** Measures the picture and makes its thumbnail, both of the same moment. */
   capture: { input: MeasureInput & { readonly thumbnail: ThumbnailRequest }; output: Captured };
   picture: { input: PictureRequest; output: Pixels };

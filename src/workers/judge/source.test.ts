@@ -37,7 +37,7 @@ describe('the source of the picture on the bench', () => {
   it('a camera after a measured feed has nothing of that feed’s black and white', async () => {
     const { source, feed, ended } = bench();
     source.open({ kind: 'feed', feed, seconds: 0 }, LEGAL, opened(8));
-    const read = source.reread({ wish: LEGAL, anchors: ANCHORS }, success(opened(8)));
+    const read = source.reread({ options: LEGAL, anchors: ANCHORS }, success(opened(8)));
     expect(read.ok && read.value.feed).toEqual(ANCHORS);
     // It holds for the feed's further pictures, and for the last one when it is stopped.
     expect(source.next(opened(8), { seconds: 0.04 }).feed).toEqual(ANCHORS);
@@ -77,8 +77,8 @@ describe('the source of the picture on the bench', () => {
     const { source } = bench();
     source.open({ kind: 'still', bytes: new Uint8Array() }, LEGAL, opened(10));
     const bad = { ok: false, where: 'byte 0', reason: 'no' } as const;
-    expect(source.reread({ wish: { range: 'full' }, anchors: ANCHORS }, bad)).toEqual(bad);
-    expect(source.get()).toMatchObject({ wish: LEGAL });
+    expect(source.reread({ options: { range: 'full' }, anchors: ANCHORS }, bad)).toEqual(bad);
+    expect(source.get()).toMatchObject({ options: LEGAL });
     expect(source.get()?.anchors).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import type { OpenedFrame, ReadingOptions } from '#core/formats/opened.ts';
 import { success, type Result } from '#core/result.ts';
 import type { FeedAnchors } from '#core/signal/scale.ts';
 import type { ClipSource } from './clips/source.ts';
@@ -18,7 +18,7 @@ export type Origin =
 export type Source = Origin & {
   /** Counts what was put on the bench, so that two are told apart. */
   readonly opening: number;
-  readonly wish: ReadingWish;
+  readonly options: ReadingOptions;
   /** What a chain of cables does to black and white, where it was measured. */
   readonly anchors?: FeedAnchors;
 };
@@ -50,10 +50,10 @@ export const createSourceHolder = (holder: Holder) => {
     is: ({ opening }: Source): boolean => source?.opening === opening,
     read,
     /** A new thing on the bench. */
-    open: (origin: Origin, wish: ReadingWish, opened: OpenedFrame): FrameInfo => {
+    open: (origin: Origin, options: ReadingOptions, opened: OpenedFrame): FrameInfo => {
       leave(source);
       openings += 1;
-      source = { ...origin, opening: openings, wish };
+      source = { ...origin, opening: openings, options };
       return put(opened);
     },
     /** A further picture of the same source. */
@@ -65,16 +65,19 @@ export const createSourceHolder = (holder: Holder) => {
       return put(opened);
     },
     /** The same picture, read another way; kept only where it can be read so. */
-    reread: (how: Pick<Source, 'wish' | 'anchors'>, opened: Result<OpenedFrame>): Result<FrameInfo> => {
+    reread: (
+      options: Pick<Source, 'options' | 'anchors'>,
+      opened: Result<OpenedFrame>,
+    ): Result<FrameInfo> => {
       if (!opened.ok || !source) return opened as Result<never>;
-      source = { ...source, anchors: undefined, ...how };
+      source = { ...source, anchors: undefined, ...options };
       return success(put(opened.value));
     },
     /** Lets a feed go; its last picture stays as it is read. */
     rest: async (): Promise<void> => {
       if (source?.kind !== 'feed') return;
-      const { feed, seconds, opening, wish, anchors } = source;
-      source = { kind: 'rest', seconds, opening, wish, anchors };
+      const { feed, seconds, opening, options, anchors } = source;
+      source = { kind: 'rest', seconds, opening, options, anchors };
       await feed.stop();
     },
     /** Frame of a clip, or seconds of a feed, that lies on the bench. */

@@ -15,7 +15,7 @@ import { cancelledAfter, plainContext as context } from '../rpc/fixtures/context
 import { Cancelled, type Served } from '../rpc/serve.ts';
 import { lutHandlers } from './handlers.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
-import type { LutWish } from './wish.ts';
+import type { LutSpec } from './lutSpec.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
 const worker = () => {
@@ -29,10 +29,10 @@ const worker = () => {
   };
 };
 const recipe = monitoringRecipe({ profile: ARCHETYPES.wideLog, pullStops: 1 });
-const built: LutWish = { kind: 'recipe', recipe };
+const built: LutSpec = { kind: 'recipe', recipe };
 const words = { id: 'a', title: 'a', comments: ['pull 1'], input: 'in', output: 'out' };
-const written = (wish: LutWish, format: LutFormatId, more: Partial<WriteInput> = {}): WriteInput => ({
-  wish,
+const written = (spec: LutSpec, format: LutFormatId, more: Partial<WriteInput> = {}): WriteInput => ({
+  spec,
   format,
   size: 17,
   shaped: false,
@@ -54,7 +54,7 @@ const curveText = (f: (v: number) => number) => {
     { title: '', comments: [] },
   );
 };
-const kept = (id: string): Extract<LutWish, { kind: 'kept' }> => ({
+const kept = (id: string): Extract<LutSpec, { kind: 'kept' }> => ({
   kind: 'kept',
   id,
   scale: 'signal',
@@ -69,10 +69,10 @@ describe('the LUT worker', () => {
     expect(good).toMatchObject({ ok: true, value: { title: 'look', comments: ['mine'], invertible: false } });
     const bad = await call('keep', { id: 'a', text: 'LUT_3D_SIZE 900\n' });
     expect(bad).toMatchObject({ ok: false, where: 'line 1' });
-    expect(compileGreyAxis(await call('axis', { wish: kept('a') }))(0.4)).toBeCloseTo(0.4, 5);
+    expect(compileGreyAxis(await call('axis', { spec: kept('a') }))(0.4)).toBeCloseTo(0.4, 5);
     const curve = await call('keep', { id: 'b', text: curveText((v) => v * v) });
     expect(curve).toMatchObject({ ok: true, value: { invertible: true } });
-    await expect(call('axis', { wish: kept('c') })).rejects.toThrow(/no LUT c/);
+    await expect(call('axis', { spec: kept('c') })).rejects.toThrow(/no LUT c/);
   });
 
   it.each<[LutFormatId, Partial<WriteInput>]>([
@@ -104,13 +104,13 @@ describe('the LUT worker', () => {
       ok: false,
       reason: expect.stringContaining('mix'),
     });
-    const apart: LutWish = {
+    const apart: LutSpec = {
       kind: 'recipe',
       recipe: monitoringRecipe({ profile: ARCHETYPES.classicLog, pullStops: 0 }),
     };
     expect(await call('write', written(apart, 'cube1d'))).toMatchObject({ ok: true });
     expect(await call('write', written(built, 'ccc'))).toMatchObject({ ok: false, where: 'CDL' });
-    const pull: LutWish = {
+    const pull: LutSpec = {
       kind: 'chain',
       steps: [{ kind: 'exposure', profile: ARCHETYPES.wideLog, stops: -1 }],
     };
@@ -127,10 +127,10 @@ describe('the LUT worker', () => {
     const call = worker();
     await call('keep', { id: 'look', text: cubeText(([r, g, b]) => [r * 0.5, g * 0.5, b * 0.5]) });
     await call('keep', { id: 'curve', text: curveText((v) => 0.5 * v) });
-    const out = async (wish: LutWish, v: number) => compileGreyAxis(await call('axis', { wish }))(v);
+    const out = async (spec: LutSpec, v: number) => compileGreyAxis(await call('axis', { spec }))(v);
     const plain = { ...recipe, pullStops: 0 };
     const { signalAt } = compileProfile(ARCHETYPES.wideLog);
-    const pulled: LutWish = {
+    const pulled: LutSpec = {
       kind: 'chain',
       steps: [
         { kind: 'exposure', profile: ARCHETYPES.wideLog, stops: -1 },
@@ -139,17 +139,17 @@ describe('the LUT worker', () => {
       ],
     };
     expect(await out(pulled, signalAt(1))).toBeCloseTo(0.45 * 0.75, 3);
-    const turned: LutWish = {
+    const turned: LutSpec = {
       kind: 'chain',
       steps: [{ ...kept('curve'), kind: 'lut', intensity: 1, inverse: true }],
     };
     expect(await out(turned, 0.25)).toBeCloseTo(0.5, 3);
-    const solid: LutWish = {
+    const solid: LutSpec = {
       kind: 'chain',
       steps: [{ ...kept('look'), kind: 'lut', intensity: 1, inverse: true }],
     };
-    await expect(call('axis', { wish: solid })).rejects.toThrow(/1D/);
-    const looked: LutWish = {
+    await expect(call('axis', { spec: solid })).rejects.toThrow(/1D/);
+    const looked: LutSpec = {
       kind: 'chain',
       steps: [{ kind: 'look', of: { kind: 'recipe', recipe: plain }, intensity: 0 }],
     };
@@ -158,7 +158,7 @@ describe('the LUT worker', () => {
 
   it('measures what sizes lose and how far two LUTs lie apart', async () => {
     const call = worker();
-    const losses = await call('losses', { wish: built, output: 'bt1886', scale: 'signal', coding });
+    const losses = await call('losses', { spec: built, output: 'bt1886', scale: 'signal', coding });
     expect(losses.separable).toBe(false);
     expect(losses.baked.map(({ size, shaped }) => `${size} ${shaped}`)).toEqual([
       '17 false',
@@ -170,7 +170,7 @@ describe('the LUT worker', () => {
     ]);
     const same = await call('compare', { a: built, b: built, output: 'bt1886' });
     expect(same.loss.worst).toBe(0);
-    const reduced: LutWish = { kind: 'reduced', of: built, points: 17, interpolation: 'trilinear' };
+    const reduced: LutSpec = { kind: 'reduced', of: built, points: 17, interpolation: 'trilinear' };
     const apart = await call('compare', { a: built, b: reduced, output: 'bt1886' });
     expect(apart.loss.worst).toBeGreaterThan(0.5);
     expect(Math.max(...apart.map.data)).toBeGreaterThan(0.5);
@@ -193,15 +193,15 @@ describe('the LUT worker', () => {
       placement: 1,
       tones: [{ name: 'card', over: 0 }],
     } as const;
-    const report = await call('inspect', { ...how, wish: built });
+    const report = await call('inspect', { ...how, spec: built });
     expect(report.guess.kind).toBe('log');
     expect(report.pull).toBeCloseTo(1, 1);
     await call('keep', { id: 'x', text: cubeText(([r, g, b]) => [1 - r, 1 - g, 1 - b]) });
-    expect((await call('inspect', { ...how, wish: kept('x') })).falls).toBeDefined();
+    expect((await call('inspect', { ...how, spec: kept('x') })).falls).toBeDefined();
   });
 
   const inspected = {
-    wish: built,
+    spec: built,
     scale: 'signal',
     coding,
     interpolation: 'tetrahedral',
@@ -212,7 +212,7 @@ describe('the LUT worker', () => {
   } as const;
   it.each<[string, keyof LutJobs, unknown]>([
     ['inspecting', 'inspect', inspected],
-    ['trying the sizes', 'losses', { wish: built, output: 'bt1886', scale: 'signal', coding }],
+    ['trying the sizes', 'losses', { spec: built, output: 'bt1886', scale: 'signal', coding }],
     ['baking a recipe', 'write', written(built, 'cube')],
     ['baking with a shaper', 'write', written(built, 'clf', { shaped: true })],
   ])('%s stops in the middle when it is cancelled', async (_name, job, input) => {

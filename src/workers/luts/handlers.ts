@@ -24,14 +24,14 @@ import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
 import { createShelf, inverseOf, type Shelf } from './shelf.ts';
-import type { LutWish, StepWish } from './wish.ts';
+import type { LutSpec, StepSpec } from './lutSpec.ts';
 
 /** Nodes to be written, and what they leave unsaid. */
 type Made = { readonly nodes: readonly LutNode[]; readonly leaves?: string };
 
-/** The steps of a wish that a CDL can say: pulls on log or linear light, and corrections, one of them alone. */
-const cdlNodes = (wish: LutWish, { scale, coding }: WriteInput): Result<Made> => {
-  const steps: readonly StepWish[] = wish.kind === 'chain' ? wish.steps : [];
+/** The steps of a spec that a CDL can say: pulls on log or linear light, and corrections, one of them alone. */
+const cdlNodes = (spec: LutSpec, { scale, coding }: WriteInput): Result<Made> => {
+  const steps: readonly StepSpec[] = spec.kind === 'chain' ? spec.steps : [];
   const [step, ...more] = steps;
   if (step?.kind === 'cdl' && more.length === 0)
     return success({ nodes: [{ kind: 'cdl', cdl: step.cdl, style: 'held' }] });
@@ -52,13 +52,13 @@ const cdlNodes = (wish: LutWish, { scale, coding }: WriteInput): Result<Made> =>
 };
 
 function* nodesFor(shelf: Shelf, input: WriteInput): InParts<Result<Made>> {
-  const { wish, format, size, shaped, scale, coding, interpolation } = input;
-  if (format === 'cc' || format === 'ccc') return cdlNodes(wish, input);
-  if (wish.kind === 'recipe' && format !== 'cube1d' && !shaped) {
-    const lattice = yield* recipeLatticeInParts(wish.recipe, scale, coding, size);
+  const { spec, format, size, shaped, scale, coding, interpolation } = input;
+  if (format === 'cc' || format === 'ccc') return cdlNodes(spec, input);
+  if (spec.kind === 'recipe' && format !== 'cube1d' && !shaped) {
+    const lattice = yield* recipeLatticeInParts(spec.recipe, scale, coding, size);
     return success({ nodes: [{ kind: 'cube', domain: UNIT_DOMAIN, lattice, interpolation }] });
   }
-  const transform = onScale(shelf.run(wish), scale, coding);
+  const transform = onScale(shelf.run(spec), scale, coding);
   if (format === 'cube1d')
     return isSeparable(transform)
       ? success({ nodes: [bakeCurves(transform)] })
@@ -79,23 +79,23 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
       return { output: success({ title, comments, says, invertible: inverseOf(nodes).ok }) };
     },
 
-    inspect: async ({ wish, ...how }, { step }) => {
+    inspect: async ({ spec, ...options }, { step }) => {
       const pause = () => step('Looking at it', 0.3);
       // A file is looked at as it stands; anything else on a cube of 33 points.
       const nodes =
-        wish.kind === 'kept'
-          ? shelf.keptNodes(wish)
-          : await drive(bakeInParts(onScale(shelf.run(wish), how.scale, how.coding), 33), pause);
-      return { output: await drive(inspectLutInParts({ ...how, nodes }), pause) };
+        spec.kind === 'kept'
+          ? shelf.keptNodes(spec)
+          : await drive(bakeInParts(onScale(shelf.run(spec), options.scale, options.coding), 33), pause);
+      return { output: await drive(inspectLutInParts({ ...options, nodes }), pause) };
     },
 
-    axis: async ({ wish }) => {
-      const run = shelf.run(wish);
+    axis: async ({ spec }) => {
+      const run = shelf.run(spec);
       return { output: sampleGreyAxis((v) => run([v, v, v])[1]) };
     },
 
-    losses: async ({ wish, output, scale, coding }, { step }) => {
-      const transform = onScale(shelf.run(wish), scale, coding);
+    losses: async ({ spec, output, scale, coding }, { step }) => {
+      const transform = onScale(shelf.run(spec), scale, coding);
       const { toSignal } = cubeScale(scale, coding);
       const baked: Baked[] = [];
       for (const [i, size] of BAKE_SIZES.entries()) {

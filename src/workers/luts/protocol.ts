@@ -5,13 +5,13 @@ import type { Baked } from '#core/lut/bake.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
 import type { DifferenceMap } from '#core/lut/differenceMap.ts';
 import type { GreyAxis } from '#core/lut/greyAxis.ts';
-import type { InspectWish, LutReport } from '#core/lut/inspect.ts';
+import type { InspectOptions, LutReport } from '#core/lut/inspect.ts';
 import type { InterpolationId } from '#core/lut/lut.ts';
 import type { LutLoss } from '#core/lut/loss.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
-import type { LutWish } from './wish.ts';
+import type { LutSpec } from './lutSpec.ts';
 
 /** A LUT that was opened: what stands in it. */
 export type LutInfo = {
@@ -25,7 +25,7 @@ export type LutInfo = {
 /** On which scale a LUT is written. */
 type Written = { readonly scale: CubeScale; readonly coding: Coding };
 
-type LossesInput = Written & { readonly wish: LutWish; readonly output: OutputId };
+type LossesInput = Written & { readonly spec: LutSpec; readonly output: OutputId };
 export type Losses = {
   readonly baked: readonly Baked[];
   /** Channels do not mix: three curves say it all. */
@@ -33,7 +33,7 @@ export type Losses = {
 };
 
 export type WriteInput = Written & {
-  readonly wish: LutWish;
+  readonly spec: LutSpec;
   readonly format: LutFormatId;
   /** Points a side; of curves it is the usual number. */
   readonly size: number;
@@ -48,15 +48,15 @@ type WrittenFile = {
   readonly leaves?: string;
 };
 
-type CompareInput = { readonly a: LutWish; readonly b: LutWish; readonly output: OutputId };
+type CompareInput = { readonly a: LutSpec; readonly b: LutSpec; readonly output: OutputId };
 export type Compared = { readonly loss: LutLoss; readonly map: DifferenceMap };
 
 export type LutJobs = {
   /** Opens a file and keeps it under an id. */
   keep: { input: { readonly id: string; readonly text: string }; output: Result<LutInfo> };
-  inspect: { input: Omit<InspectWish, 'nodes'> & { readonly wish: LutWish }; output: LutReport };
+  inspect: { input: Omit<InspectOptions, 'nodes'> & { readonly spec: LutSpec }; output: LutReport };
   /** What a LUT makes of neutrals. */
-  axis: { input: { readonly wish: LutWish }; output: GreyAxis };
+  axis: { input: { readonly spec: LutSpec }; output: GreyAxis };
   /** What each usual size loses. */
   losses: { input: LossesInput; output: Losses };
   write: { input: WriteInput; output: Result<WrittenFile> };

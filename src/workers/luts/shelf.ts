@@ -8,7 +8,7 @@ import { invertCurves } from '#core/lut/invert.ts';
 import { compileNodes, type LutNode } from '#core/lut/node.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import type { KeptWish, LutWish, StepWish } from './wish.ts';
+import type { LutFileSpec, LutSpec, StepSpec } from './lutSpec.ts';
 
 export type Run = (signal: Triple) => Triple;
 
@@ -20,7 +20,7 @@ export const inverseOf = (nodes: readonly LutNode[]): Result<LutNode> => {
     : failure('LUT', 'Only a 1D LUT can be turned round: this one mixes channels.');
 };
 
-/** LUT files that a worker was given, opened once, and the functions that wishes come to. */
+/** LUT files that a worker was given, opened once, and the functions that specs come to. */
 export const createShelf = () => {
   const files = new Map<string, LutFile>();
   const nodesOf = (id: string): readonly LutNode[] => {
@@ -29,27 +29,27 @@ export const createShelf = () => {
     return file.nodes;
   };
 
-  const keptNodes = ({ id, inverse }: KeptWish): readonly LutNode[] => {
+  const keptNodes = ({ id, inverse }: LutFileSpec): readonly LutNode[] => {
     if (!inverse) return nodesOf(id);
     const turned = inverseOf(nodesOf(id));
     if (!turned.ok) throw new RangeError(turned.reason);
     return [turned.value];
   };
 
-  const step = (wish: StepWish): Run => {
-    if (wish.kind === 'look') return blended(run(wish.of), wish.intensity);
-    if (wish.kind !== 'lut') return compileChain([wish]);
-    const { kind, intensity, scale, coding, interpolation } = wish;
+  const step = (spec: StepSpec): Run => {
+    if (spec.kind === 'look') return blended(run(spec.of), spec.intensity);
+    if (spec.kind !== 'lut') return compileChain([spec]);
+    const { kind, intensity, scale, coding, interpolation } = spec;
     return compileChain([
-      { kind, name: wish.id, nodes: keptNodes(wish), intensity, scale, coding, interpolation },
+      { kind, name: spec.id, nodes: keptNodes(spec), intensity, scale, coding, interpolation },
     ]);
   };
 
-  type Runs = { readonly [K in LutWish['kind']]: (wish: Extract<LutWish, { kind: K }>) => Run };
-  /** What makes the function of each kind of wish. A further one is a row. */
+  type Runs = { readonly [K in LutSpec['kind']]: (spec: Extract<LutSpec, { kind: K }>) => Run };
+  /** What makes the function of each kind of spec. A further one is a row. */
   const RUNS: Runs = {
     recipe: ({ recipe }) => compileRecipe(recipe).rgb,
-    kept: (wish) => onSignal(compileNodes(keptNodes(wish), wish.interpolation), wish.scale, wish.coding),
+    kept: (spec) => onSignal(compileNodes(keptNodes(spec), spec.interpolation), spec.scale, spec.coding),
     chain: ({ steps }) => {
       const made = steps.map(step);
       return (signal) => made.reduce((value, one) => one(value), signal);
@@ -58,8 +58,8 @@ export const createShelf = () => {
     corrected: ({ recipe, correction, order }) => corrected(recipe, correction, order),
   };
 
-  /** @throws RangeError when a wish names a file that is not here, or one that cannot be turned round. */
-  const run = (wish: LutWish): Run => (RUNS[wish.kind] as (w: LutWish) => Run)(wish);
+  /** @throws RangeError when a spec names a file that is not here, or one that cannot be turned round. */
+  const run = (spec: LutSpec): Run => (RUNS[spec.kind] as (w: LutSpec) => Run)(spec);
 
   return {
     /** Opens a file and keeps it; one that does not open leaves what was there. */

@@ -19,7 +19,7 @@ export type JobContext = {
    * with `freesLane` those of its own lane too, so that what it found before must be looked at again. Stops
    * if the call was cancelled meanwhile.
    */
-  readonly outside: <T>(wait: () => Promise<T>, how?: { readonly freesLane: boolean }) => Promise<T>;
+  readonly outside: <T>(wait: () => Promise<T>, options?: { readonly freesLane: boolean }) => Promise<T>;
 };
 
 export type Served<T> = { readonly output: T; readonly transfer?: readonly ArrayBufferLike[] };
@@ -107,8 +107,8 @@ export const serve = <J extends Jobs>(
         tell(phase, fraction);
         await letOthers();
       },
-      outside: async (wait, how = { freesLane: false }) => {
-        lanes.rest(task, lane, how);
+      outside: async (wait, options = { freesLane: false }) => {
+        lanes.rest(task, lane, options);
         try {
           return await Promise.race([wait(), aborted]);
         } finally {

@@ -26,10 +26,10 @@ const inOwnWorker = async <T>(
 
 /** Stills opened and written beside the caller’s thread: pictures go on meanwhile, and a large one can be given up. */
 export const stillsInWorkers: Stills = {
-  open: async (bytes, how, signal) => {
+  open: async (bytes, options, signal) => {
     const copy = bytes.slice().buffer;
     const done = await inOwnWorker(signal, (client) =>
-      client.call('open', { bytes: copy, how }, { transfer: [copy] }),
+      client.call('open', { bytes: copy, options }, { transfer: [copy] }),
     );
     return done.ok ? done.value : done;
   },

@@ -5,8 +5,8 @@ import type { Handlers } from '../rpc/serve.ts';
 import type { StillJobs, Stills } from './protocol.ts';
 
 export const stillHandlers = (): Handlers<StillJobs> => ({
-  open: async ({ bytes, how }) => {
-    const output = openFrame(new Uint8Array(bytes), how);
+  open: async ({ bytes, options }) => {
+    const output = openFrame(new Uint8Array(bytes), options);
     if (!output.ok) return { output };
     const { r, g, b } = output.value.frame;
     // Planes may share a buffer; it is handed over once.
@@ -20,6 +20,6 @@ export const stillHandlers = (): Handlers<StillJobs> => ({
 
 /** Stills in this very thread: where there are no workers, and in tests. */
 export const stillsHere: Stills = {
-  open: async (bytes, how) => openFrame(bytes, how),
+  open: async (bytes, options) => openFrame(bytes, options),
   write: async (frame) => success(writePng(frame) as Uint8Array<ArrayBuffer>),
 };

@@ -1,12 +1,12 @@
 // What a stills worker does: decoding and encoding of whole pictures, which cannot let others go in between.
 // Types only.
-import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import type { OpenedFrame, ReadingOptions } from '#core/formats/opened.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import type { Result } from '#core/result.ts';
 
 export type StillJobs = {
   open: {
-    input: { readonly bytes: ArrayBuffer; readonly how: ReadingWish };
+    input: { readonly bytes: ArrayBuffer; readonly options: ReadingOptions };
     output: Result<OpenedFrame>;
   };
   write: { input: { readonly frame: Frame }; output: { readonly png: Uint8Array<ArrayBuffer> } };
@@ -18,6 +18,10 @@ export type StillJobs = {
  */
 export type Stills = {
   /** Bytes stay with the caller. */
-  readonly open: (bytes: Uint8Array, how: ReadingWish, signal: AbortSignal) => Promise<Result<OpenedFrame>>;
+  readonly open: (
+    bytes: Uint8Array,
+    options: ReadingOptions,
+    signal: AbortSignal,
+  ) => Promise<Result<OpenedFrame>>;
   readonly write: (frame: Frame, signal: AbortSignal) => Promise<Result<Uint8Array<ArrayBuffer>>>;
 };

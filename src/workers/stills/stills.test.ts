@@ -32,14 +32,17 @@ describe('stills', () => {
     const bytes = png(500);
     const here = await stillsHere.open(bytes, { range: 'legal' }, never);
     const jobs = stillHandlers();
-    const served = await jobs.open({ bytes: bytes.slice().buffer, how: { range: 'legal' } }, plainContext);
+    const served = await jobs.open(
+      { bytes: bytes.slice().buffer, options: { range: 'legal' } },
+      plainContext,
+    );
     expect(served.output).toEqual(here);
     expect(served.transfer?.length).toBeGreaterThan(0);
     if (!here.ok) throw new Error(here.reason);
     const written = await jobs.write({ frame: here.value.frame }, plainContext);
     const again = await stillsHere.write(here.value.frame, never);
     expect(again).toEqual(success(written.output.png));
-    const bad = await jobs.open({ bytes: new ArrayBuffer(12), how: { range: 'legal' } }, plainContext);
+    const bad = await jobs.open({ bytes: new ArrayBuffer(12), options: { range: 'legal' } }, plainContext);
     expect(bad.output).toMatchObject({ ok: false, where: 'byte 0' });
   });
 
@@ -48,9 +51,9 @@ describe('stills', () => {
     // A decoder that never comes to its end for the first file.
     const slow: Stills = {
       ...stillsHere,
-      open: (bytes, how, signal) => {
+      open: (bytes, options, signal) => {
         opening.push(signal);
-        return opening.length === 2 ? new Promise(() => undefined) : stillsHere.open(bytes, how, signal);
+        return opening.length === 2 ? new Promise(() => undefined) : stillsHere.open(bytes, options, signal);
       },
     };
     const { worker, port } = channel();

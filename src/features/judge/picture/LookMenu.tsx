@@ -9,7 +9,7 @@ import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
 import { useBench, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
-import { NO_CHOICE, openedWish } from '#ui/bench/useThrough.ts';
+import { NO_CHOICE, openedSpec } from '#ui/bench/useThrough.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -30,11 +30,11 @@ const RATIO = { schema: z.number().min(0.2).max(5), says: 'Type width over heigh
 const useOpenedGrey = (): number | undefined => {
   const { luts } = useBench();
   const { camera, profile } = useSelection();
-  const opened = useSession((state) => state.opened);
-  const wish = opened && openedWish(opened, camera.coding);
+  const opened = useSession((state) => state.openedLut);
+  const spec = opened && openedSpec(opened, camera.coding);
   const { answer, old } = useAnswer({
-    key: wish,
-    ask: async (signal) => (wish ? luts.axis({ wish }, { signal }) : { state: 'cancelled' }),
+    key: spec,
+    ask: async (signal) => (spec ? luts.axis({ spec }, { signal }) : { state: 'cancelled' }),
   });
   return answer && !old ? compileGreyAxis(answer)(compileProfile(profile.data).signalAt(0)) : undefined;
 };
@@ -44,7 +44,7 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
   const { session } = useBench();
   const { monitors } = useSelection();
   const kit = useRecords(({ luts }) => luts);
-  const opened = useSession((state) => state.opened);
+  const opened = useSession((state) => state.openedLut);
   const input = useRef<HTMLInputElement>(null);
   const open = async (file: File | undefined) => {
     if (file && (await session.luts.openFile(file))) void setLook({ lut: 'opened', view: 'monitor' });

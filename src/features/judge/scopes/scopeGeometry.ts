@@ -28,14 +28,14 @@ const readLevel = (axis: ScopeAxis, share: number): Reading => {
   return { level, words: axis.read(level) };
 };
 
-type Wish = {
+type GeometryOptions = {
   readonly box: Size;
   readonly axis: ScopeAxis;
   /** Colour difference at the edge of the plane, of full swing. */
   readonly reach: number;
 };
 
-const GEOMETRIES: { readonly [K in ScopePlane]: (wish: Wish) => Geometry } = {
+const GEOMETRIES: { readonly [K in ScopePlane]: (options: GeometryOptions) => Geometry } = {
   levelsUp: ({ box: { width, height }, axis }) => ({
     drawn: { left: LEFT, width: Math.max(0, width - LEFT), height },
     readAt: ([, y]) => readLevel(axis, 1 - y / Math.max(1, height)),
@@ -59,7 +59,8 @@ const GEOMETRIES: { readonly [K in ScopePlane]: (wish: Wish) => Geometry } = {
 };
 
 /** How a scope of this plane lies in its box, and what is read where. */
-export const scopeGeometry = (plane: ScopePlane, wish: Wish): Geometry => GEOMETRIES[plane](wish);
+export const scopeGeometry = (plane: ScopePlane, options: GeometryOptions): Geometry =>
+  GEOMETRIES[plane](options);
 
 const STEPS: { readonly [key: string]: Point } = {
   ArrowLeft: [-1, 0],

@@ -8,13 +8,13 @@ import {
   fieldsOfFile,
   solveTable,
   tableFrom,
-  type OpenedCurve,
+  type CurveFile,
   type TableFields,
 } from './tableModel.ts';
 import { SCALE_OPTIONS, UNIT_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
-const CurveFile = ({ curve, onBack }: { curve: OpenedCurve; onBack: () => void }) => (
+const CurveFile = ({ curve, onBack }: { curve: CurveFile; onBack: () => void }) => (
   <>
     <p className="anchor-wide">
       <strong>{curve.file}</strong>{' '}

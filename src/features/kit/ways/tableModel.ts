@@ -16,7 +16,7 @@ import type { Coding } from '#core/signal/scale.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
 
 /** A LUT file that was opened. */
-export type OpenedCurve = { readonly file: string; readonly curve: SampledCurve };
+export type CurveFile = { readonly file: string; readonly curve: SampledCurve };
 
 /** A table, or a file in its place and how the file's numbers are meant. */
 export type TableFields = TableColumns & {
@@ -25,7 +25,7 @@ export type TableFields = TableColumns & {
   readonly unit: CurveMeaning['unit'];
   readonly grey: string;
   readonly clip: string;
-  readonly curve?: OpenedCurve;
+  readonly curve?: CurveFile;
   /** A file that could not be read; what was there stays. */
   readonly refused?: Failure;
 };

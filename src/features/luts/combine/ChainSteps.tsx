@@ -51,9 +51,9 @@ const LookSettings = ({ chain, set }: { chain: Chain; set: (change: Partial<Chai
 export const ChainSteps = () => {
   const { session } = useBench();
   const { profile } = useSelection();
-  const { chain, canTurn } = useSession(({ lutWork, opened }) => ({
+  const { chain, canTurn } = useSession(({ lutWork, openedLut }) => ({
     chain: lutWork.chain,
-    canTurn: opened?.invertible === true,
+    canTurn: openedLut?.invertible === true,
   }));
   const set = session.luts.setChain;
   const canInvert = chain.conversion === 'opened' && canTurn;

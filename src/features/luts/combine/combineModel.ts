@@ -1,21 +1,21 @@
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { ChainFields } from '#ui/bench/session/lutWork.ts';
-import type { LutWish, StepWish } from '#workers/luts/wish.ts';
+import type { LutSpec, StepSpec } from '#workers/luts/lutSpec.ts';
 import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
 import { sourceOf, type LutContext } from '../lutModel.ts';
 
-const asStep = (wish: LutWish, intensity = 1, inverse = false): StepWish => {
-  if (wish.kind === 'kept') return { ...wish, kind: 'lut', intensity, inverse };
-  return { kind: 'look', of: wish, intensity };
+const asStep = (spec: LutSpec, intensity = 1, inverse = false): StepSpec => {
+  if (spec.kind === 'kept') return { ...spec, kind: 'lut', intensity, inverse };
+  return { kind: 'look', of: spec, intensity };
 };
 
-const recipeIn = (wish: LutWish): LutRecipe | undefined => (wish.kind === 'recipe' ? wish.recipe : undefined);
+const recipeIn = (spec: LutSpec): LutRecipe | undefined => (spec.kind === 'recipe' ? spec.recipe : undefined);
 
 /** Where a look that expects log gets it from: back through a computed conversion; a file’s cannot be turned round. */
 const wayBack = (place: LutContext): LutRecipe | undefined => {
   const conversion = sourceOf(place, place.work.chain.conversion);
-  return conversion && recipeIn(conversion.wish);
+  return conversion && recipeIn(conversion.spec);
 };
 
 /** A look that wants log after a conversion that cannot be undone. */
@@ -29,34 +29,34 @@ export const lookProblem = (place: LutContext): string | undefined => {
 };
 
 /**
- * The chain as a wish: pull or push, conversion, way back where the look wants log, look. undefined when
+ * The chain as a spec: pull or push, conversion, way back where the look wants log, look. undefined when
  * nothing is in it.
  */
-export const chainWish = (
+export const chainSpec = (
   place: LutContext,
-): { readonly wish: LutWish; readonly output: OutputId } | undefined => {
+): { readonly spec: LutSpec; readonly output: OutputId } | undefined => {
   const { selection, work } = place;
   const { thirds, conversion, look, intensity, feed, inverse }: ChainFields = work.chain;
   const converts = sourceOf(place, conversion);
   const looks = sourceOf(place, look);
   const back = feed === 'log' && looks ? wayBack(place) : undefined;
-  const steps: StepWish[] = [
+  const steps: StepSpec[] = [
     ...(thirds === 0
       ? []
       : [{ kind: 'exposure' as const, profile: selection.profile.data, stops: thirds / 3 }]),
-    ...(converts ? [asStep(converts.wish, 1, inverse && converts.wish.kind === 'kept')] : []),
+    ...(converts ? [asStep(converts.spec, 1, inverse && converts.spec.kind === 'kept')] : []),
     ...(back ? [{ kind: 'back' as const, recipe: back }] : []),
-    ...(looks ? [asStep(looks.wish, intensity)] : []),
+    ...(looks ? [asStep(looks.spec, intensity)] : []),
   ];
   if (steps.length === 0) return undefined;
   const output =
     looks && !back ? (converts?.output ?? looks.output) : (looks?.output ?? converts?.output ?? 'bt1886');
-  return { wish: { kind: 'chain', steps }, output };
+  return { spec: { kind: 'chain', steps }, output };
 };
 
 /** The chain as a LUT to look at. */
 export const chainSource = (place: LutContext): LutSource | undefined => {
-  const chain = chainWish(place);
+  const chain = chainSpec(place);
   return chain && { ...PLAIN, id: 'chain', name: 'the chain', ...chain };
 };
 

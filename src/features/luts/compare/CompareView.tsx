@@ -54,7 +54,7 @@ const Side = ({ name, id, onPick }: { name: string; id: string; onPick: (id: str
 
 const useCompared = (a: LutSource | undefined, b: LutSource | undefined): Answer<Compared> => {
   const { luts } = useBench();
-  const input = a && b && { a: a.wish, b: b.wish, output: a.output };
+  const input = a && b && { a: a.spec, b: b.spec, output: a.output };
   return useAnswer({
     key: input,
     ask: async (signal) => (input ? luts.compare(input, { signal }) : { state: 'cancelled' }),

@@ -88,7 +88,7 @@ export const InspectTools = ({
 }) => {
   const { book, session } = useBench();
   const { opened, inspected } = useSession((state) => ({
-    opened: state.opened,
+    opened: state.openedLut,
     inspected: state.lutWork.inspected,
   }));
   const record = useRecords(({ luts }) => luts.get(inspected));

@@ -25,7 +25,7 @@ export const InspectView = () => {
   const records = useRecords();
   const { numbers } = useCard();
   const { opened, inspected } = useSession((state) => ({
-    opened: state.opened,
+    opened: state.openedLut,
     inspected: state.lutWork.inspected,
   }));
   const openLut = useOpenLut();

@@ -11,7 +11,7 @@ export const useReport = (source: LutSource | undefined): Answer<LutReport> => {
   const selection = useSelection();
   const { profile, plan, subjects } = selection;
   const input = source && {
-    wish: source.wish,
+    spec: source.spec,
     output: source.output,
     scale: source.scale,
     coding: source.coding,

@@ -5,7 +5,7 @@ import type { GradeCorrection, Order, OrderLoss } from '#core/grade/order.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
-import type { LutWish } from '#workers/luts/wish.ts';
+import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -24,21 +24,21 @@ const SAYS: { readonly [K in Order]: string } = {
 };
 const percent = (v: number) => `${(100 * v).toFixed(v > 0 && v < 0.001 ? 3 : 1)} %`;
 
-const useOrderLoss = (wish: { readonly recipe: LutRecipe; readonly correction: GradeCorrection }) => {
+const useOrderLoss = (spec: { readonly recipe: LutRecipe; readonly correction: GradeCorrection }) => {
   const { session } = useBench();
   const serial = useSession(({ frame }) => frame?.serial);
   return useAnswer<OrderLoss>({
-    key: serial === undefined ? undefined : [serial, wish],
-    ask: (signal) => session.look.order(wish, { signal }),
+    key: serial === undefined ? undefined : [serial, spec],
+    ask: (signal) => session.look.order(spec, { signal }),
   });
 };
 
-const Way = ({ order, wish, output }: { order: Order; wish: LutWish; output: 'bt1886' }) => {
-  const through = useMemo(() => ({ wish, output }), [wish, output]);
+const Way = ({ order, spec, output }: { order: Order; spec: LutSpec; output: 'bt1886' }) => {
+  const through = useMemo(() => ({ spec, output }), [spec, output]);
   return (
     <Panel title={NAMES[order]} note={SAYS[order]} className="lut-way">
       <LutPicture through={through} name={NAMES[order]} />
-      <OutputScope wish={wish} pane={`order-scope-${order}`} name={NAMES[order]} />
+      <OutputScope spec={spec} pane={`order-scope-${order}`} name={NAMES[order]} />
     </Panel>
   );
 };
@@ -77,12 +77,12 @@ export const OrderView = () => {
     () => monitoringRecipe({ profile: profile.data, pullStops: plan.placement }),
     [profile.data, plan.placement],
   );
-  const wish = useMemo(() => ({ recipe, correction }), [recipe, correction]);
-  const wishes = useMemo(() => {
-    const of = (order: Order): LutWish => ({ kind: 'corrected', recipe, correction, order });
+  const spec = useMemo(() => ({ recipe, correction }), [recipe, correction]);
+  const specs = useMemo(() => {
+    const of = (order: Order): LutSpec => ({ kind: 'corrected', recipe, correction, order });
     return { before: of('before'), after: of('after') };
   }, [recipe, correction]);
-  const { answer: loss, problem } = useOrderLoss(wish);
+  const { answer: loss, problem } = useOrderLoss(spec);
   const set = session.luts.correct;
   const rows = loss && [
     {
@@ -105,8 +105,8 @@ export const OrderView = () => {
   return (
     <div className="luts-order">
       <div className="lut-ways">
-        <Way order="before" wish={wishes.before} output="bt1886" />
-        <Way order="after" wish={wishes.after} output="bt1886" />
+        <Way order="before" spec={specs.before} output="bt1886" />
+        <Way order="after" spec={specs.after} output="bt1886" />
       </div>
       <div className="lut-ways">
         <Panel

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { LutWish } from '#workers/luts/wish.ts';
+import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useSize } from '#ui/parts/useSize.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
@@ -11,7 +11,7 @@ const TICKS = [0, 25, 50, 75, 100];
 const AXIS = [-5, 105] as const;
 
 /** The waveform of the picture behind a LUT, in % of its signal. */
-export const OutputScope = ({ wish, pane, name }: { wish: LutWish; pane: string; name: string }) => {
+export const OutputScope = ({ spec, pane, name }: { spec: LutSpec; pane: string; name: string }) => {
   const { session } = useBench();
   const selection = useSelection();
   const serial = useSession(({ frame }) => frame?.serial);
@@ -30,13 +30,13 @@ export const OutputScope = ({ wish, pane, name }: { wish: LutWish; pane: string;
       height,
       ramp: 'viridis',
       matrix: 'bt709',
-      through: wish,
+      through: spec,
       brightness: 1,
       reach: 1,
       hold: false,
     } as const;
     return (signal: AbortSignal) => session.look.scope(request, { signal });
-  }, [session, serial, data, wish, pane, columns, height]);
+  }, [session, serial, data, spec, pane, columns, height]);
   const { canvas } = useCanvas(ask);
   const at = (percent: number) => 100 * (1 - (percent - AXIS[0]) / (AXIS[1] - AXIS[0]));
   return (

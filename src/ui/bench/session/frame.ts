@@ -1,5 +1,5 @@
 import type { Range } from '#core/signal/scale.ts';
-import type { JudgeJobs, Opened, RereadInput } from '#workers/judge/protocol.ts';
+import type { JudgeJobs, OpenedPicture, RereadInput } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import { fetchBytes } from './files.ts';
 import { createMeasuring } from './measuring.ts';
@@ -30,7 +30,7 @@ export const createFrame = ({
   nextSerial,
 }: FrameParts) => {
   let from: File | undefined;
-  let how: RereadInput | undefined;
+  let reading: RereadInput | undefined;
 
   const open = createOpener({ access: { get, set }, opening, tell });
 
@@ -56,7 +56,7 @@ export const createFrame = ({
     );
     if (!done) return;
     from = file;
-    how = undefined;
+    reading = undefined;
   };
 
   const measuring = createMeasuring({ judge, access: { get, set }, moving, tell });
@@ -72,20 +72,20 @@ export const createFrame = ({
         range: 'legal',
       }),
     /** The same picture, read as another range, sample layout or feed. */
-    reread: async (wanted: RereadInput): Promise<void> => {
+    reread: async (input: RereadInput): Promise<void> => {
       const { frame } = get();
       if (!frame) return;
       const done = await open(
         frame.name,
         'Reading the codes again',
-        ({ signal, onProgress }) => judge.call('reread', wanted, { signal, onProgress }),
+        ({ signal, onProgress }) => judge.call('reread', input, { signal, onProgress }),
         ({ info }) => ({
           frame: { ...frame, info, serial: nextSerial() },
           measured: undefined,
           samples: undefined,
         }),
       );
-      if (done) how = wanted;
+      if (done) reading = input;
     },
     /** Gives up what is being opened. */
     cancelOpening: () => {
@@ -112,7 +112,7 @@ export const createFrame = ({
       }
       const { at } = moving.getState();
       moving.pause();
-      const again = (opened: Opened): Partial<{ frame: OpenFrame; measured: undefined }> => ({
+      const again = (opened: OpenedPicture): Partial<{ frame: OpenFrame; measured: undefined }> => ({
         frame: { ...frame, info: opened.info, serial: nextSerial() },
         measured: undefined,
       });
@@ -122,8 +122,8 @@ export const createFrame = ({
         async ({ signal, onProgress }) => {
           const input = { file: await file.file(), name: file.name, range: file.range };
           const opened = await judge.call('open', input, { signal, onProgress });
-          if (opened.state !== 'done' || !opened.output.ok || !how) return opened;
-          return judge.call('reread', how, { signal, onProgress });
+          if (opened.state !== 'done' || !opened.output.ok || !reading) return opened;
+          return judge.call('reread', reading, { signal, onProgress });
         },
         again,
       );

@@ -38,8 +38,8 @@ export const createKnobs = ({ get, set }: Access) => {
       change({ auto: { ...stage.auto, [id]: on }, ...begins, ...starts });
     },
     /** What the meter looks at. */
-    meter: (how: Partial<Pick<Automatics, 'mode' | 'spot'>>) =>
-      set(({ stage }) => (stage ? { stage: { ...stage, auto: { ...stage.auto, ...how } } } : {})),
+    meter: (change: Partial<Pick<Automatics, 'mode' | 'spot'>>) =>
+      set(({ stage }) => (stage ? { stage: { ...stage, auto: { ...stage.auto, ...change } } } : {})),
     run: (running: boolean) => change({ running, shown: 0, dropped: 0 }),
     /** What the running camera has come to. */
     advance: (values: AutoValues & Seen & Pick<StageState, 'shown' | 'dropped'>) => change(values),

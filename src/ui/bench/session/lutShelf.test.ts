@@ -6,7 +6,7 @@ import type { Client } from '#workers/rpc/client.ts';
 import { plainContext } from '#workers/rpc/fixtures/context.ts';
 import type { Database } from '#store/database.ts';
 import { demoLuts } from '#store/demo/luts.ts';
-import { createLutShelf, wishOf } from './lutShelf.ts';
+import { createLutShelf, lutSpecOf } from './lutShelf.ts';
 
 const CUBE = `LUT_3D_SIZE 2\n${Array.from({ length: 8 }, (_, i) => `${i & 1} ${(i >> 1) & 1} ${i >> 2}`).join('\n')}\n`;
 
@@ -97,8 +97,8 @@ describe('the LUT shelf of a window', () => {
   });
 
   it('asks for a recipe as a recipe, for a file by its id', () => {
-    expect(wishOf(demoLuts[0])).toEqual({ kind: 'recipe', recipe: demoLuts[0].recipe });
-    expect(wishOf({ ...demoLuts[0], recipe: undefined })).toMatchObject({
+    expect(lutSpecOf(demoLuts[0])).toEqual({ kind: 'recipe', recipe: demoLuts[0].recipe });
+    expect(lutSpecOf({ ...demoLuts[0], recipe: undefined })).toMatchObject({
       kind: 'kept',
       id: demoLuts[0].id,
       scale: 'signal',

@@ -1,7 +1,7 @@
 import { failure, success, type Result } from '#core/result.ts';
 import type { JudgeJobs } from '#workers/judge/protocol.ts';
 import type { LutInfo, LutJobs } from '#workers/luts/protocol.ts';
-import type { LutWish } from '#workers/luts/wish.ts';
+import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { CallOptions, Client } from '#workers/rpc/client.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import type { Database } from '#store/database.ts';
@@ -12,7 +12,7 @@ import type { OpenedLut } from './lutWork.ts';
 const MOST_BYTES = 80_000_000;
 
 /** A LUT of the kit as it is asked of a worker. */
-export const wishOf = ({ id, recipe, scale, coding, interpolation }: LutRecord): LutWish =>
+export const lutSpecOf = ({ id, recipe, scale, coding, interpolation }: LutRecord): LutSpec =>
   recipe ? { kind: 'recipe', recipe } : { kind: 'kept', id, scale, coding, interpolation };
 
 type Kept = Promise<Result<LutInfo>>;

@@ -17,14 +17,14 @@ export const createLutWork = (shelf: LutShelf, { get, set }: Access, tell: Tell)
         tell(file.name, result);
         return false;
       }
-      set({ opened: result.value, failure: undefined });
+      set({ openedLut: result.value, failure: undefined });
       // Another file may not be one that can be turned round.
       work({ chain: { ...get().lutWork.chain, inverse: false } });
       return true;
     },
     /** How the opened file is read. */
-    readOpened: (how: Partial<Pick<OpenedLut, 'scale' | 'output'>>) =>
-      set(({ opened }) => (opened ? { opened: { ...opened, ...how } } : {})),
+    readOpened: (change: Partial<Pick<OpenedLut, 'scale' | 'output'>>) =>
+      set(({ openedLut }) => (openedLut ? { openedLut: { ...openedLut, ...change } } : {})),
     moveBuild: (planId: string, build: LutBuild) => set({ movingBuild: { planId, build } }),
     /** The plan has it now, or it was given up. */
     settleBuild: () => set({ movingBuild: undefined }),

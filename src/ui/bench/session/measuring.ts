@@ -5,7 +5,7 @@ import type {
   Captured,
   FrameInfo,
   JudgeJobs,
-  Measured,
+  MeasuredFrame,
   MeasureInput,
   ThumbnailRequest,
 } from '#workers/judge/protocol.ts';
@@ -33,12 +33,12 @@ export const createMeasuring = ({ judge, access: { get, set }, moving, tell }: M
   const marks = ({ patches, keyed } = get()): Pick<MeasureInput, 'patches' | 'keyed'> => ({ patches, keyed });
 
   /** Measures the picture that is on the bench at this moment; undefined when there is none. */
-  const measureNow = async (target: MeasureTarget): Promise<Measured | undefined> => {
+  const measureNow = async (target: MeasureTarget): Promise<MeasuredFrame | undefined> => {
     const outcome = await judge.call('measure', { ...target, ...marks() });
     return outcome.state === 'done' ? outcome.output : undefined;
   };
 
-  const keep = (measured: Measured): boolean => {
+  const keep = (measured: MeasuredFrame): boolean => {
     const { frame } = get();
     if (!frame || !isOf(frame.info, measured)) return false;
     set({ measured });

@@ -3,13 +3,13 @@ import type { Access, Tell } from './state.ts';
 
 /** What went wrong last, to be shown until it is closed or something opens. */
 export const createNotice = ({ set }: Access) => {
-  const tell: Tell = (name, failure, how = { isLasting: false }) =>
+  const tell: Tell = (name, failure, options = { isLasting: false }) =>
     set(({ failure: told }) =>
       // What was cut off by a worker's end says so once more; the notice that lasts is not replaced by one
       // that does not.
-      told?.isLasting && !how.isLasting && failure.reason.includes(told.reason)
+      told?.isLasting && !options.isLasting && failure.reason.includes(told.reason)
         ? {}
-        : { failure: { ...failure, ...how, name } },
+        : { failure: { ...failure, ...options, name } },
     );
   return {
     tell,

@@ -1,5 +1,5 @@
 import { failure, type Result } from '#core/result.ts';
-import type { Opened } from '#workers/judge/protocol.ts';
+import type { OpenedPicture } from '#workers/judge/protocol.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import { wordsOf } from './files.ts';
 import type { Opening } from './opening.ts';
@@ -13,11 +13,11 @@ export const createOpener =
   async (
     name: string,
     phase: string,
-    call: (way: ReturnType<Opening['begin']>) => Promise<Outcome<Result<Opened>>>,
-    found: (opened: Opened) => Parameters<Access['set']>[0],
+    call: (way: ReturnType<Opening['begin']>) => Promise<Outcome<Result<OpenedPicture>>>,
+    found: (opened: OpenedPicture) => Parameters<Access['set']>[0],
   ): Promise<boolean> => {
     const way = opening.begin(name, phase);
-    let outcome: Outcome<Result<Opened>>;
+    let outcome: Outcome<Result<OpenedPicture>>;
     try {
       outcome = await call(way);
     } catch (error) {

@@ -291,12 +291,12 @@ describe('the LUTs screen', () => {
     session().luts.setChain({ inverse: true });
     expect(await session().luts.openFile(new File([CUBE], 'own.cube'))).toBe(true);
     expect(state()).toMatchObject({
-      opened: { name: 'own.cube', scale: 'signal', output: 'bt1886' },
+      openedLut: { name: 'own.cube', scale: 'signal', output: 'bt1886' },
       lutWork: { chain: { inverse: false } },
     });
     session().luts.readOpened({ scale: 'code', output: 'pq' });
-    expect(state().opened).toMatchObject({ scale: 'code', output: 'pq' });
+    expect(state().openedLut).toMatchObject({ scale: 'code', output: 'pq' });
     expect(await session().luts.openFile(new File(['nonsense'], 'bad.cube'))).toBe(false);
-    expect(state()).toMatchObject({ opened: { name: 'own.cube' }, failure: { name: 'bad.cube' } });
+    expect(state()).toMatchObject({ openedLut: { name: 'own.cube' }, failure: { name: 'bad.cube' } });
   });
 });

@@ -105,16 +105,16 @@ export const createStage = ({
     ): void => {
       const { frame, stage, busy } = get();
       if (busy || (frame && frame.scene === undefined && !overFile)) return;
-      const wanted = sceneFor(setupId, cameraId);
-      if (stage && (stage.sceneId === wanted || sceneFits(stage.sceneId, setupId, cameraId))) return;
-      if (!wanted) {
+      const sceneId = sceneFor(setupId, cameraId);
+      if (stage && (stage.sceneId === sceneId || sceneFits(stage.sceneId, setupId, cameraId))) return;
+      if (!sceneId) {
         if (frame && !overFile) close();
         return;
       }
       const place = `${setupId} ${cameraId}`;
       if (asked === place && !stage && !frame) return;
       asked = place;
-      void openScene(wanted, { turned: asCard ? {} : FIRST_LOOK[wanted] });
+      void openScene(sceneId, { turned: asCard ? {} : FIRST_LOOK[sceneId] });
     },
     /**
      * One picture through the simulated camera; while it runs only those who draw are told. A setting that is

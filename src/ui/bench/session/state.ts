@@ -3,7 +3,7 @@ import type { SceneTruth } from '#core/scene/truth.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { Failure } from '#core/result.ts';
 import type { Patch } from '#core/scopes/measure.ts';
-import type { MeasureWish } from '#core/scopes/measureFrame.ts';
+import type { MeasureOptions } from '#core/scopes/measureFrame.ts';
 import type { Keyed } from '#core/scopes/tracks.ts';
 import type {
   ClipInfo,
@@ -11,7 +11,7 @@ import type {
   FrameInfo,
   Hero,
   KernelsInUse,
-  Measured,
+  MeasuredFrame,
 } from '#workers/judge/protocol.ts';
 import type { Progress } from '#workers/rpc/protocol.ts';
 import type { Automatics, AutoValues, Knobs, Seen } from '../../stage/stageModel.ts';
@@ -50,7 +50,7 @@ export type Laid = {
 };
 
 /** What a frame is measured against; where the marks lie, the bench knows. */
-export type MeasureTarget = Omit<MeasureWish, 'patches'>;
+export type MeasureTarget = Omit<MeasureOptions, 'patches'>;
 
 export type SessionState = {
   /** What went wrong last, to be shown; nothing else goes by it. */
@@ -62,7 +62,7 @@ export type SessionState = {
   /** Places of patches at frames of a clip; in between they move evenly. */
   readonly keyed: Keyed;
   /** What was measured last of the frame. */
-  readonly measured?: Measured;
+  readonly measured?: MeasuredFrame;
   /** How far the judging of the whole clip is, 0..1; undefined when none is under way. */
   readonly surveying?: number;
   /** What was measured over the open clip. */
@@ -70,7 +70,7 @@ export type SessionState = {
   /** A picture that the worker keeps as the reference. */
   readonly hero?: Hero & { readonly name: string };
   /** A LUT file that was opened in this window, and how it is read. */
-  readonly opened?: OpenedLut;
+  readonly openedLut?: OpenedLut;
   readonly lutWork: LutWork;
   /** The LUT being built, ahead of the plan while a slider moves. */
   readonly movingBuild?: MovingBuild;
@@ -97,7 +97,7 @@ export type Access = {
  * Tells what went wrong; `name` is what it went wrong with. What lasts stays until it is closed, whatever is
  * opened meanwhile.
  */
-export type Tell = (name: string, failure: Failure, how?: { readonly isLasting: boolean }) => void;
+export type Tell = (name: string, failure: Failure, options?: { readonly isLasting: boolean }) => void;
 
 /** A notice that is over once something was opened. */
 export const withoutPassingNotice = ({ failure }: SessionState): Partial<SessionState> =>

@@ -46,11 +46,13 @@ export const openServedClip = async (file: Blob, signal?: AbortSignal): Promise<
 
   return success({
     info: { times, ...pace(times, last), note: 'decoded by ffmpeg on this machine' },
-    frameAt: async (n, wish) => {
+    frameAt: async (n, options) => {
       const bytes = await bytesAt(n);
       if (!bytes.ok) return bytes;
       const picture = { width, height, layout, bytes: bytes.value };
-      return success(openedVideo({ ...picture, container: `${container}, ${codec}`, tags, exactness }, wish));
+      return success(
+        openedVideo({ ...picture, container: `${container}, ${codec}`, tags, exactness }, options),
+      );
     },
     close: () => {
       void fetch(`/api/clips/${id}`, { method: 'DELETE', keepalive: true }).catch(() => undefined);

@@ -1,12 +1,12 @@
-import type { OpenedFrame, ReadingWish } from '#core/formats/opened.ts';
+import type { OpenedFrame, ReadingOptions } from '#core/formats/opened.ts';
 import type { Result } from '#core/result.ts';
 import type { ClipInfo } from '../protocol.ts';
 
 /** A clip whose frames are fetched one at a time; the file itself stays where it is. */
 export type ClipSource = {
   readonly info: ClipInfo;
-  /** Frame n; `wish` says how its codes are read. Its R'G'B' may still be to be made from its Y'CbCr. */
-  readonly frameAt: (n: number, wish: ReadingWish) => Promise<Result<OpenedFrame>>;
+  /** Frame n; `options` says how its codes are read. Its R'G'B' may still be to be made from its Y'CbCr. */
+  readonly frameAt: (n: number, options: ReadingOptions) => Promise<Result<OpenedFrame>>;
   readonly close: () => void;
 };
 
@@ -20,7 +20,7 @@ export const oneAtATime = ({ info, frameAt, close }: ClipSource): ClipSource => 
   };
   return {
     info,
-    frameAt: (n, wish) => inTurn(() => frameAt(n, wish)),
+    frameAt: (n, options) => inTurn(() => frameAt(n, options)),
     close: () => void inTurn(async () => close()),
   };
 };

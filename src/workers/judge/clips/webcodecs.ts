@@ -9,7 +9,7 @@ import {
 } from 'mediabunny';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
-import { MAX_PIXELS, type OpenedFrame, type ReadingWish } from '#core/formats/opened.ts';
+import { MAX_PIXELS, type OpenedFrame, type ReadingOptions } from '#core/formats/opened.ts';
 import { openedVideo, tagsOfColour } from '#core/formats/video.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { pace, type ClipSource } from './source.ts';
@@ -43,7 +43,7 @@ const openSample = async (
   container: string,
   told: number,
   tags: SourceTags,
-  wish: ReadingWish,
+  options: ReadingOptions,
 ): Promise<Result<OpenedFrame>> => {
   const layout = VIDEO_LAYOUTS[sample.format ?? ''];
   if (!layout)
@@ -55,7 +55,7 @@ const openSample = async (
   const bytes = new Uint8Array(sample.allocationSize());
   await sample.copyTo(bytes);
   const exactness = exactnessOf(sample.format ?? '', told, layout.bitDepth);
-  return success(openedVideo({ width, height, layout, bytes, container, tags, exactness }, wish));
+  return success(openedVideo({ width, height, layout, bytes, container, tags, exactness }, options));
 };
 
 const timesOf = async (track: InputVideoTrack): Promise<{ times: Float64Array; last: number }> => {
@@ -140,7 +140,7 @@ export const openWebCodecsClip = async (
 
     return success({
       info: { times, ...pace(times, last) },
-      frameAt: async (n, wish) => {
+      frameAt: async (n, options) => {
         try {
           if (run?.next !== n) {
             await leave();
@@ -156,7 +156,7 @@ export const openWebCodecsClip = async (
             );
           }
           try {
-            return await openSample(sample, name, told, tags, wish);
+            return await openSample(sample, name, told, tags, options);
           } finally {
             sample.close();
           }

@@ -28,7 +28,7 @@ export const openY4mClip = async (file: Blob): Promise<Result<ClipSource>> => {
       variable: false,
       ...(rest > 0 ? { note: `cut short within frame ${frames + 1}` } : {}),
     },
-    frameAt: async (n, wish) => {
+    frameAt: async (n, options) => {
       const at = start + n * pitch;
       const bytes = await bytesOf(file.slice(at, at + pitch));
       // A frame may carry words of its own after FRAME; then the clip is not evenly laid out.
@@ -36,12 +36,12 @@ export const openY4mClip = async (file: Blob): Promise<Result<ClipSource>> => {
         return failure(`byte ${at}`, `Frame ${n + 1} does not begin where it should: copy the clip again.`);
       const shape = { width, height, bitDepth, chroma };
       return success({
-        frame: y4mFrameFrom(bytes.subarray(WORD.length), shape, rangeFor(wish, told), unconverted),
+        frame: y4mFrameFrom(bytes.subarray(WORD.length), shape, rangeFor(options, told), unconverted),
         reading: bitDepth === 8 ? 'codes8' : 'codes10',
         evidence: `${bitDepth}-bit ${chroma}`,
         container: 'Y4M',
         tags: { range: told },
-        referred: wish.referred ?? 'recorded',
+        referred: options.referred ?? 'recorded',
         exactness: EXACT,
       });
     },

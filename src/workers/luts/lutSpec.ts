@@ -7,7 +7,7 @@ import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { Coding } from '#core/signal/scale.ts';
 
 /** A file that was given to the worker, and how it is read. */
-export type KeptWish = {
+export type LutFileSpec = {
   readonly id: string;
   readonly scale: CubeScale;
   readonly coding: Coding;
@@ -17,20 +17,20 @@ export type KeptWish = {
 };
 
 /** Steps of a chain; files are named instead of brought. */
-export type StepWish =
+export type StepSpec =
   | Exclude<ChainStep, { kind: 'lut' }>
-  | (KeptWish & { readonly kind: 'lut'; readonly intensity: number })
-  | { readonly kind: 'look'; readonly of: LutWish; readonly intensity: number };
+  | (LutFileSpec & { readonly kind: 'lut'; readonly intensity: number })
+  | { readonly kind: 'look'; readonly of: LutSpec; readonly intensity: number };
 
 /** From a recording's signal to a picture's. */
-export type LutWish =
+export type LutSpec =
   | { readonly kind: 'recipe'; readonly recipe: LutRecipe }
-  | ({ readonly kind: 'kept' } & KeptWish)
-  | { readonly kind: 'chain'; readonly steps: readonly StepWish[] }
+  | ({ readonly kind: 'kept' } & LutFileSpec)
+  | { readonly kind: 'chain'; readonly steps: readonly StepSpec[] }
   /** Baked to so many points a side, signal 0..1, and read between them: what a monitor makes of it. */
   | {
       readonly kind: 'reduced';
-      readonly of: LutWish;
+      readonly of: LutSpec;
       readonly points: number;
       readonly interpolation: InterpolationId;
     }
