@@ -60,6 +60,9 @@ export const setCell = async (page: Page, id: string, label: string) => {
   await expect(page.locator('.cell-popover')).toHaveCount(0);
 };
 
+/** Turns to a part of a screen by its tab. */
+export const openPart = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
+
 /** Picks one of a few by its word. */
 export const pick = (page: Page, word: string) =>
   page.getByRole('radiogroup').getByText(word, { exact: true }).click();

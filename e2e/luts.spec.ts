@@ -9,7 +9,18 @@ import { sampleLattice } from '../src/core/lut/lattice.ts';
 import { UNIT_DOMAIN } from '../src/core/lut/lut.ts';
 import { compileNodes } from '../src/core/lut/node.ts';
 import { ARCHETYPES, compileProfile } from '../src/core/profile/index.ts';
-import { cell, expect, inked, printOf, reloaded, setCell, test, verdict, visit } from './fixtures.ts';
+import {
+  cell,
+  expect,
+  inked,
+  openPart,
+  printOf,
+  reloaded,
+  setCell,
+  test,
+  verdict,
+  visit,
+} from './fixtures.ts';
 
 const furnace = '/luts?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam';
 const hasOcio = spawnSync('sh', ['-c', 'command -v ociochecklut']).status === 0;
@@ -22,8 +33,6 @@ const painted = (page: Page) =>
   expect.poll(() => inked(page, picture), { timeout: 30_000 }).toBeGreaterThan(10_000);
 const under = (page: Page, name: string) =>
   page.getByRole('radiogroup', { name: 'Under the picture' }).getByText(name, { exact: true }).click();
-const part = (page: Page, name: string) =>
-  page.getByRole('radiogroup', { name: 'Part of LUTs' }).getByText(name, { exact: true }).click();
 const write = async (page: Page): Promise<string> => {
   const [file] = await Promise.all([page.waitForEvent('download'), page.locator('.lut-file').click()]);
   return readFileSync(await file.path(), 'utf8');
@@ -149,7 +158,7 @@ test('sliders, presets and outputs answer on table, ladder and picture; a LUT go
 test('a LUT is inspected, kept, combined and compared; what is none is named', async ({ page }) => {
   await visit(page, furnace);
   await painted(page);
-  await part(page, 'Inspect');
+  await openPart(page, 'Inspect');
   await expect(verdict(page, 'feed')).toHaveAttribute('data-state', 'holds', { timeout: 30_000 });
 
   await test.step('a look from a file, fed log', async () => {
@@ -189,7 +198,7 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
   });
 
   await test.step('a chain: pull, conversion, look at 50 %, as CLF; the pull alone as a CDL', async () => {
-    await part(page, 'Combine and bake');
+    await openPart(page, 'Combine and bake');
     await page.getByRole('slider', { name: 'Pull or push' }).focus();
     await page.keyboard.press('ArrowLeft');
     await page.getByRole('combobox', { name: 'Look' }).selectOption({ label: 'Warm' });
@@ -231,7 +240,7 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
   });
 
   await test.step('two are compared on picture, stops and cube', async () => {
-    await part(page, 'Compare');
+    await openPart(page, 'Compare');
     await expect(page.locator('.lut-map')).toBeVisible({ timeout: 30_000 });
     await expect(page.locator('.luts-picture .quiet').first()).toContainText('ΔE2000 mean');
     await expect.poll(() => inked(page, '.wipe canvas')).toBeGreaterThan(10_000);
@@ -244,7 +253,7 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
   });
 
   await test.step('the order of a correction is seen and told', async () => {
-    await part(page, 'Order matters');
+    await openPart(page, 'Order matters');
     await expect(page.locator('[data-order-verdict]')).toContainText('Done after', { timeout: 30_000 });
     await expect.poll(() => inked(page, '.lut-way:first-child .lut-scope canvas')).toBeGreaterThan(1000);
     await page.getByRole('slider', { name: 'Exposure' }).focus();

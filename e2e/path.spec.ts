@@ -10,11 +10,11 @@ import {
   inked,
   markCard,
   openFile,
-  pick,
+  openPart,
   printOf,
   reloaded,
-  stored,
   setCell,
+  stored,
   test,
   verdict,
   visit,
@@ -89,7 +89,7 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
 
   await test.step('plan: the card’s cells; zebras computed and rounded', async () => {
     await page.keyboard.press('2');
-    await pick(page, 'By thirds');
+    await openPart(page, 'By thirds');
     await setCell(page, 'iso', '1600');
     await expect(cell(page, 'iso')).toHaveText('1600');
     await expect(page.getByText('1.0 over base 800')).toBeVisible();

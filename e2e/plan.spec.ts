@@ -1,4 +1,4 @@
-import { cell, expect, pick, reloaded, test, visit } from './fixtures.ts';
+import { cell, expect, openPart, reloaded, test, visit } from './fixtures.ts';
 
 const plan = (setup: string, rest = '') => `/plan?shoot=salt-and-fire&setup=${setup}${rest}`;
 
@@ -89,7 +89,7 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
   });
 
   await test.step('the checklist is ticked off and kept', async () => {
-    await pick(page, 'Checklist');
+    await openPart(page, 'Checklist');
     await page.getByLabel(/^Zebra/).check();
     await reloaded(page);
     await expect(page.getByText('1 of 10')).toBeVisible();
@@ -115,7 +115,7 @@ test('profile advice: nobody grades, the standard picture leads; a muted rule is
   await page.getByRole('button', { name: 'Will it be graded' }).click();
   await expect(page.locator('.advice').filter({ hasText: 'Nobody will grade' })).toHaveCount(0);
   const standard = page.locator('.advice').filter({ hasText: 'standard' });
-  await standard.locator('summary').click();
+  await standard.locator('.accordion-button').click();
   await standard.getByRole('button', { name: 'Take standard' }).click();
   await expect(cell(page, 'profile')).toHaveText('standard');
 });
@@ -162,7 +162,7 @@ test('the day: sun of a typed place, set-ups reordered, every camera’s cards o
   await expect(rows.first()).toContainText('Bench interview');
   await page.keyboard.press('Control+z');
 
-  await pick(page, 'Pocket cards');
+  await openPart(page, 'Pocket cards');
   await expect(page.locator('.day-card')).toHaveCount(4);
   await expect(page.locator('.day-card h3').first()).toHaveText(/1 Bench interview/);
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { cell, expect, pick, reloaded, test, visit } from './fixtures.ts';
+import { cell, expect, openPart, reloaded, test, visit } from './fixtures.ts';
 
 const at = (view: string) => {
   const [step, ...more] = view.split('&');
@@ -158,7 +158,7 @@ test('a camera and a subject of one’s own: added, typed, used by the card', as
   await expect(page.locator('.facts')).toContainText('long GOP, 150');
   await expect(page.locator('.ladder')).toContainText('floor −4.5');
   await expect(cell(page, 'card')).toHaveText('40±2');
-  await pick(page, 'Bag');
+  await openPart(page, 'Bag');
   await page.getByRole('button', { name: 'Add subject' }).click();
   const subject = page.locator('.bag-form');
   await subject.getByLabel('Name').fill('Ida');

@@ -12,6 +12,7 @@ import {
   inked,
   markCard,
   openFile,
+  openPart,
   openWithDevice,
   pick,
   printOf,
@@ -326,8 +327,7 @@ test.describe('a worker that the browser ends', () => {
   test('the LUT worker in the middle of its jobs: a sentence, and the same question is answered again', async ({
     page,
   }) => {
-    const part = (name: string) =>
-      page.getByRole('radiogroup', { name: 'Part of LUTs' }).getByText(name, { exact: true }).click();
+    const part = (name: string) => openPart(page, name);
     await visit(page, `${at('luts')}&below=file`);
     await expect(page.locator('.lut-bake')).toContainText('Channels mix');
     await endAt(page, 'write');

@@ -123,6 +123,12 @@ const clothes = ({ coat, skin, standing, reaching, stride = 0 }: Person): Materi
   const leather = from709(0.035, 0.025, 0.02);
   const bare = from709(...skin);
   const swing = 0.28 * Math.sin(stride);
+  const cloth = (y: number, opening: boolean) => {
+    const belt = y < -0.73 && y > -0.765;
+    if (y < -1.6 || belt) return leather;
+    if (y < -0.73) return trousers;
+    return opening ? shirt : jacket;
+  };
   return (x, y, z, out) => {
     const s = Math.abs(x);
     const reach = standing ? 0.02 + (x > 0 ? -swing : swing) : 0.2;
@@ -135,18 +141,7 @@ const clothes = ({ coat, skin, standing, reaching, stride = 0 }: Person): Materi
         y > (standing ? -0.94 : -0.76);
     const opening = z > 0 && y > -0.47 && s < 0.012 + 0.16 * (y + 0.47);
     const seam = z > 0 && s < 0.004 && y < -0.42;
-    const belt = y < -0.73 && y > -0.765;
-    const from = hand
-      ? bare
-      : y < -1.6
-        ? leather
-        : belt
-          ? leather
-          : y < -0.73
-            ? trousers
-            : opening
-              ? shirt
-              : jacket;
+    const from = hand ? bare : cloth(y, opening);
     const k = seam ? 0.55 : 0.94 + 0.12 * noise(x * 90, y * 90, z * 90);
     for (let c = 0; c < 3; c += 1) out[c] = from[c] * k;
   };

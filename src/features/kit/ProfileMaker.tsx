@@ -8,6 +8,7 @@ import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { freeName } from '#store/takeIn.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { GamutField } from './GamutField.tsx';
@@ -51,8 +52,7 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
         </p>
       ))}
       {residuals.some(({ stops }) => stops !== undefined) && (
-        <details>
-          <summary>Residual of each reading, stops</summary>
+        <Folded title="Residual of each reading, stops">
           <p className="num residuals">
             {residuals.map(({ name, stops, outlier }) => (
               <span key={name} className={outlier ? 'text-warn' : undefined}>
@@ -61,7 +61,7 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
               </span>
             ))}
           </p>
-        </details>
+        </Folded>
       )}
     </>
   );

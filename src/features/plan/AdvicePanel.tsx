@@ -3,17 +3,19 @@
 import { parseAsArrayOf, parseAsStringLiteral, useQueryState } from 'nuqs';
 import Button from 'react-bootstrap/Button';
 import { ADVICE_RULES, RULE_IDS } from '#core/advice/rules.ts';
-import type { Survey } from '#core/exposure/survey.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { adviceOf } from './adviceModel.ts';
 import { Briefing } from './Briefing.tsx';
+import { useSurvey } from './useSurvey.ts';
 
 /** Every profile the camera has, ranked for this set-up; which rules spoke, and what each said. */
-export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
+export const AdvicePanel = () => {
   const selection = useSelection();
+  const survey = useSurvey();
   const records = useRecords();
   const { numbers } = useCard();
   const editPlan = useEditPlan();
@@ -21,24 +23,30 @@ export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
     'muted',
     parseAsArrayOf(parseAsStringLiteral(RULE_IDS)).withDefault([]),
   );
-  const ranked = adviceOf(selection, numbers, records, survey, muted);
+  const ranked = adviceOf(selection, numbers, records, survey.ok ? survey.value : undefined, muted);
   const most = Math.max(1, ...ranked.map(({ points }) => Math.abs(points)));
   return (
     <div className="plan-columns">
       <Panel title="Profiles of this camera, ranked" note={ranked[0]?.spoke[0]?.sentence}>
         {ranked.map(({ profile, points, spoke }, place) => (
-          <details key={profile.id} className="advice" open={place === 0}>
-            <summary>
-              <span className="num advice-points">{printStopsDecimal(points)}</span>
-              <span className="advice-bar" aria-hidden>
-                <span
-                  className={points < 0 ? 'against' : undefined}
-                  style={{ width: `${(100 * Math.abs(points)) / most}%` }}
-                />
-              </span>
-              <strong>{profile.name}</strong>
-              {profile.id === selection.profile.id && <span className="quiet"> in use</span>}
-            </summary>
+          <Folded
+            key={`${profile.id} ${place === 0 ? 'first' : ''}`}
+            className="advice"
+            isOpen={place === 0}
+            title={
+              <>
+                <span className="num advice-points">{printStopsDecimal(points)}</span>
+                <span className="advice-bar" aria-hidden>
+                  <span
+                    className={points < 0 ? 'against' : undefined}
+                    style={{ width: `${(100 * Math.abs(points)) / most}%` }}
+                  />
+                </span>
+                <strong>{profile.name}</strong>
+                {profile.id === selection.profile.id && <span className="quiet"> in use</span>}
+              </>
+            }
+          >
             <ul>
               {spoke.map(({ rule, points: given, sentence }) => (
                 <li key={rule}>
@@ -56,7 +64,7 @@ export const AdvicePanel = ({ survey }: { survey: Survey | undefined }) => {
                 Take {profile.name}
               </Button>
             )}
-          </details>
+          </Folded>
         ))}
         <p className="quiet small-print">Weights are our own. Bits a pixel count a 3840 × 2160 picture.</p>
       </Panel>

@@ -1,8 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { parseAsStringLiteral, useQueryState } from 'nuqs';
-import { useMemo, type ComponentType } from 'react';
+import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
@@ -15,17 +14,17 @@ import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.
 import { inPost } from '#ui/format.ts';
 import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
+import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
-import { Segmented } from '#ui/parts/Segmented.tsx';
-import type { Survey } from '#core/exposure/survey.ts';
-import type { Result } from '#core/result.ts';
 import { placementRows } from './placementRows.ts';
-import { schoolsOf, surveyOfSetup } from './planModel.ts';
+import { schoolsOf } from './planModel.ts';
 import { SchoolsPanel } from './SchoolsPanel.tsx';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
+import { useSurvey } from './useSurvey.ts';
 
 const AdvicePanel = dynamic(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
 const BalancePanel = dynamic(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
@@ -105,12 +104,17 @@ const Light = () => {
   return (
     <Panel title="What these settings mean" note="computed from the card">
       {rows.map(({ name, why, lines }) => (
-        <details key={name} className="reason">
-          <summary>
-            <strong>{name}</strong> <span>{why}</span>
-          </summary>
+        <Folded
+          key={name}
+          className="reason"
+          title={
+            <>
+              <strong>{name}</strong> <span>{why}</span>
+            </>
+          }
+        >
           <Arithmetic lines={lines} />
-        </details>
+        </Folded>
       ))}
     </Panel>
   );
@@ -172,8 +176,9 @@ const Cautions = () => {
 };
 
 /** The light surveyed, every school's placement, and the settings that give it. */
-const LightAndPlacement = ({ survey }: { survey: Result<Survey> }) => {
+const LightAndPlacement = () => {
   const selection = useSelection();
+  const survey = useSurvey();
   const records = useRecords();
   const { numbers } = useCard();
   const sets = useMemo(() => [...records.ndSets.values()], [records.ndSets]);
@@ -213,42 +218,24 @@ const Figures = () => (
 const PARTS = {
   light: { name: 'Light and placement', View: LightAndPlacement },
   figures: { name: 'By thirds', View: Figures },
-  profile: {
-    name: 'Profile',
-    View: ({ survey }: { survey: Result<Survey> }) => (
-      <AdvicePanel survey={survey.ok ? survey.value : undefined} />
-    ),
-  },
-  balance: { name: 'White balance', View: () => <BalancePanel /> },
-  day: { name: 'Day and media', View: () => <DayPanel /> },
-  checklist: { name: 'Checklist', View: () => <ChecklistPanel /> },
-  cards: { name: 'Pocket cards', View: () => <DayCardsView /> },
-} as const satisfies Record<string, { name: string; View: ComponentType<{ survey: Result<Survey> }> }>;
-type PartId = keyof typeof PARTS;
-const PART_IDS = Object.keys(PARTS) as PartId[];
+  profile: { name: 'Profile', View: AdvicePanel },
+  balance: { name: 'White balance', View: BalancePanel },
+  day: { name: 'Day and media', View: DayPanel },
+  checklist: { name: 'Checklist', View: ChecklistPanel },
+  cards: { name: 'Pocket cards', View: DayCardsView },
+} as const;
 
 /** Plan: from the light on the set to what to dial in, and why. */
 export const PlanView = () => {
-  const selection = useSelection();
-  const [part, setPart] = useQueryState('part', parseAsStringLiteral(PART_IDS).withDefault('light'));
-  const survey = useMemo(() => surveyOfSetup(selection), [selection]);
-  const View: ComponentType<{ survey: Result<Survey> }> = PARTS[part].View;
+  const { setup } = useSelection();
   return (
     <div className="plan">
       <header className="page-head">
-        <h1>{selection.setup.name}</h1>
-        <p className="quiet">{selection.setup.light || 'No light noted yet.'}</p>
+        <h1>{setup.name}</h1>
+        <p className="quiet">{setup.light || 'No light noted yet.'}</p>
       </header>
       <Cautions />
-      <nav className="kit-parts" aria-label="Parts of the plan">
-        <Segmented
-          label="Part of the plan"
-          options={PART_IDS.map((id) => ({ id, name: PARTS[id].name }))}
-          value={part}
-          onPick={(id) => void setPart(id)}
-        />
-      </nav>
-      <View survey={survey} />
+      <ScreenParts of="the plan" parts={PARTS} first="light" />
     </div>
   );
 };

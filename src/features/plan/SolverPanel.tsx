@@ -2,7 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { ndNeeded } from '#core/exposure/solver.ts';
+import { ndNeeded, type ExposureAnswer } from '#core/exposure/solver.ts';
 import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
@@ -22,12 +22,66 @@ const LOCKS = [
   ['light', 'Light', 'cannot be changed'],
 ] as const;
 
+const landing = ({ short, residual }: ExposureAnswer): string =>
+  short ??
+  (Math.abs(residual) < 0.03
+    ? 'Lands where planned.'
+    : `Lands ${printStopsDecimal(residual, 2)} off, under a third.`);
+
+const glassNeeded = (stops: number): string =>
+  stops > 1 / 3
+    ? ` As the card stands, ${printStopsDecimal(stops).replace('+', '')} stops of ND are needed.`
+    : ' As the card stands, no ND is needed.';
+
+const glassWarnings = (names: readonly string[]): string =>
+  (names.length > 1 ? ' Two pieces of glass: watch the corners.' : '') +
+  (names.some((name) => name.includes('variable'))
+    ? ' A turning filter shifts colour and crosses at its ends.'
+    : '');
+
+/** Settings that give the placement, where they land, and the button that dials them in. */
+const Solved = ({ answer, need }: { answer: ExposureAnswer; need?: number }) => {
+  const selection = useSelection();
+  const editPlan = useEditPlan();
+  const { plan } = selection;
+  const { iris, iso, shutter, nd, light, short } = answer;
+  const isDialled =
+    iris === plan.iris &&
+    iso === plan.iso &&
+    printShutter(shutter) === printShutter(plan.shutter) &&
+    Math.abs(nd.stops - plan.ndStops) < 0.01;
+  return (
+    <>
+      <p className="solved">
+        <strong className="num">{printFNumber(iris)}</strong>{' '}
+        <strong className="num">{printShutter(shutter)}</strong> <strong className="num">ISO {iso}</strong>{' '}
+        <strong>
+          {nd.names.length === 0 ? 'no ND' : nd.names.map((name) => name.replace(/\s+/g, ' ')).join(' + ')}
+        </strong>
+        {light !== 0 && <strong> light {printStops(light)}</strong>}
+      </p>
+      <p className={short ? 'text-warn' : 'quiet'}>
+        {landing(answer)}
+        {need !== undefined && glassNeeded(need)}
+        {glassWarnings(nd.names)}
+      </p>
+      <Button
+        variant="outline-secondary"
+        size="sm"
+        disabled={isDialled}
+        onClick={() => editPlan('Settings solved', planFields(selection, plan.placement, answer))}
+      >
+        {isDialled ? 'Dialled in' : 'Dial these in'}
+      </Button>
+    </>
+  );
+};
+
 /** What may move, and the settings of this camera that then put the card where it is planned. */
 export const SolverPanel = ({ survey }: { survey: Survey }) => {
   const selection = useSelection();
   const records = useRecords();
   const { numbers } = useCard();
-  const editPlan = useEditPlan();
   const editSetup = useEditSetup();
   const { plan, setup, camera } = selection;
   const { locks } = setup;
@@ -42,12 +96,6 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
           { iris: plan.iris, shutter: plan.shutter, iso: plan.iso },
           setup.fps,
         );
-  const same =
-    answer &&
-    answer.iris === plan.iris &&
-    answer.iso === plan.iso &&
-    printShutter(answer.shutter) === printShutter(plan.shutter) &&
-    Math.abs(answer.nd.stops - plan.ndStops) < 0.01;
   return (
     <Panel title={`Settings for ${printStops(plan.placement)}`} note="locked stays where it is">
       <div className="choices">
@@ -95,42 +143,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
       {sets.length === 0 && (
         <p className="text-warn">No ND in the bag: only iris, shutter, ISO and light can give way.</p>
       )}
-      {answer && (
-        <>
-          <p className="solved">
-            <strong className="num">{printFNumber(answer.iris)}</strong>{' '}
-            <strong className="num">{printShutter(answer.shutter)}</strong>{' '}
-            <strong className="num">ISO {answer.iso}</strong>{' '}
-            <strong>
-              {answer.nd.names.length === 0
-                ? 'no ND'
-                : answer.nd.names.map((name) => name.replace(/\s+/g, ' ')).join(' + ')}
-            </strong>
-            {answer.light !== 0 && <strong> light {printStops(answer.light)}</strong>}
-          </p>
-          <p className={answer.short ? 'text-warn' : 'quiet'}>
-            {answer.short ??
-              (Math.abs(answer.residual) < 0.03
-                ? 'Lands where planned.'
-                : `Lands ${printStopsDecimal(answer.residual, 2)} off, under a third.`)}
-            {need !== undefined &&
-              (need > 1 / 3
-                ? ` As the card stands, ${printStopsDecimal(need).replace('+', '')} stops of ND are needed.`
-                : ' As the card stands, no ND is needed.')}
-            {answer.nd.names.length > 1 && ' Two pieces of glass: watch the corners.'}
-            {answer.nd.names.some((name) => name.includes('variable')) &&
-              ' A turning filter shifts colour and crosses at its ends.'}
-          </p>
-          <Button
-            variant="outline-secondary"
-            size="sm"
-            disabled={same}
-            onClick={() => editPlan('Settings solved', planFields(selection, plan.placement, answer))}
-          >
-            {same ? 'The card stands so' : 'Dial these in'}
-          </Button>
-        </>
-      )}
+      {answer && <Solved answer={answer} need={need} />}
       {!answer && <p className="quiet mb-0">Read one spot in EV, lux or cd/m², and settings are solved.</p>}
     </Panel>
   );

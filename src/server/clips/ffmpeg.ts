@@ -123,6 +123,47 @@ const FIELDS =
   'color_range,color_primaries,color_transfer,color_space:' +
   'format=format_name,start_time:packet=pts_time,duration_time';
 
+/** When each frame is shown, in seconds from the first on, and how long the last one stands. */
+const timesOfProbe = ({ packets = [], format }: Probe, rate = '25/1') => {
+  const start = Number(format?.start_time) || 0;
+  const timed = packets.filter(({ pts_time: t }) => t !== undefined && Number.isFinite(Number(t)));
+  const [top, bottom] = rate.split('/').map(Number);
+  return {
+    times: timed.map(({ pts_time: t }) => Number(t) - start).sort((a, b) => a - b),
+    last: Number(timed.at(-1)?.duration_time) || bottom / top || 0.04,
+  };
+};
+
+const clipOfProbe = (id: string, probe: Probe): Result<ServedClip> => {
+  const stream = probe.streams?.[0];
+  if (!stream) return failure('tracks', 'The clip holds no picture: open the clip of the camera.');
+  const { width = 0, height = 0, pix_fmt: own = 'unknown' } = stream;
+  if (!(width > 0 && height > 0 && width * height <= MOST_PIXELS))
+    return failure(
+      'track',
+      `The clip is ${width} x ${height}; up to ${MOST_PIXELS / 1e6} million pixels are read.`,
+    );
+  const { times, last } = timesOfProbe(probe, stream.avg_frame_rate);
+  if (times.length === 0) return failure('track', 'The clip has a picture track without a frame in it.');
+  return success({
+    id,
+    width,
+    height,
+    pixels: own in RAW_LAYOUTS ? own : RAW_FALLBACK,
+    own,
+    container: probe.format?.format_name?.split(',')[0] ?? 'clip',
+    codec: stream.codec_name ?? 'unknown',
+    times,
+    last,
+    tags: {
+      range: RANGES[stream.color_range ?? ''] ?? (own.startsWith('yuvj') ? 'full' : undefined),
+      primaries: plainTag('primaries', stream.color_primaries),
+      transfer: plainTag('transfer', stream.color_transfer),
+      matrix: plainTag('matrix', stream.color_space),
+    },
+  });
+};
+
 /** What a clip holds. Times count from its first frame on. */
 export const probeClip = async (
   id: string,
@@ -147,39 +188,7 @@ export const probeClip = async (
     { ms: PROBE_MS, most: MOST_TEXT, signal },
   );
   if (!ran.ok) return ran;
-  const probe = JSON.parse(ran.value.bytes.toString('utf8')) as Probe;
-  const stream = probe.streams?.[0];
-  if (!stream) return failure('tracks', 'The clip holds no picture: open the clip of the camera.');
-  const { width = 0, height = 0, pix_fmt: own = 'unknown' } = stream;
-  if (!(width > 0 && height > 0 && width * height <= MOST_PIXELS))
-    return failure(
-      'track',
-      `The clip is ${width} x ${height}; up to ${MOST_PIXELS / 1e6} million pixels are read.`,
-    );
-  const start = Number(probe.format?.start_time) || 0;
-  const packets = (probe.packets ?? []).filter(
-    ({ pts_time: t }) => t !== undefined && Number.isFinite(Number(t)),
-  );
-  if (packets.length === 0) return failure('track', 'The clip has a picture track without a frame in it.');
-  const times = packets.map(({ pts_time: t }) => Number(t) - start).sort((a, b) => a - b);
-  const [top, bottom] = (stream.avg_frame_rate ?? '25/1').split('/').map(Number);
-  return success({
-    id,
-    width,
-    height,
-    pixels: own in RAW_LAYOUTS ? own : RAW_FALLBACK,
-    own,
-    container: probe.format?.format_name?.split(',')[0] ?? 'clip',
-    codec: stream.codec_name ?? 'unknown',
-    times,
-    last: Number(packets.at(-1)?.duration_time) || bottom / top || 0.04,
-    tags: {
-      range: RANGES[stream.color_range ?? ''] ?? (own.startsWith('yuvj') ? 'full' : undefined),
-      primaries: plainTag('primaries', stream.color_primaries),
-      transfer: plainTag('transfer', stream.color_transfer),
-      matrix: plainTag('matrix', stream.color_space),
-    },
-  });
+  return clipOfProbe(id, JSON.parse(ran.value.bytes.toString('utf8')) as Probe);
 };
 
 /** So many frames from frame n on, raw, one after another. */

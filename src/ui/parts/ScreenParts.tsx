@@ -2,11 +2,12 @@
 
 import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import type { ComponentType } from 'react';
-import { Segmented } from './Segmented.tsx';
+import Nav from 'react-bootstrap/Nav';
+import Tab from 'react-bootstrap/Tab';
 
 type Part = { readonly name: string; readonly View: ComponentType };
 
-/** A screen in parts, of which one is shown; which one stands in the address. */
+/** A screen in parts as tabs, of which one is shown; which one stands in the address. */
 export const ScreenParts = <T extends string>({
   of,
   parts,
@@ -19,18 +20,34 @@ export const ScreenParts = <T extends string>({
 }) => {
   const ids = Object.keys(parts) as T[];
   const [part, setPart] = useQueryState('part', parseAsStringLiteral(ids).withDefault(first));
-  const { View } = parts[part as T];
   return (
-    <>
-      <nav className="kit-parts" aria-label={`Parts of ${of}`}>
-        <Segmented
-          label={`Part of ${of}`}
-          options={ids.map((id) => ({ id, name: parts[id].name }))}
-          value={part as T}
-          onPick={(id) => void setPart(() => id)}
-        />
-      </nav>
-      <View />
-    </>
+    <Tab.Container
+      id="part"
+      activeKey={part}
+      onSelect={(id) => void setPart(() => id as T)}
+      transition={false}
+      mountOnEnter
+      unmountOnExit
+    >
+      <Nav variant="underline" className="screen-parts" aria-label={`Parts of ${of}`}>
+        {ids.map((id) => (
+          <Nav.Item key={id} role="presentation">
+            <Nav.Link as="button" type="button" eventKey={id}>
+              {parts[id].name}
+            </Nav.Link>
+          </Nav.Item>
+        ))}
+      </Nav>
+      <Tab.Content>
+        {ids.map((id) => {
+          const { View } = parts[id];
+          return (
+            <Tab.Pane key={id} eventKey={id}>
+              <View />
+            </Tab.Pane>
+          );
+        })}
+      </Tab.Content>
+    </Tab.Container>
   );
 };

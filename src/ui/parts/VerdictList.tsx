@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import Button from 'react-bootstrap/Button';
+import Accordion from 'react-bootstrap/Accordion';
 import type { Verdict } from '#core/verdict/index.ts';
 import { StateMark } from './StateMark.tsx';
 
@@ -16,27 +16,30 @@ export const VerdictList = ({
   /** What stands under the picked one. */
   opened: (verdict: Verdict) => ReactNode;
 }) => (
-  <ul className="verdict-list">
+  <Accordion
+    as="ul"
+    bsPrefix="verdict-list"
+    activeKey={picked ?? null}
+    onSelect={(id) => onPick(typeof id === 'string' ? id : undefined)}
+  >
     {verdicts.map((verdict) => (
-      <li
+      <Accordion.Item
         key={verdict.id}
+        as="li"
+        bsPrefix="verdict"
+        eventKey={verdict.id}
         className={picked === verdict.id ? 'picked' : undefined}
         data-verdict={verdict.id}
         data-state={verdict.state}
       >
-        <Button
-          variant="bare"
-          className="verdict-row"
-          aria-expanded={picked === verdict.id}
-          onClick={() => onPick(picked === verdict.id ? undefined : verdict.id)}
-        >
+        <Accordion.Button bsPrefix="verdict-row">
           <StateMark state={verdict.state} />
           <span className="verdict-title">{verdict.title}</span>
           <span className="verdict-figure num">{verdict.figure}</span>
           <span className="verdict-advice">{verdict.advice}</span>
-        </Button>
+        </Accordion.Button>
         {picked === verdict.id && opened(verdict)}
-      </li>
+      </Accordion.Item>
     ))}
-  </ul>
+  </Accordion>
 );

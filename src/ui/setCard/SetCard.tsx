@@ -8,6 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useCard, useEditPlan, useRecords, useSelection } from '../bench/hooks.ts';
 import { Arithmetic } from '../parts/Arithmetic.tsx';
+import { Folded } from '../parts/Folded.tsx';
 import { CELLS, type Cell } from './cells.tsx';
 import { REASONS, type CellInput } from './reasons.ts';
 import { Chooser } from './Chooser.tsx';
@@ -110,10 +111,9 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
                 Back to the camera’s start value
               </Button>
             )}
-            <details className="cell-arithmetic">
-              <summary>The arithmetic</summary>
+            <Folded className="cell-arithmetic" title="The arithmetic">
               <Arithmetic lines={lines} />
-            </details>
+            </Folded>
           </Popover.Body>
         </Popover>
       </Overlay>
