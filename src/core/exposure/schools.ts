@@ -1,6 +1,16 @@
 import { kindOf, type Profile } from '../profile/index.ts';
 import { snrAt, type SensorModel } from '../noise/sensorNoise.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
+import {
+  heldInstead,
+  keptUnderClip,
+  leftAtGrey,
+  meteredFace,
+  meteredFrame,
+  nothingSpeaks,
+  samePullForAll,
+  setByFace,
+} from './schoolWords.ts';
 import type { Survey, SurveySubject } from './survey.ts';
 
 /** What a school places by. */
@@ -92,13 +102,7 @@ export const SCHOOLS = {
       if (!top) return { why: 'Nothing is marked to be kept: name the brightest thing that must hold.' };
       const placement = Math.floor(3 * (input.clipStops - input.backOff - top.stops) + 1e-9) / 3;
       const gone = lightsOver(input, placement).map(({ spot }) => spot.name);
-      const lost = gone.length > 0 ? ` ${gone.join(' and ')} may clip: it would pin meter and zebra.` : '';
-      return heldForSkin(
-        input,
-        placement,
-        `${top.spot.name} at ${printStopsDecimal(top.stops)} stays ` +
-          `${printStops(input.backOff).replace('+', '')} under clip.${lost}`,
-      );
+      return heldForSkin(input, placement, keptUnderClip(top.spot.name, top.stops, input.backOff, gone));
     },
   },
   fixed: {
@@ -118,12 +122,7 @@ export const SCHOOLS = {
       const offset = faces[0]?.stops ?? subject.skinOffset;
       // The placement is the fixed school's; what differs is that the face is measured, not a card.
       const { placement } = fixedFor(input);
-      return {
-        placement,
-        why:
-          `The fixed number, set by the face: ${name} lies ${printStopsDecimal(offset)} from grey, ` +
-          `the zebra goes on ${printStopsDecimal(placement + offset)}.`,
-      };
+      return { placement, why: setByFace(name, offset, placement) };
     },
   },
   spot: {
@@ -135,12 +134,7 @@ export const SCHOOLS = {
       if (offset === undefined)
         return { why: 'No face to meter: spot the card instead, which is school one.' };
       const placement = toThird(-offset - input.meterBias);
-      const bias =
-        input.meterBias === 0 ? '' : `, its bias of ${printStopsDecimal(input.meterBias)} taken off`;
-      return {
-        placement,
-        why: `The meter makes the face grey: the card lands at ${printStops(placement)}${bias}.`,
-      };
+      return { placement, why: meteredFace(placement, input.meterBias) };
     },
   },
   frame: {
@@ -153,13 +147,7 @@ export const SCHOOLS = {
       const compensation = !isLog(input) ? 0 : input.profile.signalAt(0) < 0.36 ? 11 / 6 : 1;
       const placement = toThird(compensation - mean - input.meterBias);
       const fooled = lightsOver(input, placement).length > 0 || Math.abs(mean) > 1.5;
-      return {
-        placement,
-        why:
-          `The frame’s mean lies ${printStopsDecimal(mean)} from grey; ` +
-          'compensation ' +
-          `${printStopsDecimal(compensation)}.${fooled ? ' Fooled by what is bright or dark in frame.' : ''}`,
-      };
+      return { placement, why: meteredFrame(mean, compensation, fooled) };
     },
   },
 } as const satisfies Record<string, School>;
@@ -208,31 +196,20 @@ export type Recommendation = { readonly id: SchoolId; readonly placement: number
 export const recommend = (input: SchoolInput, answers: readonly SchoolAnswer[]): Recommendation => {
   const of = (id: SchoolId) => answers.find((answer) => answer.id === id);
   const [fixed, bright] = [of('fixed'), of('bright')];
-  const held = lightsOver(input, fixed?.placement ?? 0).map(({ spot }) => spot.name);
-  const letGo = held.length > 0 ? ` ${held.join(' and ')} may clip.` : '';
+  const gone = lightsOver(input, fixed?.placement ?? 0).map(({ spot }) => spot.name);
   if (!isLog(input))
-    return {
-      id: 'card',
-      placement: 0,
-      why:
-        `${kindOf(input.profile) === 'finished' ? 'A finished picture' : 'Little room over grey'}: ` +
-        `the card where it belongs, no pull to remember.${letGo}`,
-    };
+    return { id: 'card', placement: 0, why: leftAtGrey(kindOf(input.profile) === 'finished', gone) };
   if (fixed?.placement !== undefined && fixed.roomAbove >= input.backOff - 1e-9)
     return {
       id: 'fixed',
       placement: fixed.placement,
-      why:
-        `${printStops(fixed.placement)} keeps ${printStopsDecimal(fixed.roomAbove).replace('+', '')} stops ` +
-        `over the brightest kept tone, and every shot takes the same pull.${letGo}`,
+      why: samePullForAll(fixed.placement, fixed.roomAbove, gone),
     };
   if (bright?.placement !== undefined)
     return {
       id: 'bright',
       placement: bright.placement,
-      why:
-        `${printStops(fixed?.placement ?? 0)} would clip what must be kept; ` +
-        `${printStops(bright.placement)} holds it.${letGo}`,
+      why: heldInstead(fixed?.placement ?? 0, bright.placement, gone),
     };
-  return { id: 'card', placement: 0, why: `Nothing speaks for moving off grey.${letGo}` };
+  return { id: 'card', placement: 0, why: nothingSpeaks(gone) };
 };

@@ -192,14 +192,15 @@ export const REASONS = {
   shutter: shutterReason,
   iris: (input) => ({ why: wants(input), lines: lightLines(input) }),
   nd: (input) => ({ why: wants(input), lines: lightLines(input) }),
-  placement: (input) => ({
-    why:
-      'Room above the card ' +
-      `${printStopsDecimal(input.numbers.clipStops - input.selection.plan.placement).replace('+', '')}, ` +
-      `usable ${printStopsDecimal(input.selection.plan.placement - input.numbers.floorStops).replace('+', '')} ` +
-      'below it.',
-    lines: [meterLine(input), ...lightLines(input)],
-  }),
+  placement: (input) => {
+    const { placement } = input.selection.plan;
+    const above = printStopsDecimal(input.numbers.clipStops - placement).replace('+', '');
+    const below = printStopsDecimal(placement - input.numbers.floorStops).replace('+', '');
+    return {
+      why: `Room above the card ${above}, usable ${below} below it.`,
+      lines: [meterLine(input), ...lightLines(input)],
+    };
+  },
   card: (input) => ({
     why: zebraWhy(input.numbers.card, 'the card'),
     lines: [
@@ -229,17 +230,15 @@ export const REASONS = {
       ]),
     };
   },
-  warning: (input) => ({
-    why:
-      `${printStops(input.selection.plan.warningMargin).replace('+', '')} stop under clip, rounded down: ` +
-      'it warns ' +
-      `early.${input.selection.camera.zebra.slots === 1 ? ' One zebra at a time: set it after the card’s.' : ''}`,
-    lines: zebraLines(
-      input,
-      input.numbers.warning,
-      input.numbers.clipStops - input.selection.plan.warningMargin,
-    ),
-  }),
+  warning: (input) => {
+    const { plan, camera } = input.selection;
+    const margin = printStops(plan.warningMargin).replace('+', '');
+    const turns = camera.zebra.slots === 1 ? ' One zebra at a time: set it after the card’s.' : '';
+    return {
+      why: `${margin} stop under clip, rounded down: it warns early.${turns}`,
+      lines: zebraLines(input, input.numbers.warning, input.numbers.clipStops - plan.warningMargin),
+    };
+  },
   monitor: ({ numbers, selection: { monitors, plan } }) => {
     const [first] = monitors;
     const computed = {

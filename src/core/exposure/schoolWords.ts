@@ -1,0 +1,53 @@
+import { printStops, printStopsDecimal } from '../units.ts';
+
+const unsigned = (printed: string) => printed.replace('+', '');
+const both = (names: readonly string[]) => names.join(' and ');
+
+// What the schools of placement say: a sentence each, from what they worked out. Stops throughout.
+
+export const keptUnderClip = (
+  name: string,
+  stops: number,
+  backOff: number,
+  gone: readonly string[],
+): string => {
+  const holds = `${name} at ${printStopsDecimal(stops)} stays ${unsigned(printStops(backOff))} under clip.`;
+  return gone.length > 0 ? `${holds} ${both(gone)} may clip: it would pin meter and zebra.` : holds;
+};
+
+export const setByFace = (name: string, offset: number, placement: number): string => {
+  const zebra = printStopsDecimal(placement + offset);
+  const lies = `${name} lies ${printStopsDecimal(offset)} from grey`;
+  return `The fixed number, set by the face: ${lies}, the zebra goes on ${zebra}.`;
+};
+
+export const meteredFace = (placement: number, bias: number): string => {
+  const less = bias === 0 ? '' : `, its bias of ${printStopsDecimal(bias)} taken off`;
+  return `The meter makes the face grey: the card lands at ${printStops(placement)}${less}.`;
+};
+
+export const meteredFrame = (mean: number, compensation: number, isFooled: boolean): string => {
+  const reads = `The frame’s mean lies ${printStopsDecimal(mean)} from grey`;
+  const fooled = isFooled ? ' Fooled by what is bright or dark in frame.' : '';
+  return `${reads}; compensation ${printStopsDecimal(compensation)}.${fooled}`;
+};
+
+/** What a recommendation lets go; empty where it holds everything. */
+const letGo = (names: readonly string[]): string => (names.length > 0 ? ` ${both(names)} may clip.` : '');
+
+export const leftAtGrey = (isFinished: boolean, gone: readonly string[]): string => {
+  const because = isFinished ? 'A finished picture' : 'Little room over grey';
+  return `${because}: the card where it belongs, no pull to remember.${letGo(gone)}`;
+};
+
+export const samePullForAll = (placement: number, room: number, gone: readonly string[]): string => {
+  const stops = unsigned(printStopsDecimal(room));
+  const keeps = `${printStops(placement)} keeps ${stops} stops over the brightest kept tone`;
+  return `${keeps}, and every shot takes the same pull.${letGo(gone)}`;
+};
+
+export const heldInstead = (fixed: number, bright: number, gone: readonly string[]): string =>
+  `${printStops(fixed)} would clip what must be kept; ${printStops(bright)} holds it.${letGo(gone)}`;
+
+export const nothingSpeaks = (gone: readonly string[]): string =>
+  `Nothing speaks for moving off grey.${letGo(gone)}`;
