@@ -7,6 +7,8 @@ import type { Coding } from '../src/core/signal/scale.ts';
 
 /** A page that a test asks for because it is not there. */
 export const MISSING_PAGE = '/nowhere';
+/** Stands in the message of an error that a test makes on purpose. */
+export const MEANT = 'meant by the test';
 
 /** Fails the run on any request that leaves this machine, on page errors and on anything the policy blocks. */
 export const test = base.extend<{ watched: void }>({
@@ -19,9 +21,11 @@ export const test = base.extend<{ watched: void }>({
         if (['http:', 'https:', 'ws:', 'wss:'].includes(protocol) && hostname !== '127.0.0.1')
           outside.push(request.url());
       });
-      context.on('weberror', (error) => errors.push(error.error().message));
+      context.on('weberror', (error) => {
+        if (!error.error().message.includes(MEANT)) errors.push(error.error().message);
+      });
       context.on('console', (message) => {
-        const asked = message.location().url.endsWith(MISSING_PAGE);
+        const asked = message.location().url.endsWith(MISSING_PAGE) || message.text().includes(MEANT);
         if (message.type() === 'error' && !asked) errors.push(message.text());
       });
       await use();
@@ -150,4 +154,49 @@ export const openWithDevice = async (played: string): Promise<{ browser: Browser
   });
   const { baseURL, viewport } = test.info().project.use;
   return { browser, page: await browser.newPage({ viewport, baseURL }) };
+};
+
+type StoredRow = Record<string, unknown> & { id: string };
+
+/** The rows of a table as they are stored. */
+export const storedRows = (page: Page, table: string) =>
+  page.evaluate(
+    (name) =>
+      new Promise<StoredRow[]>((resolve) => {
+        const open = indexedDB.open('candelum');
+        open.onsuccess = () => {
+          const all = open.result.transaction(name).objectStore(name).getAll();
+          all.onsuccess = () => {
+            open.result.close();
+            resolve(all.result as StoredRow[]);
+          };
+        };
+      }),
+    table,
+  );
+
+/** Changes the rows of a table as they are stored, past the app: what is not in the list afterwards is deleted. */
+export const changeStored = async (
+  page: Page,
+  table: string,
+  change: (rows: StoredRow[]) => StoredRow[] | void,
+) => {
+  const rows = await storedRows(page, table);
+  await page.evaluate(
+    ([name, next]) =>
+      new Promise<void>((resolve, reject) => {
+        const open = indexedDB.open('candelum');
+        open.onerror = () => reject(open.error ?? new Error('not opened'));
+        open.onsuccess = () => {
+          const store = open.result.transaction(name, 'readwrite').objectStore(name);
+          store.clear();
+          next.forEach((row) => store.put(row));
+          store.transaction.oncomplete = () => {
+            open.result.close();
+            resolve();
+          };
+        };
+      }),
+    [table, change(rows) ?? rows] as const,
+  );
 };

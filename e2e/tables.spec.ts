@@ -1,30 +1,13 @@
 import type { Page } from '@playwright/test';
-import { expect, reloaded, test, visit } from './fixtures.ts';
+import { changeStored, expect, reloaded, test, visit } from './fixtures.ts';
 
 const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam`;
 
 /** Puts more takes into the log, each like the newest but for its number. */
 const addTakes = (page: Page, count: number) =>
-  page.evaluate(
-    (more) =>
-      new Promise<void>((resolve, reject) => {
-        const open = indexedDB.open('candelum');
-        open.onerror = () => reject(open.error ?? new Error('not opened'));
-        open.onsuccess = () => {
-          const takes = open.result.transaction('takes', 'readwrite').objectStore('takes');
-          const all = takes.getAll();
-          all.onsuccess = () => {
-            for (let i = 0; i < more; i += 1)
-              takes.put({ ...(all.result as object[])[0], id: `more-${i}`, number: 100 + i });
-          };
-          takes.transaction.oncomplete = () => {
-            open.result.close();
-            resolve();
-          };
-        };
-      }),
-    count,
-  );
+  changeStored(page, 'takes', (takes) => {
+    for (let i = 0; i < count; i += 1) takes.push({ ...takes[0], id: `more-${i}`, number: 100 + i });
+  });
 
 test('a table is sorted by its heading, the other way round, and as it was', async ({ page }) => {
   await visit(page, at('plan'));

@@ -96,7 +96,15 @@ describe('the book', () => {
     await database.table('cameras').put({ id: 'broken', name: 42 });
     await database.table('plans').put({ id: ID, iso: 'many' });
     const book = await bookOf(database);
-    expect(book.getState().unreadable).toMatch(/2 stored records/);
+    expect(book.getState().setAside).toMatchObject([
+      {
+        table: 'cameras',
+        id: 'broken',
+        name: 'broken',
+        reason: expect.stringContaining('name must be a text'),
+      },
+      { table: 'plans', id: ID, name: ID },
+    ]);
     expect(book.getState().cameras.size).toBe(6);
     expect(await database.table('cameras').get('broken')).toBeDefined();
     const other = book.getState().plans.get('furnace-mouth:b-cam')!;

@@ -4,8 +4,9 @@ import type { Database } from './database.ts';
 import type { Edit } from './edits.ts';
 import { createHistory } from './history.ts';
 import { NO_RECORDS } from './mirror.ts';
-import { patchOf, type RecordPatch } from './patches.ts';
+import { patchOf, type AnyRecord, type RecordPatch } from './patches.ts';
 import type { TakeRecord } from './records/take.ts';
+import type { SetAside } from './setAside.ts';
 import type { BookTable, RecordOf, TableName } from './tables.ts';
 import { createWriting } from './writing.ts';
 
@@ -36,6 +37,8 @@ export type Book = BookStore & {
   /** @returns what was taken back; undefined when nothing was. */
   readonly undo: () => Promise<string | undefined>;
   readonly redo: () => Promise<string | undefined>;
+  /** Puts a record in the place of one that could not be read, or takes it out; no step of undo. */
+  readonly mend: (aside: SetAside, record: AnyRecord | undefined) => Promise<void>;
   readonly dismissProblem: () => void;
   /** Listens no more. Resolves when all that was asked for is written. */
   readonly close: () => Promise<void>;
@@ -45,7 +48,12 @@ export type Book = BookStore & {
 export const logLabel = (number: number): string => `Log take ${number}`;
 
 export const openBook = (database: Database): Book => {
-  const store = createStore<BookState>(() => ({ ...NO_RECORDS, status: 'loading', unsaved: 0 }));
+  const store = createStore<BookState>(() => ({
+    ...NO_RECORDS,
+    status: 'loading',
+    setAside: [],
+    unsaved: 0,
+  }));
   const writing = createWriting(database, store);
   const { remember, undo, redo } = createHistory(store, writing);
   return Object.assign(store, {
@@ -74,6 +82,7 @@ export const openBook = (database: Database): Book => {
     },
     undo,
     redo,
+    mend: writing.mend,
     dismissProblem: () => store.setState({ problem: undefined }),
     close: writing.close,
   });

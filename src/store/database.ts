@@ -4,6 +4,8 @@ import { TABLE_NAMES, type RecordOf, type TableName } from './tables.ts';
 
 const DATABASE_NAME = 'candelum';
 
+const LATEST = Math.max(...MIGRATIONS.map(({ version }) => version));
+
 /** The records of this browser. A new database is filled with the demo shoot. */
 export class Database extends Dexie {
   constructor(name = DATABASE_NAME, options: { readonly demo?: boolean } = {}) {
@@ -12,6 +14,9 @@ export class Database extends Dexie {
       const defined = this.version(version).stores({ ...stores });
       if (upgrade) defined.upgrade(upgrade);
     }
+    this.on('populate', () => {
+      this.isNew = true;
+    });
     if (options.demo ?? true) {
       this.on('populate', async (transaction) => {
         // The demo is loaded where it is wanted; the transaction waits for it.
@@ -23,6 +28,18 @@ export class Database extends Dexie {
         }
       });
     }
+  }
+
+  /** Nothing was stored here before. */
+  isNew = false;
+  /** Written by a newer version of the app: it is read as far as it is understood, and nothing is written. */
+  isNewer = false;
+
+  /** Opens the records; those of a newer version for reading alone. @throws Dexie's errors where they do not open. */
+  async openOrRead(): Promise<void> {
+    if (!this.isOpen()) await this.open();
+    // Dexie opens what a later version left, and counts versions in tens.
+    this.isNewer = Math.floor(this.backendDB().version / 10) > LATEST;
   }
 
   rows<T extends TableName>(name: T): Table<RecordOf<T>, string> {

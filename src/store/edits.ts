@@ -11,7 +11,8 @@ import {
 import type { TakeRecord } from './records/take.ts';
 import { TABLES, type TableName } from './tables.ts';
 import { nextTakeNumber } from './takes.ts';
-import { issueWords, RECORD_WORDS, Refusal } from './words.ts';
+import { withUnknown } from './unknownFields.ts';
+import { issueWords, NEWER_WORDS, RECORD_WORDS, Refusal } from './words.ts';
 
 export type { Change } from './patches.ts';
 
@@ -41,16 +42,19 @@ export const checkedRecord = (table: TableName, record: AnyRecord): AnyRecord =>
   return parsed.data;
 };
 
-/** A record as it is stored. @throws Refusal when it cannot be read: it is not written over. */
+/**
+ * A record as it is stored, and as its schema reads it. @throws Refusal when it cannot be read: it is not
+ * written over.
+ */
 const storedRecord = async (
   database: Database,
   { table, id }: Pick<RecordPatch, 'table' | 'id'>,
-): Promise<AnyRecord | undefined> => {
-  const row = await database.table<unknown>(table).get(id);
-  if (row === undefined) return undefined;
+): Promise<{ readonly row?: AnyRecord; readonly known?: AnyRecord }> => {
+  const row = await database.table<AnyRecord | undefined>(table).get(id);
+  if (row === undefined) return {};
   const parsed = TABLES[table].safeParse(row);
   if (!parsed.success) throw new Refusal(`the stored ${RECORD_WORDS[table]} cannot be read`);
-  return parsed.data;
+  return { row, known: parsed.data };
 };
 
 /**
@@ -78,6 +82,7 @@ export const writePatches = async (
   options: { readonly guarded: boolean },
 ): Promise<Written> => {
   if (patches.length === 0) return { done: [], stored: [], kept: [] };
+  if (database.isNewer) throw new Refusal(NEWER_WORDS);
   const names = [...new Set(patches.map(({ table }) => table))];
   return database.transaction('rw', names, async () => {
     const done: RecordPatch[] = [];
@@ -90,17 +95,20 @@ export const writePatches = async (
       const patch = isTakePut(asked)
         ? { ...asked, record: await numbered(database, asked.record as TakeRecord) }
         : asked;
-      const made = applyPatch(patch, await storedRecord(database, patch), options);
+      const { row, known } = await storedRecord(database, patch);
+      const made = applyPatch(patch, known, options);
       if (made.gone && !options.guarded) throw new Refusal(`the ${RECORD_WORDS[table]} is no longer there`);
       if (made.kept.length > 0) kept.push({ table, fields: made.kept });
       if (!made.done) continue;
       if (made.next === undefined) {
         await database.table(table).delete(id);
-        done.push(made.done);
+        done.push(row && made.done.kind === 'remove' ? { ...made.done, record: row } : made.done);
         stored.push({ table, id, record: undefined });
       } else {
         const record = checkedRecord(table, made.next);
-        await database.table(table).put(record);
+        // Without a stored one it may be what was taken out, brought back as it was.
+        const [from, read] = row ? [row, known] : [made.next, record];
+        await database.table(table).put(withUnknown(from, read, record));
         done.push(asStored(made.done, record));
         stored.push({ table, id, record });
       }

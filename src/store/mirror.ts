@@ -3,7 +3,8 @@ import { ARCHETYPE_PROFILES, isBuiltIn } from './builtIn.ts';
 import type { Database } from './database.ts';
 import type { Stored } from './edits.ts';
 import { applyPatch, type AnyRecord, type RecordPatch } from './patches.ts';
-import { BOOK_TABLES, TABLES, type BookTable, type RecordOf } from './tables.ts';
+import { readRows, type SetAside } from './setAside.ts';
+import { BOOK_TABLES, type BookTable, type RecordOf } from './tables.ts';
 
 /** The small tables in memory, each by id. */
 export type BookRecords = { readonly [T in BookTable]: ReadonlyMap<string, RecordOf<T>> };
@@ -15,26 +16,24 @@ export const NO_RECORDS = Object.fromEntries(
   BOOK_TABLES.map((name) => [name, new Map()]),
 ) as unknown as BookRecords;
 
-/** Records that are in the book’s tables and in none of them readable. */
-export type Read = { readonly records: BookRecords; readonly unreadable: number };
+/** The records, and what is stored among them and cannot be read. */
+export type Read = { readonly records: BookRecords; readonly setAside: readonly SetAside[] };
 
 /** All small records as they are stored, of one moment, with what ships with the app. */
 export const readRecords = (database: Database): Promise<Read> =>
   database.transaction('r', [...BOOK_TABLES], async () => {
-    let unreadable = 0;
+    const setAside: SetAside[] = [];
     const tables = await Promise.all(
       BOOK_TABLES.map(async (name) => {
         const rows = await database.table<unknown>(name).toArray();
-        const good = rows.flatMap((row): AnyRecord[] => {
-          const parsed = TABLES[name].safeParse(row);
-          if (!parsed.success) unreadable += 1;
-          return parsed.success && !isBuiltIn(name, parsed.data.id) ? [parsed.data] : [];
-        });
+        const read = readRows(name, rows);
+        setAside.push(...read.setAside);
+        const good = read.good.filter(({ id }) => !isBuiltIn(name, id));
         const all = name === 'profiles' ? [...ARCHETYPE_PROFILES, ...good] : good;
         return [name, new Map(all.map((record) => [record.id, record]))] as const;
       }),
     );
-    return { records: Object.fromEntries(tables) as unknown as BookRecords, unreadable };
+    return { records: Object.fromEntries(tables) as unknown as BookRecords, setAside };
   });
 
 /** Newly read records, with what did not change kept as the very same objects: nothing is drawn anew for it. */

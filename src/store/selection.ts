@@ -79,16 +79,43 @@ const monitorLutsOf = (book: BookRecords, { monitorLuts = {} }: PlanRecord): Mon
     return lut ? [{ monitor, lut }] : [];
   });
 
+/** The profile of a plan; where it is not in the kit, another one of its camera, else the first that there is. */
+const profileOf = (
+  { profiles }: BookRecords,
+  plan: PlanRecord,
+  defaults: PlanRecord,
+  problems: string[],
+): ProfileRecord | undefined => {
+  const planned = profiles.get(plan.profileId);
+  if (planned) return planned;
+  const [first] = profiles.values();
+  const other = profiles.get(defaults.profileId) ?? first;
+  if (other) problems.push(`The profile of this plan is not in the kit; ${other.name} stands in for it.`);
+  return other;
+};
+
 /** What the URL means; the first of each where it is silent or wrong. undefined when there is nothing to show. */
-export const resolveSelection = (book: BookRecords, url: UrlIds): Selection | undefined => {
+export const resolveSelection = (
+  book: BookRecords,
+  url: UrlIds,
+  /** Set-ups that are left out for now. */
+  leftOut: readonly string[] = [],
+): Selection | undefined => {
   const problems: string[] = [];
-  const shoot = choose('shoot', url.shoot, shootsOf(book), problems);
-  const setup = shoot && choose('set-up', url.setup, setupsOf(book, shoot.id), problems);
-  const camera = setup && choose('camera', url.camera, camerasOf(book, setup), problems);
-  if (!shoot || !setup || !camera) return undefined;
+  const setupsIn = ({ id }: ShootRecord) => setupsOf(book, id).filter((one) => !leftOut.includes(one.id));
+  const shoots = shootsOf(book).filter((one) => leftOut.length === 0 || setupsIn(one).length > 0);
+  const shoot = choose('shoot', url.shoot, shoots, problems);
+  const setup = shoot && choose('set-up', url.setup, setupsIn(shoot), problems);
+  if (!shoot || !setup) return undefined;
+  const own = camerasOf(book, setup);
+  // A set-up whose cameras are gone is planned with another one of the kit.
+  const camera = choose('camera', url.camera, own.length > 0 ? own : [...book.cameras.values()], problems);
+  if (!camera) return undefined;
+  if (own.length === 0)
+    problems.push(`No camera of ${setup.name} is in the kit any more; it is shown with ${camera.name}.`);
   const defaults = defaultPlan(setup, camera);
   const plan = book.plans.get(defaults.id) ?? defaults;
-  const profile = book.profiles.get(plan.profileId) ?? book.profiles.get(defaults.profileId);
+  const profile = profileOf(book, plan, defaults, problems);
   if (!profile) return undefined;
   const subjects = setup.subjectIds.flatMap((id) => book.subjects.get(id) ?? []);
   const monitors = monitorLutsOf(book, plan);

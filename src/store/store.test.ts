@@ -92,7 +92,7 @@ describe('schema versions', () => {
       // What ships with the app is there as it is now, whatever an old database held.
       const { profiles } = (await bookOf(now)).getState();
       for (const profile of ARCHETYPE_PROFILES) expect(profiles.get(profile.id)).toEqual(profile);
-      expect((await takesOfShoot(now, 'salt-and-fire')).map(({ notes }) => notes)).toEqual([
+      expect((await takesOfShoot(now, 'salt-and-fire')).takes.map(({ notes }) => notes)).toEqual([
         'door opened late, "keep"',
       ]);
     },
@@ -169,6 +169,10 @@ describe('takes', () => {
       .bulkAdd([take('a', 1, 'a-cam', 10), take('b', 7, 'a-cam', 20), take('c', 1, 'b-cam', 15)]);
     expect(await nextTakeNumber(database, sampleTake.setupId, 'a-cam')).toBe(8);
     expect(await nextTakeNumber(database, sampleTake.setupId, 'b-cam')).toBe(2);
-    expect((await takesOfShoot(database, sampleTake.shootId)).map(({ id }) => id)).toEqual(['b', 'c', 'a']);
+    expect((await takesOfShoot(database, sampleTake.shootId)).takes.map(({ id }) => id)).toEqual([
+      'b',
+      'c',
+      'a',
+    ]);
   });
 });

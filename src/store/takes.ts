@@ -1,10 +1,15 @@
 import type { Database } from './database.ts';
 import type { TakeRecord } from './records/take.ts';
+import { readRows, type SetAside } from './setAside.ts';
 
-/** Takes of a shoot, newest first. */
-export const takesOfShoot = async (database: Database, shootId: string): Promise<TakeRecord[]> => {
-  const takes = await database.rows('takes').where('shootId').equals(shootId).toArray();
-  return takes.sort((a, b) => (a.loggedAt < b.loggedAt ? 1 : -1));
+/** Takes of a shoot, newest first, and what is stored among them and cannot be read. */
+export const takesOfShoot = async (
+  database: Database,
+  shootId: string,
+): Promise<{ readonly takes: readonly TakeRecord[]; readonly setAside: readonly SetAside[] }> => {
+  const rows: unknown[] = await database.table('takes').where('shootId').equals(shootId).toArray();
+  const { good, setAside } = readRows('takes', rows);
+  return { takes: good.toSorted((a, b) => (a.loggedAt < b.loggedAt ? 1 : -1)), setAside };
 };
 
 /** One more than the highest number so far of this set-up and camera. */

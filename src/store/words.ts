@@ -113,6 +113,33 @@ export const issueWords = ({ issues: [issue] }: z.ZodError, record: unknown): st
   return `${field} must ${rule}, not ${value}`;
 };
 
+/** Without a full stop, as part of a refusal. */
+export const NEWER_WORDS =
+  'a newer Candelum wrote these records, and this one only reads them; load the newer one';
+
+/** What keeps records from opening at all, and what to do; by the name of the error. */
+const OPENING: Readonly<Record<string, string>> = {
+  MissingAPIError:
+    'This browser keeps no records here: use a normal window, not a private one, or another browser',
+  SecurityError: 'This browser is set to keep nothing for this page: allow it to store data, then load again',
+  InvalidStateError: 'This browser keeps no records in this window: a private window often does not',
+  QuotaExceededError: 'The disk is full: free some room, then load again',
+  UnknownError: 'The browser cannot read its own files: restart it; if that does not help, restore a backup',
+};
+
+/** Why the records of this browser do not open, and what to do. */
+export const openingWords = (error: unknown): string => {
+  const names = [error, (error as { readonly inner?: unknown } | null)?.inner].map(
+    (one) => (one as { readonly name?: string } | null)?.name ?? '',
+  );
+  const known = names.map((name) => OPENING[name]).find((words) => words !== undefined);
+  return `${known ?? `The records cannot be opened: ${failureWords(error)}`}. Nothing was changed.`;
+};
+
+/** What is said while another window keeps the records from opening. */
+export const HELD_WORDS =
+  'The records do not open. Another window may hold them: close all others of Candelum, or restart the browser.';
+
 /** Why a record could not be written, one each; the sentence is the user's. */
 export class Refusal extends Error {}
 

@@ -3,9 +3,17 @@ import type { BookStore, BookState } from './bookState.ts';
 import type { Database } from './database.ts';
 import { writePatches, type Written } from './edits.ts';
 import { NO_RECORDS, readRecords, reusing, withPatches, withStored, type BookRecords } from './mirror.ts';
-import type { RecordPatch } from './patches.ts';
+import type { AnyRecord, RecordPatch } from './patches.ts';
+import { replaceSetAside, type SetAside } from './setAside.ts';
 import { BOOK_TABLES } from './tables.ts';
-import { failureWords } from './words.ts';
+import { failureWords, HELD_WORDS, openingWords } from './words.ts';
+
+/** Longer than this and the user is told that the records do not open. */
+const SLOW_MS = 2500;
+
+/** Records that did open are no longer told not to. */
+const settled = ({ status }: BookState): Partial<BookState> =>
+  status === 'failed' ? { problem: undefined } : {};
 
 /** Patches that show and wait to be written; guarded ones leave alone what was changed since. */
 export type PendingWrite = { readonly patches: readonly RecordPatch[]; readonly guarded: boolean };
@@ -44,11 +52,10 @@ export const createWriting = (database: Database, store: BookStore) => {
 
   /** Reads what the database holds. */
   const readAgain = async (): Promise<void> => {
-    const { records, unreadable } = await readRecords(database);
+    await database.openOrRead();
+    const { records, setAside } = await readRecords(database);
     base = reusing(base, records);
-    const sentence =
-      unreadable > 0 ? `${unreadable} stored records cannot be read and are left as they are.` : undefined;
-    show({ status: 'ready', unreadable: sentence });
+    show({ status: 'ready', setAside, isReadOnly: database.isNewer, ...settled(store.getState()) });
   };
 
   let asked = false;
@@ -63,7 +70,7 @@ export const createWriting = (database: Database, store: BookStore) => {
       if (closed || store.getState().status === 'ready') return;
       store.setState({
         status: 'failed',
-        problem: `The records in this browser cannot be opened: ${failureWords(error)}.`,
+        problem: openingWords(error),
       });
     });
   };
@@ -77,6 +84,10 @@ export const createWriting = (database: Database, store: BookStore) => {
     else refresh();
   };
   Dexie.on('storagemutated', onMutated);
+  // Another window may keep them from opening for ever; should they open yet, they are shown.
+  const slow = setTimeout(() => {
+    if (store.getState().status === 'loading') store.setState({ status: 'failed', problem: HELD_WORDS });
+  }, SLOW_MS);
   refresh();
 
   /**
@@ -120,9 +131,16 @@ export const createWriting = (database: Database, store: BookStore) => {
 
   return {
     write,
+    /** @throws Refusal where the record can be read by now. */
+    mend: (aside: SetAside, record: AnyRecord | undefined): Promise<void> =>
+      inTurn(async () => {
+        await replaceSetAside(database, aside, record);
+        await readAgain();
+      }),
     /** Listens no more. Resolves when all that was asked for is written. */
     close: (): Promise<void> => {
       closed = true;
+      clearTimeout(slow);
       Dexie.on.storagemutated.unsubscribe(onMutated);
       return queue.then(() => undefined);
     },

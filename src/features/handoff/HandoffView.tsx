@@ -12,6 +12,7 @@ import { printPull } from '#ui/format.ts';
 import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { SetAsideNotice } from '#ui/shell/SetAsideNotice.tsx';
 import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
 import { pullInFile, recipeNotes } from '#ui/luts/lutWords.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
@@ -58,7 +59,7 @@ const TAKE_COLUMNS: readonly Column<TakeRecord>[] = [
 
 const LogFiles = () => {
   const selection = useSelection();
-  const takes = useTakes() ?? NO_TAKES;
+  const { takes = NO_TAKES, setAside } = useTakes();
   const name = `${slug(selection.shoot.name)}-log`;
   const none = takes.length === 0;
   return (
@@ -66,6 +67,7 @@ const LogFiles = () => {
       title="The log"
       note={none ? 'no take yet' : `${takes.length} takes of ${selection.shoot.name}, stops from grey`}
     >
+      <SetAsideNotice items={setAside} />
       {none ? (
         <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
       ) : (

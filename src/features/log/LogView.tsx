@@ -12,6 +12,7 @@ import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
+import { SetAsideNotice } from '#ui/shell/SetAsideNotice.tsx';
 import { useLog } from '#ui/shell/LogContext.ts';
 import { cardLine, foundLine, removeTake } from './logModel.ts';
 import { NotesField } from './NotesField.tsx';
@@ -67,7 +68,7 @@ const Take = ({ take }: { take: TakeRecord }) => {
       </div>
       <NotesField
         take={take}
-        onSave={(notes) => void book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
+        onSave={(notes) => book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
       />
       <div className="take-tools">
         <Button
@@ -102,7 +103,7 @@ const Take = ({ take }: { take: TakeRecord }) => {
 export const LogView = () => {
   const selection = useSelection();
   const hrefTo = useHrefTo();
-  const takes = useTakes();
+  const { takes, setAside } = useTakes();
   const log = useLog();
   const circled = takes?.filter((take) => take.circled).length ?? 0;
   return (
@@ -116,6 +117,7 @@ export const LogView = () => {
           </Button>
         }
       >
+        <SetAsideNotice items={setAside} />
         {takes === undefined && <p className="quiet">Reading the log…</p>}
         {takes?.length === 0 && (
           <Empty title="No take yet">

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GAMUT_IDS, ownGamut, type GamutId } from '#core/colour/gamut.ts';
-import type { ProfileData } from '#core/profile/index.ts';
+import { profileProblem, type ProfileData } from '#core/profile/index.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { TRANSFERS, type TransferId } from '#core/transfer/index.ts';
 import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
@@ -65,7 +65,7 @@ const anchor = z.object({
   step: finite.positive().optional(),
 });
 
-export const profileDataSchema = z.object({
+const profileFields = z.object({
   curve,
   gamut: z.union([z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]), typedGamut]),
   clipStops: stopsSchema,
@@ -79,6 +79,12 @@ export const profileDataSchema = z.object({
   anchors: z.array(anchor).max(8).readonly().optional(),
   anchorScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
 }) satisfies z.ZodType<ProfileData>;
+
+/** What a profile is made of; only what can be compiled and asked everywhere passes. */
+export const profileDataSchema = profileFields.superRefine((data, context) => {
+  const problem = profileProblem(data);
+  if (problem) context.addIssue({ code: 'custom', path: ['curve'], message: problem });
+});
 
 /** A profile in the kit. `archetype` ones ship with the app, the others say which way they came in. */
 export const profileSchema = z.object({

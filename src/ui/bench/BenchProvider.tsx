@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useMemo, useSyncExternalStore, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { resolveSelection } from '#store/selection.ts';
 import { cardNumbersOf, dialledLight, distributionOf, judgementOf } from './benchModel.ts';
@@ -17,6 +17,7 @@ import {
   useUrlIds,
   type Card,
 } from './hooks.ts';
+import { leftOutSetups } from './leftOut.ts';
 import { openServices, type Services } from './services.ts';
 import { useMeasuring } from './useMeasuring.ts';
 
@@ -33,9 +34,10 @@ type Parts = { readonly children: ReactNode; readonly fallback: (waiting: Waitin
 const SelectionProvider = ({ children, fallback }: Parts) => {
   const records = useStore(useBench().book);
   const [url] = useUrlIds();
+  const [leftOut] = useState(leftOutSetups);
   const selection = useMemo(
-    () => (records.status === 'ready' ? resolveSelection(records, url) : undefined),
-    [records, url],
+    () => (records.status === 'ready' ? resolveSelection(records, url, leftOut) : undefined),
+    [records, url, leftOut],
   );
   if (!selection)
     return fallback({

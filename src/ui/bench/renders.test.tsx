@@ -24,7 +24,7 @@ const Counted = ({ id, children }: { id: string; children: ReactNode }) => (
 /** What the log draws from: the takes of the shoot. */
 const Log = () => (
   <ol>
-    {useTakes()?.map(({ id }) => (
+    {useTakes().takes?.map(({ id }) => (
       <li key={id}>{id}</li>
     ))}
   </ol>

@@ -6,7 +6,9 @@ import { Database } from '#store/database.ts';
 import { createBracket, type Bracket } from './bracket.ts';
 import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
 import { createSession, type Session } from './session/session.ts';
+import { markOpened, type Marker } from './marker.ts';
 import { createStrip, type Strip } from './strip.ts';
+import { sendUnsent } from './unsentNotes.ts';
 
 /**
  * What one window has open: its records, its workers, what is on the bench. The same objects as long as the
@@ -22,6 +24,8 @@ export type Services = {
   readonly bracket: Bracket;
   /** The last minute of a feed. */
   readonly strip: Strip;
+  /** Records that this browser had and has lost, by the marker outside them; asked once the book is ready. */
+  readonly lost: () => Marker | undefined;
 };
 
 type OpenServices = { readonly services: Services; readonly close: () => void };
@@ -41,7 +45,17 @@ const open = (): OpenServices => {
     void book.close().then(() => database.close());
   };
   void session.askKernels();
-  return { services: { database, book, session, luts, bracket, strip: createStrip() }, close };
+  let lost: Marker | undefined;
+  const stop = book.subscribe(({ status }) => {
+    if (status !== 'ready') return;
+    stop();
+    lost = markOpened(database.isNew, new Date());
+    void sendUnsent(book, database);
+  });
+  return {
+    services: { database, book, session, luts, bracket, strip: createStrip(), lost: () => lost },
+    close,
+  };
 };
 
 // Kept on the window: a hot reload makes this module anew, and the one before must let go of its workers and records.

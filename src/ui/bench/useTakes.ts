@@ -2,12 +2,20 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { TakeRecord } from '#store/records/take.ts';
+import type { SetAside } from '#store/setAside.ts';
 import { takesOfShoot } from '#store/takes.ts';
 import { useBench, useSelection } from './hooks.ts';
 
-/** Takes of the chosen shoot, newest first; undefined while they are read. */
-export const useTakes = (): readonly TakeRecord[] | undefined => {
+type Takes = {
+  /** Newest first; undefined while they are read. */
+  readonly takes?: readonly TakeRecord[];
+  readonly setAside: readonly SetAside[];
+};
+const UNREAD: Takes = { setAside: [] };
+
+/** Takes of the chosen shoot, and those of it that cannot be read. */
+export const useTakes = (): Takes => {
   const { database } = useBench();
   const { id } = useSelection().shoot;
-  return useLiveQuery(() => takesOfShoot(database, id), [database, id]);
+  return useLiveQuery(() => takesOfShoot(database, id), [database, id], UNREAD);
 };

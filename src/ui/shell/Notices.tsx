@@ -1,9 +1,12 @@
 'use client';
 
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
+import { printInstant } from '#core/day/clock.ts';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
+import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
+import { SetAsideNotice } from './SetAsideNotice.tsx';
 import type { Said } from './useLogTake.ts';
 
 const SHOWN_MS = 6000;
@@ -17,8 +20,11 @@ const Notice = ({ isBad = false, children }: { isBad?: boolean; children: ReactN
 
 /** What just happened, what went wrong, and the way back. */
 export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
-  const { book, session } = useBench();
+  const { book, session, lost: lostBefore } = useBench();
+  const lost = lostBefore();
+  const [isToldOfLoss, setToldOfLoss] = useState(false);
   const records = useRecords();
+  const [leftOut] = useState(leftOutSetups);
   const selection = useSelection();
   const { failure, frame } = useSession((state) => ({ failure: state.failure, frame: state.frame }));
   useEffect(() => {
@@ -26,7 +32,6 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
     const timer = setTimeout(hush, SHOWN_MS);
     return () => clearTimeout(timer);
   }, [said, hush]);
-  const problems = [...selection.problems, ...(records.unreadable ? [records.unreadable] : [])];
   return (
     <div className="notices" aria-live="polite">
       {failure && (
@@ -40,7 +45,40 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
           </Button>
         </Notice>
       )}
-      {problems.map((problem) => (
+      {records.isReadOnly && (
+        <Notice isBad>
+          A newer Candelum wrote these records: they are shown and exported, and not changed.
+        </Notice>
+      )}
+      {lost && !isToldOfLoss && (
+        <Notice isBad>
+          <span>
+            This browser kept records from {printInstant(lost.since)} on, and they are gone: it has lost or
+            deleted them.
+            {lost.savedAt ? ` You saved them last on ${printInstant(lost.savedAt)}: look for that file.` : ''}
+          </span>
+          <Button size="sm" variant="outline-secondary" onClick={() => setToldOfLoss(true)}>
+            Close
+          </Button>
+        </Notice>
+      )}
+      {leftOut.length > 0 && (
+        <Notice isBad>
+          <span>A set-up whose screen stopped is left out in this window.</span>
+          <Button
+            size="sm"
+            variant="outline-secondary"
+            onClick={() => {
+              leaveNoneOut();
+              window.location.reload();
+            }}
+          >
+            Show it again
+          </Button>
+        </Notice>
+      )}
+      <SetAsideNotice items={records.setAside} />
+      {selection.problems.map((problem) => (
         <Notice key={problem} isBad>
           {problem}
         </Notice>

@@ -10,28 +10,19 @@ import { BenchProvider } from '../bench/BenchProvider.tsx';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
 import { StopLadder } from '../ladder/StopLadder.tsx';
-import { Empty } from '../parts/Empty.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
 import { LogContext } from './LogContext.ts';
+import { Mark } from './Mark.tsx';
 import { Notices } from './Notices.tsx';
 import { STEPS } from './steps.ts';
 import { useLogTake } from './useLogTake.ts';
 import { useKey } from './useKey.ts';
 import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
+import { Waiting } from './Waiting.tsx';
 
 const KeyHelp = dynamic(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
-
-/** A flame over three rungs: our own mark. */
-const Mark = () => (
-  <svg viewBox="0 0 40 56" width="30" height="42" aria-hidden="true" className="brand-mark">
-    <path d="M20 3 C27 13 31 18 31 25 A11 11 0 0 1 9 25 C9 18 13 13 20 3 Z" />
-    <rect x="9" y="39" width="22" height="3.6" />
-    <rect x="9" y="44.8" width="22" height="3.6" opacity="0.72" />
-    <rect x="9" y="50.6" width="22" height="3.6" opacity="0.45" />
-  </svg>
-);
 
 const OrderOfWork = () => {
   const path = usePathname();
@@ -151,26 +142,6 @@ const Frame = ({ children }: { children: ReactNode }) => {
     </LogContext>
   );
 };
-
-const Waiting = ({ status, problem }: { status: 'loading' | 'failed' | 'empty'; problem?: string }) => (
-  <div className="waiting" data-status={status}>
-    <Mark />
-    {status === 'loading' && <p className="quiet">Opening the records of this browser…</p>}
-    {status === 'failed' && (
-      <Empty title="The records cannot be opened">
-        <p>{problem}</p>
-        <p className="quiet">
-          Private windows and a full disk keep a browser from storing. Nothing was changed.
-        </p>
-      </Empty>
-    )}
-    {status === 'empty' && (
-      <Empty title="No shoot in these records">
-        <p className="quiet">{problem ?? 'Close other windows of Candelum, then load this page again.'}</p>
-      </Empty>
-    )}
-  </div>
-);
 
 /** Card on top, order of work at the left, ladder at the right, the work in the middle. */
 export const Shell = ({ children }: { children: ReactNode }) => (

@@ -1,0 +1,96 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { openBook } from './book.ts';
+import { changePlan, openBooks, PLAN_ID, planOf, until } from './fixtures/openBooks.ts';
+import { Database } from './database.ts';
+import { openingWords } from './words.ts';
+
+const { fresh, bookOf, closeAll } = openBooks('opening');
+afterEach(() => {
+  vi.useRealTimers();
+  closeAll();
+});
+
+/** A database that a later version has opened: higher number, one more table, one more field. */
+const madeNewer = async (name: string): Promise<void> => {
+  const today = new Database(name);
+  await today.open();
+  const stores = Object.fromEntries(
+    today.tables.map((table) => [
+      table.name,
+      [table.schema.primKey.src, ...table.schema.indexes.map(({ src }) => src)].join(','),
+    ]),
+  );
+  today.close();
+  const later = new Dexie(name);
+  later.version(77).stores({ ...stores, clips: 'id' });
+  await later.open();
+  await later.table('clips').put({ id: 'one' });
+  later.close();
+};
+
+describe('records of a newer version', () => {
+  it('are read, and nothing is written to them', async () => {
+    await madeNewer('newer-1');
+    const database = new Database('newer-1');
+    const book = await bookOf(database);
+    expect(book.getState()).toMatchObject({ status: 'ready', isReadOnly: true });
+    expect(planOf(book).placement).toBe(1);
+    expect(await changePlan(book, { placement: 2 })).toBe(false);
+    expect(book.getState().problem).toMatch(
+      /a newer Candelum wrote these records, and this one only reads them/,
+    );
+    expect((await database.rows('plans').get(PLAN_ID))?.placement).toBe(1);
+    expect(database.backendDB().version).toBe(770);
+    await book.close();
+    database.close();
+  });
+});
+
+describe('records that do not open', () => {
+  it('are told to be held after a while, and shown when they open after all', async () => {
+    const database = fresh();
+    let open = () => {};
+    const held = new Promise<void>((resolve) => (open = resolve));
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    vi.spyOn(database, 'openOrRead').mockImplementationOnce(async () => {
+      await held;
+      await database.open();
+    });
+    const book = openBook(database);
+    vi.advanceTimersByTime(3000);
+    expect(book.getState()).toMatchObject({
+      status: 'failed',
+      problem: expect.stringMatching(/Another window may hold them/),
+    });
+    vi.useRealTimers();
+    open();
+    await until(() => book.getState().status === 'ready');
+    expect(book.getState().problem).toBeUndefined();
+    await book.close();
+  });
+
+  it.each([
+    ['missing', new Dexie.MissingAPIError(), /keeps no records here/],
+    ['denied', new DOMException('no', 'SecurityError'), /set to keep nothing/],
+    ['full', new DOMException('no', 'QuotaExceededError'), /disk is full/],
+    ['spoilt', new DOMException('no', 'UnknownError'), /restore a backup/],
+    ['of another cause', new Error('Whatever.'), /cannot be opened: Whatever\. Nothing was changed/],
+  ])('say why: %s', async (_, error, says) => {
+    const database = fresh();
+    vi.spyOn(database, 'openOrRead').mockRejectedValueOnce(error);
+    const book = openBook(database);
+    await until(() => book.getState().status === 'failed');
+    expect(book.getState().problem).toMatch(says);
+    await book.close();
+  });
+
+  it('say why also where the cause stands inside', () => {
+    const outer = Object.assign(new Error('open failed'), {
+      name: 'OpenFailedError',
+      inner: new DOMException('no', 'SecurityError'),
+    });
+    expect(openingWords(outer)).toMatch(/set to keep nothing/);
+  });
+});

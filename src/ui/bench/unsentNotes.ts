@@ -1,0 +1,48 @@
+'use client';
+
+import type { Book } from '#store/book.ts';
+import type { Database } from '#store/database.ts';
+
+/**
+ * Notes that were typed and not stored yet when the page was left: the database takes longer than a page has
+ * then, this does not. They are stored when the records are opened next.
+ */
+const KEY = 'candelum-unsent-notes';
+type Unsent = { readonly before: string; readonly after: string };
+
+const read = (): Readonly<Record<string, Unsent>> => {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, Unsent>;
+  } catch {
+    return {};
+  }
+};
+
+const write = (all: Readonly<Record<string, Unsent>>): void => {
+  try {
+    if (Object.keys(all).length === 0) localStorage.removeItem(KEY);
+    else localStorage.setItem(KEY, JSON.stringify(all));
+  } catch {
+    // Without room the database is still asked to store them.
+  }
+};
+
+export const keepUnsent = (takeId: string, notes: Unsent): void => write({ ...read(), [takeId]: notes });
+
+export const dropUnsent = (takeId: string): void => {
+  const { [takeId]: sent, ...rest } = read();
+  if (sent) write(rest);
+};
+
+/** Stores what was kept; notes that somebody has changed since stay, with what was typed under them. */
+export const sendUnsent = async (book: Book, database: Database): Promise<void> => {
+  for (const [id, { before, after }] of Object.entries(read())) {
+    const take = await database.rows('takes').get(id);
+    const notes = take && (take.notes === before ? after : `${take.notes}\n${after}`).slice(0, 4000);
+    const isStored =
+      !take ||
+      take.notes === after ||
+      (await book.patch(`Notes of take ${take.number}`, 'takes', id, { notes: notes ?? after }));
+    if (isStored) dropUnsent(id);
+  }
+};

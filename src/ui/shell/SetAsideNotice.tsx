@@ -1,0 +1,28 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import Alert from 'react-bootstrap/Alert';
+import Button from 'react-bootstrap/Button';
+import { setAsideWords, type SetAside } from '#store/setAside.ts';
+
+const SetAsideDialog = dynamic(() => import('./SetAsideDialog.tsx').then((part) => part.SetAsideDialog));
+
+/** Says which records were set aside, and opens what can be done with them. Nothing where none was. */
+export const SetAsideNotice = ({ items }: { items: readonly SetAside[] }) => {
+  const [isOpen, setOpen] = useState(false);
+  if (items.length === 0) return null;
+  const says =
+    items.length === 1
+      ? `The ${setAsideWords(items[0])} cannot be read and is left as it is.`
+      : `${items.length} stored records cannot be read and are left as they are.`;
+  return (
+    <Alert bsPrefix="notice" variant="bad" role="status" transition={false} data-set-aside={items.length}>
+      <span>{says} All else works.</span>
+      <Button size="sm" variant="outline-secondary" onClick={() => setOpen(true)}>
+        What to do
+      </Button>
+      {isOpen && <SetAsideDialog items={items} onHide={() => setOpen(false)} />}
+    </Alert>
+  );
+};
