@@ -78,7 +78,7 @@ const config = [
       ],
     },
   },
-  { files: ['scripts/**', 'bench/**', 'scenes/*.ts'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'bench/**', 'scenes/*.ts', 'fuzz/run.ts'], rules: { 'no-console': 'off' } },
 ];
 
 export default config;

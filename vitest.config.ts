@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts', 'scenes/**/*.test.ts'],
+    include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts', 'scenes/**/*.test.ts', 'fuzz/**/*.test.ts'],
     environment: 'node',
     setupFiles: ['vitest.setup.ts'],
     testTimeout: 30_000,

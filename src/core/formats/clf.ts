@@ -1,4 +1,5 @@
 import type { Matrix3 } from '../maths/matrix.ts';
+import { isFloat32 } from '../maths/float32.ts';
 import { failure, success, type Result } from '../result.ts';
 import type { LutNode } from '../lut/node.ts';
 import { CLF_NODES } from './clfNodes.ts';
@@ -101,10 +102,13 @@ export const parseClf = (text: string): Result<SampledCurve> => {
   if (operators.length === 0)
     return failure('file', 'No 1D part in it: a profile needs a LUT1D, Log, Exponent or Range.');
   const x = operators[0].knots ?? Array.from({ length: UNIFORM }, (_, i) => i / (UNIFORM - 1));
+  const y = x.map((v) => operators.reduce((value, { apply }) => apply(value), v));
+  const bad = y.findIndex((v) => !isFloat32(v));
+  if (bad >= 0) return failure('file', `At ${x[bad]} in, its nodes come to no number: export the LUT again.`);
   return success({
     title: titleOf(list),
     x,
-    y: x.map((v) => operators.reduce((value, { apply }) => apply(value), v)),
+    y,
     notes: [
       ...(left.length > 0 ? [`Left out, not one-dimensional: ${[...new Set(left)].join(', ')}.`] : []),
       ...operators.flatMap(({ notes }) => notes ?? []),

@@ -1,14 +1,13 @@
 import type { Matrix3, Triple } from '../maths/matrix.ts';
+import { isFloat32 } from '../maths/float32.ts';
 import { cdlFault, type Cdl } from '../lut/cdl.ts';
 import { UNIT_DOMAIN } from '../lut/lut.ts';
 import type { Channel, LutNode } from '../lut/node.ts';
 import { failure, success, type Result } from '../result.ts';
-import { CLF_OPERATORS, DEPTH_SCALE, halfCurve, readLut1d, readRange } from './clfOperators.ts';
+import { CLF_OPERATORS, depthScale, halfCurve, readLut1d, readRange } from './clfOperators.ts';
 import { child, type XmlNode } from './xml.ts';
 
 const MOST_3D = 129;
-
-const depthOf = (text: string | undefined) => DEPTH_SCALE[text ?? '32f'];
 
 const numbersIn = (node: XmlNode | undefined): number[] =>
   (node?.text.trim() ?? '') === '' ? [] : (node as XmlNode).text.trim().split(/\s+/).map(Number);
@@ -46,14 +45,15 @@ const lut3d = (node: XmlNode): Result<LutNode> => {
   const values = numbersIn(array);
   if (values.length !== size ** 3 * 3)
     return failure('LUT3D', `LUT3D holds ${values.length} numbers; its dim asks for ${size ** 3 * 3}.`);
-  const bad = values.findIndex((v) => !Number.isFinite(v));
+  const scale = depthScale(node, 'outBitDepth');
+  if (!scale.ok) return scale;
+  const bad = values.findIndex((v) => !isFloat32(v / scale.value));
   if (bad >= 0) return failure(`LUT3D row ${Math.floor(bad / 3) + 1}`, 'A value is not a finite number.');
-  const scale = depthOf(node.attributes.outBitDepth);
   const data = new Float32Array(values.length);
   for (let i = 0; i < size ** 3; i += 1) {
     const [b, g, r] = [i % size, Math.floor(i / size) % size, Math.floor(i / size ** 2)];
     const at = 3 * (r + size * (g + size * b));
-    for (let c = 0; c < 3; c += 1) data[at + c] = values[3 * i + c] / scale;
+    for (let c = 0; c < 3; c += 1) data[at + c] = values[3 * i + c] / scale.value;
   }
   const wished = node.attributes.interpolation;
   return success({
@@ -71,11 +71,13 @@ const matrix = (node: XmlNode): Result<LutNode> => {
   const [rows, columns] = (array?.attributes.dim ?? '').trim().split(/\s+/).map(Number);
   if (rows !== 3 || !(columns === 3 || columns === 4) || values.length !== 3 * columns)
     return failure('Matrix', 'Matrix needs an Array of dim “3 3” or “3 4” and as many numbers.');
-  if (!values.every(Number.isFinite)) return failure('Matrix', 'A value is not a finite number.');
-  const [from, to] = [depthOf(node.attributes.inBitDepth), depthOf(node.attributes.outBitDepth)];
-  const cell = (r: number, c: number) => (values[columns * r + c] * from) / to;
+  if (!values.every(isFloat32)) return failure('Matrix', 'A value is not a finite number.');
+  const [from, to] = [depthScale(node, 'inBitDepth'), depthScale(node, 'outBitDepth')];
+  if (!from.ok) return from;
+  if (!to.ok) return to;
+  const cell = (r: number, c: number) => (values[columns * r + c] * from.value) / to.value;
   const cells = [0, 1, 2].flatMap((r) => [0, 1, 2].map((c) => cell(r, c)));
-  const offset = [0, 1, 2].map((r) => (columns === 4 ? values[4 * r + 3] / to : 0));
+  const offset = [0, 1, 2].map((r) => (columns === 4 ? values[4 * r + 3] / to.value : 0));
   return success({
     kind: 'matrix',
     matrix: cells as unknown as Matrix3,

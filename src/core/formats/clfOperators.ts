@@ -1,4 +1,5 @@
 import { ranged, type RangeNode } from '../lut/node.ts';
+import { isFloat32 } from '../maths/float32.ts';
 import { failure, success, type Result } from '../result.ts';
 import { oneChannel } from '../profile/sampledCurve.ts';
 import { child, type XmlNode } from './xml.ts';
@@ -11,13 +12,24 @@ export type ClfOperator = {
 };
 
 // Common LUT Format, Academy S-2014-006 version 3.0, clause 5.2: integers are scaled by 2^n - 1, floats by 1.
-export const DEPTH_SCALE: Readonly<Record<string, number>> = {
+const DEPTH_SCALE: Readonly<Record<string, number>> = {
   '8i': 255,
   '10i': 1023,
   '12i': 4095,
   '16i': 65_535,
   '16f': 1,
   '32f': 1,
+};
+
+/** What numbers of a bit depth are divided by; a failure names a depth that the format does not know. */
+export const depthScale = (node: XmlNode, side: 'inBitDepth' | 'outBitDepth'): Result<number> => {
+  const depth = node.attributes[side] ?? '32f';
+  return Object.hasOwn(DEPTH_SCALE, depth)
+    ? success(DEPTH_SCALE[depth])
+    : failure(
+        node.name,
+        `${side} is “${depth.slice(0, 12)}”; ${Object.keys(DEPTH_SCALE).join(', ')} are known.`,
+      );
 };
 
 const MAX_ENTRIES = 65_536;
@@ -66,12 +78,13 @@ export const readLut1d = (
   const values = array.text.trim().split(/\s+/).map(Number);
   if (values.length !== entries * channels)
     return failure('LUT1D', `LUT1D holds ${values.length} numbers; its dim asks for ${entries * channels}.`);
-  const bad = values.findIndex((v) => !Number.isFinite(v));
+  const scale = depthScale(node, 'outBitDepth');
+  if (!scale.ok) return scale;
+  const raw = node.attributes.rawHalfs === 'true';
+  const turned = values.map((v) => (raw ? halfToNumber(v) : v) / scale.value);
+  const bad = turned.findIndex((v) => !isFloat32(v));
   if (bad >= 0)
     return failure(`LUT1D row ${Math.floor(bad / channels) + 1}`, 'A value is not a finite number.');
-  const scale = DEPTH_SCALE[node.attributes.outBitDepth ?? '32f'];
-  const raw = node.attributes.rawHalfs === 'true';
-  const turned = values.map((v) => (raw ? halfToNumber(v) : v) / scale);
   const rows = Array.from({ length: entries }, (_, i) => turned.slice(i * channels, (i + 1) * channels));
   const halfDomain = node.attributes.halfDomain === 'true';
   if (halfDomain && entries !== MAX_ENTRIES)
@@ -140,6 +153,11 @@ const log = (node: XmlNode): Result<ClfOperator> => {
   const decodeLog = (y: number) => (base ** ((y - logOffset) / logSlope) - linOffset) / linSlope;
   if (!camera) return success(toLog ? { apply: encodeLog, knots: LIGHT_KNOTS } : { apply: decodeLog });
   const slope = number(p, 'linearSlope', (k * linSlope) / (linSlope * at + linOffset));
+  if (!Number.isFinite(slope) || slope === 0)
+    return failure(
+      'Log',
+      'The line under the break has no slope: linSideSlope x break + linSideOffset is 0.',
+    );
   const offset = encodeLog(at) - slope * at;
   const breakSignal = slope * at + offset;
   return success(
@@ -147,6 +165,15 @@ const log = (node: XmlNode): Result<ClfOperator> => {
       ? { apply: (x) => (x <= at ? slope * x + offset : encodeLog(x)), knots: LIGHT_KNOTS }
       : { apply: (y) => (y <= breakSignal ? (y - offset) / slope : decodeLog(y)) },
   );
+};
+
+const monCurveWithout = (style: string, g: number, o: number): Result<ClfOperator> => {
+  const k = g === 1 ? 1 + o : 1;
+  if (/^monCurve.*Fwd$/.test(style))
+    return success({ apply: (v) => (g === 1 ? v / k : Math.max(0, v) ** g) });
+  if (/^monCurve.*Rev$/.test(style))
+    return success({ apply: (v) => (g === 1 ? v * k : Math.max(0, v) ** (1 / g)) });
+  return failure('Exponent', `Exponent has the unknown style “${style.slice(0, 30)}”.`);
 };
 
 // Clause 5.10, Exponent, for values from 0 up.
@@ -159,6 +186,10 @@ const exponent = (node: XmlNode): Result<ClfOperator> => {
     return failure('Exponent', 'ExponentParams needs an exponent above 0.');
   if (/^basic.*Fwd$/.test(style)) return success({ apply: (v) => Math.max(0, v) ** g });
   if (/^basic.*Rev$/.test(style)) return success({ apply: (v) => Math.max(0, v) ** (1 / g) });
+  if (g < 1 || o < 0)
+    return failure('Exponent', 'A monCurve needs an exponent of 1 or more and an offset of 0 or more.');
+  // Without a curve the line goes on for ever, without an offset it is flat: the limits of what follows.
+  if (g === 1 || o === 0) return monCurveWithout(style, g, o);
   const at = o / (g - 1);
   const slope = ((g - 1) / o) * ((o * g) / ((g - 1) * (1 + o))) ** g;
   const forward = (v: number) => (v >= at ? ((v + o) / (1 + o)) ** g : v * slope);
@@ -171,15 +202,18 @@ const exponent = (node: XmlNode): Result<ClfOperator> => {
 
 /** Clause 5.8, Range, in 0..1. */
 export const readRange = (node: XmlNode): Result<RangeNode> => {
-  const read = (name: string, depth: string | undefined) => {
-    const text = child(node, name)?.text;
-    return text === undefined ? undefined : Number(text) / DEPTH_SCALE[depth ?? '32f'];
+  const [from, to] = [depthScale(node, 'inBitDepth'), depthScale(node, 'outBitDepth')];
+  if (!from.ok) return from;
+  if (!to.ok) return to;
+  const read = (name: string, scale: number) => {
+    const text = child(node, name)?.text.trim();
+    return text === undefined ? undefined : text === '' ? Number.NaN : Number(text) / scale;
   };
-  const { inBitDepth, outBitDepth, style } = node.attributes;
-  const [minIn, maxIn] = [read('minInValue', inBitDepth), read('maxInValue', inBitDepth)];
-  const [minOut, maxOut] = [read('minOutValue', outBitDepth), read('maxOutValue', outBitDepth)];
+  const { style } = node.attributes;
+  const [minIn, maxIn] = [read('minInValue', from.value), read('maxInValue', from.value)];
+  const [minOut, maxOut] = [read('minOutValue', to.value), read('maxOutValue', to.value)];
   const all = { minIn, maxIn, minOut, maxOut };
-  if (Object.values(all).some((v) => v !== undefined && !Number.isFinite(v)))
+  if (Object.values(all).some((v) => v !== undefined && !isFloat32(v)))
     return failure('Range', 'Range needs finite numbers.');
   if (minIn !== undefined && maxIn !== undefined && !(maxIn > minIn))
     return failure('Range', `Range runs from ${minIn} to ${maxIn}: it must rise.`);

@@ -1,6 +1,7 @@
 import type { Triple } from '../maths/matrix.ts';
 import type { Lattice } from '../lut/lattice.ts';
 import { UNIT_DOMAIN, type Lut } from '../lut/lut.ts';
+import { isFloat32 } from '../maths/float32.ts';
 import { failure, success, type Result } from '../result.ts';
 
 export type CubeText = { readonly title: string; readonly comments: readonly string[] };
@@ -81,7 +82,7 @@ const numbersOf = (line: string): number[] => line.split(/\s+/).slice(1).map(Num
 const tripleOf = (line: string): Triple | undefined => {
   const found = numbersOf(line);
   const all = found.length === 1 ? [found[0], found[0], found[0]] : found;
-  return all.length === 3 && all.every(Number.isFinite) ? (all as unknown as Triple) : undefined;
+  return all.length === 3 && all.every(isFloat32) ? (all as unknown as Triple) : undefined;
 };
 
 const takeSize = (reading: Reading, line: string): string | undefined => {
@@ -122,7 +123,7 @@ const WORDS: Readonly<Record<string, (reading: Reading, line: string) => string 
 
 const takeRange = (reading: Reading, line: string): string | undefined => {
   const [low, high] = numbersOf(line);
-  if (!Number.isFinite(low) || !Number.isFinite(high)) return 'The range needs two finite numbers.';
+  if (!isFloat32(low) || !isFloat32(high)) return 'The range needs two finite numbers.';
   reading.min = [low, low, low];
   reading.max = [high, high, high];
   return undefined;
@@ -130,7 +131,7 @@ const takeRange = (reading: Reading, line: string): string | undefined => {
 
 const takeRow = (reading: Reading, line: string): string | undefined => {
   const values = line.split(/\s+/).map(Number);
-  if (values.length !== 3 || !values.every(Number.isFinite)) return 'A row needs three finite numbers.';
+  if (values.length !== 3 || !values.every(isFloat32)) return 'A row needs three finite numbers.';
   if (!reading.word)
     return 'A row of numbers stands before the size: LUT_1D_SIZE or LUT_3D_SIZE comes first.';
   if (reading.at >= reading.data.length)

@@ -1,5 +1,7 @@
 import { failure, success, type Result } from '../result.ts';
-import type { LutNode } from '../lut/node.ts';
+import { compileNodes, type LutNode } from '../lut/node.ts';
+import { isFloat32 } from '../maths/float32.ts';
+import type { Triple } from '../maths/matrix.ts';
 import { parseCdl } from './cdl.ts';
 import { parseClfFile } from './clf.ts';
 import { parseCubeFile } from './cube.ts';
@@ -92,11 +94,27 @@ const OPENERS: readonly Opener[] = [
   },
 ];
 
+const AXIS = Array.from({ length: 33 }, (_, i) => i / 32);
+const PROBES: readonly Triple[] = [
+  ...AXIS.map((v): Triple => [v, v, v]),
+  ...[0, 1, 2, 3, 4, 5, 6, 7].map((i): Triple => [i & 1, (i >> 1) & 1, i >> 2]),
+];
+
+/** A colour of the grey axis or a corner that nodes make no number of; undefined where there is none. */
+const firstNoNumber = (nodes: readonly LutNode[]): Triple | undefined => {
+  const run = compileNodes(nodes);
+  return PROBES.find((rgb) => !run(rgb).every(isFloat32));
+};
+
 /** Opens a LUT by what it holds, whatever it is called: `.cube` 1D or 3D, CLF, ASC CDL. */
 export const openLut = (text: string): Result<LutFile> => {
   const head = text.slice(0, HEAD);
   const opener = OPENERS.find(({ fits }) => fits(head));
-  return opener
-    ? opener.open(text)
-    : failure('file', 'Neither a .cube, nor a CLF, nor an ASC CDL: export the LUT as one of these.');
+  if (!opener)
+    return failure('file', 'Neither a .cube, nor a CLF, nor an ASC CDL: export the LUT as one of these.');
+  const opened = opener.open(text);
+  const bad = opened.ok ? firstNoNumber(opened.value.nodes) : undefined;
+  return bad === undefined
+    ? opened
+    : failure('file', `For ${bad.join(', ')} in, it comes to no number: export the LUT again.`);
 };

@@ -1,18 +1,17 @@
-import { decode, encode } from 'fast-png';
+import { encode } from 'fast-png';
 import { SAMPLE_READINGS } from '../frame/codes.ts';
 import type { Frame } from '../frame/frame.ts';
 import { failure, success, type Result } from '../result.ts';
 import { MAX_BYTES, MAX_PIXELS, type OpenedFrame, type ReadingOptions } from './opened.ts';
+import { pngSamples, type PngLayout } from './pngPixels.ts';
 import { frameOfSamples } from './samples.ts';
 
 const SIGNATURE = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
 
-type Header = {
-  readonly width: number;
-  readonly height: number;
-  readonly depth: number;
-  readonly colourType: number;
-};
+/** Samples a pixel of each colour type; a palette, 3, is not read. */
+const CHANNELS: Readonly<Record<number, number>> = { 0: 1, 2: 3, 4: 2, 6: 4 };
+
+type PngPicture = PngLayout & { readonly parts: readonly Uint8Array[] };
 
 const word = (bytes: Uint8Array, at: number) => new DataView(bytes.buffer, bytes.byteOffset).getUint32(at);
 const chunkName = (bytes: Uint8Array, at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));
@@ -34,25 +33,32 @@ const notPng = (bytes: Uint8Array): Result<never> =>
       : 'The PNG signature is missing: save the frame as an 8- or 16-bit PNG and open that.',
   );
 
-/** Chunks must follow each other to IEND (ISO/IEC 15948 clause 5.3); the byte where they stop is the cut. */
-const findCut = (bytes: Uint8Array): number | undefined => {
+/**
+ * Chunks must follow each other to IEND (ISO/IEC 15948 clause 5.3); the byte where they stop is the cut. Of
+ * others than those of the picture nothing is unpacked.
+ */
+const pictureParts = (
+  bytes: Uint8Array,
+): { readonly cut?: number; readonly parts: readonly Uint8Array[] } => {
+  const parts: Uint8Array[] = [];
   let at = 8;
   while (at + 12 <= bytes.length) {
     const length = word(bytes, at);
-    if (chunkName(bytes, at + 4) === 'IEND') return undefined;
+    const name = chunkName(bytes, at + 4);
+    if (name === 'IEND') return { parts };
+    if (name === 'IDAT') parts.push(bytes.subarray(at + 8, at + 8 + length));
     at += 12 + length;
   }
-  return bytes.length;
+  return { cut: bytes.length, parts };
 };
 
-const readHeader = (bytes: Uint8Array): Result<Header> => {
+const readHeader = (bytes: Uint8Array): Result<PngPicture> => {
   if (bytes.length === 0) return failure('byte 0', 'The file is empty: export the frame again.');
   if (!looksLikePng(bytes)) return notPng(bytes);
   if (bytes.length < 33 || chunkName(bytes, 12) !== 'IHDR') {
     return failure(`byte ${bytes.length}`, 'The PNG ends inside its header: copy the file again.');
   }
-  const header = { width: word(bytes, 16), height: word(bytes, 20), depth: bytes[24], colourType: bytes[25] };
-  const { width, height, depth, colourType } = header;
+  const [width, height, depth, colourType] = [word(bytes, 16), word(bytes, 20), bytes[24], bytes[25]];
   if (width === 0 || height === 0)
     return failure('byte 16', `The picture is ${width} x ${height} pixels: nothing to judge.`);
   if (width * height > MAX_PIXELS) {
@@ -69,9 +75,21 @@ const readHeader = (bytes: Uint8Array): Result<Header> => {
   }
   if (depth !== 8 && depth !== 16)
     return failure('byte 24', `${depth}-bit samples; only 8 or 16 bit hold a camera’s codes.`);
-  const cut = findCut(bytes);
+  if (!(colourType in CHANNELS))
+    return failure('byte 25', `The PNG is of colour type ${colourType}: export it as 8- or 16-bit RGB.`);
+  if (bytes[26] !== 0 || bytes[27] !== 0 || bytes[28] > 1)
+    return failure('byte 26', 'The PNG is packed in a way that is not known: export it again.');
+  const { cut, parts } = pictureParts(bytes);
   if (cut !== undefined) return failure(`byte ${cut}`, 'The PNG is cut short: copy it from the card again.');
-  return success(header);
+  if (parts.length === 0) return failure('byte 33', 'The PNG holds no picture: export the frame again.');
+  return success({
+    width,
+    height,
+    depth,
+    channels: CHANNELS[colourType],
+    interlaced: bytes[28] === 1,
+    parts,
+  });
 };
 
 /**
@@ -84,9 +102,10 @@ export const openPng = (bytes: Uint8Array, options: ReadingOptions): Result<Open
     return failure('file', `The file is ${Math.round(bytes.length / 1e6)} MB; up to 600 MB are read.`);
   const header = readHeader(bytes);
   if (!header.ok) return header;
-  let png;
+  const { width, height, channels, parts } = header.value;
+  let data;
   try {
-    png = decode(bytes, { checkCrc: true });
+    data = pngSamples(parts, header.value);
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
     return failure(
@@ -94,8 +113,6 @@ export const openPng = (bytes: Uint8Array, options: ReadingOptions): Result<Open
       `The PNG is damaged (${detail.slice(0, 80)}): copy it from the card again.`,
     );
   }
-  const { width, height } = header.value;
-  const { channels, data } = png;
   return success(frameOfSamples({ width, height, channels, data }, options, 'PNG'));
 };
 

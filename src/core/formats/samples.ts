@@ -22,9 +22,6 @@ const planes = (data: ArrayLike<number>, channels: number, pixels: number, toCod
   return { r, g: grey ? r : pick(1), b: grey ? r : pick(2) };
 };
 
-const withoutAlpha = (data: Uint16Array, channels: number): Uint16Array =>
-  channels % 2 === 1 ? data : data.filter((_, i) => i % channels !== channels - 1);
-
 /** Samples as code values; 10-bit codes inside 16-bit samples are recognised, alpha is left out. */
 export const frameOfSamples = (
   { width, height, channels, data }: Samples,
@@ -37,7 +34,7 @@ export const frameOfSamples = (
     const frame = makeFrame({ ...base, bitDepth: 8, ...planes(data, channels, pixels, (v) => v) });
     return plainly({ frame, reading: 'codes8', evidence: '8-bit samples are the codes', container }, options);
   }
-  const detected = detectReading(withoutAlpha(data, channels));
+  const detected = detectReading(data, channels);
   const reading = options.reading ?? detected;
   const { toCode, bitDepth, says } = SAMPLE_READINGS[reading];
   const top = 2 ** bitDepth - 1;

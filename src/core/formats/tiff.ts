@@ -1,5 +1,5 @@
-import { decode } from 'tiff';
-import { failure, success, type Result } from '../result.ts';
+import { decode, type TiffIfd } from 'tiff';
+import { failure, success, type Failure, type Result } from '../result.ts';
 import { MAX_PIXELS, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { frameOfSamples } from './samples.ts';
 
@@ -16,21 +16,38 @@ export const looksLikeTiff = (bytes: Uint8Array): boolean =>
   (bytes[0] === 0x49 && bytes[1] === 0x49 && bytes[2] === 42 && bytes[3] === 0) ||
   (bytes[0] === 0x4d && bytes[1] === 0x4d && bytes[2] === 0 && bytes[3] === 42);
 
+/** Bytes of one value of each field type (TIFF 6.0, section 2). */
+const TYPE_BYTES = [0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8];
+const MOST_FIELDS = 1024;
+/** More than this out of a byte no compression makes: 4096 of 12 bits by LZW, 258 of 2 bits by deflate. */
+const MOST_FROM_A_BYTE: Readonly<Record<number, number>> = { 1: 1, 5: 2731, 8: 1032, 32946: 1032 };
+
+/** Where the first directory asks for more than the file holds; undefined where it does not. Nothing is read yet. */
+const overlong = (bytes: Uint8Array): Result<undefined> => {
+  const little = bytes[0] === 0x49;
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const at = bytes.length >= 8 ? view.getUint32(4, little) : 0;
+  if (at < 8 || at + 2 > bytes.length)
+    return failure('byte 4', 'The TIFF has no directory, so there is no picture in it: copy it again.');
+  const fields = view.getUint16(at, little);
+  if (fields > MOST_FIELDS || at + 2 + 12 * fields > bytes.length)
+    return failure(`byte ${at}`, 'The TIFF ends inside its directory: copy it again.');
+  for (let n = 0; n < fields; n += 1) {
+    const field = at + 2 + 12 * n;
+    const [type, count] = [view.getUint16(field + 2, little), view.getUint32(field + 4, little)];
+    if (count * (TYPE_BYTES[type] ?? 1) > bytes.length)
+      return failure(
+        `field ${view.getUint16(field, little)}`,
+        'It is said to be longer than the file: the TIFF is damaged or cut short, copy it again.',
+      );
+  }
+  return success(undefined);
+};
+
 const detail = (error: unknown) => (error instanceof Error ? error.message : String(error)).slice(0, 80);
 
-/**
- * Opens an 8- or 16-bit TIFF (grey or R'G'B', alpha ignored; uncompressed, LZW or deflate) as code values: its first
- * picture. Refuses, naming the field, what it cannot read; size is checked before anything is unpacked.
- */
-export const openTiff = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
-  const cut = (error: unknown) =>
-    failure('picture data', `The TIFF is damaged or cut short (${detail(error)}): copy it again.`);
-  let head;
-  try {
-    [head] = decode(bytes, { ignoreImageData: true, pages: [0] });
-  } catch (error) {
-    return cut(error);
-  }
+/** What of a directory is not read here, field by field; undefined where its picture can be unpacked. */
+const unreadable = (head: TiffIfd, fileBytes: number): Failure | undefined => {
   const { width, height, bitsPerSample, samplesPerPixel, sampleFormat, type, compression } = head;
   if (!(width > 0 && height > 0))
     return failure('field 256', `The picture is ${width} x ${height} pixels: nothing to judge.`);
@@ -61,6 +78,35 @@ export const openTiff = (bytes: Uint8Array, options: ReadingOptions): Result<Ope
     );
   if (samplesPerPixel < 1 || samplesPerPixel > 4)
     return failure('field 277', `The TIFF holds ${samplesPerPixel} samples a pixel; 1 to 4 are read.`);
+  const needed = (width * height * samplesPerPixel * bitsPerSample) / 8;
+  if (needed > fileBytes * MOST_FROM_A_BYTE[compression])
+    return failure(
+      'field 279',
+      `A picture of ${width} x ${height} cannot come out of ${fileBytes} bytes: the TIFF is cut short, copy it again.`,
+    );
+  return undefined;
+};
+
+/**
+ * Opens an 8- or 16-bit TIFF (grey or R'G'B', alpha ignored; uncompressed, LZW or deflate) as code values: its first
+ * picture. Refuses, naming the field, what it cannot read; size is checked before anything is unpacked.
+ */
+export const openTiff = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
+  const cut = (error: unknown) =>
+    failure('picture data', `The TIFF is damaged or cut short (${detail(error)}): copy it again.`);
+  const sound = overlong(bytes);
+  if (!sound.ok) return sound;
+  let head;
+  try {
+    [head] = decode(bytes, { ignoreImageData: true, pages: [0] });
+  } catch (error) {
+    return cut(error);
+  }
+  if (!head)
+    return failure('byte 4', 'The TIFF has no directory, so there is no picture in it: copy it again.');
+  const unread = unreadable(head, bytes.length);
+  if (unread) return unread;
+  const { width, height, samplesPerPixel, compression } = head;
   try {
     const [{ data }] = decode(bytes, { pages: [0] });
     if (!(data instanceof Uint8Array || data instanceof Uint16Array)) return cut('samples of another kind');

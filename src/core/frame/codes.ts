@@ -52,15 +52,24 @@ export const SAMPLE_READINGS = {
 
 export const SAMPLE_READING_IDS = Object.keys(SAMPLE_READINGS) as SampleReading[];
 
-const explains = ({ toCode, toSample, bitDepth }: ReadingDefinition, samples: Uint16Array): boolean => {
+const explains = (
+  { toCode, toSample, bitDepth }: ReadingDefinition,
+  samples: Uint16Array,
+  channels: number,
+): boolean => {
   const top = 2 ** bitDepth - 1;
-  for (let i = 0; i < samples.length; i += 1) {
-    const code = toCode(samples[i]);
-    if (code > top || toSample(code) !== samples[i]) return false;
-  }
+  const seen = channels % 2 === 0 ? channels - 1 : channels;
+  for (let at = 0; at < samples.length; at += channels)
+    for (let i = at; i < at + seen; i += 1) {
+      const code = toCode(samples[i]);
+      if (code > top || toSample(code) !== samples[i]) return false;
+    }
   return true;
 };
 
-/** What 16-bit samples hold, inferred from all of them; it can be wrong for a nearly black 16-bit picture. */
-export const detectReading = (samples: Uint16Array): SampleReading =>
-  SAMPLE_READING_IDS.find((id) => explains(SAMPLE_READINGS[id], samples)) ?? 'full16';
+/**
+ * What 16-bit samples hold, inferred from all of them but alpha, which is the last of 2 or 4 channels; it can
+ * be wrong for a nearly black 16-bit picture.
+ */
+export const detectReading = (samples: Uint16Array, channels = 1): SampleReading =>
+  SAMPLE_READING_IDS.find((id) => explains(SAMPLE_READINGS[id], samples, channels)) ?? 'full16';
