@@ -13,7 +13,9 @@ export type NamedCdl = {
 };
 
 const MAX_TEXT = 20_000_000;
-const MOST = 100_000;
+const MOST = 10_000;
+/** Twelve tags a correction, its descriptions among them, and some to spare. */
+const MOST_TAGS = 30 * MOST;
 const NAMESPACE = 'urn:ASC:CDL:v1.2';
 
 const numbers = (values: readonly number[]) => values.join(' ');
@@ -71,11 +73,11 @@ const correctionsIn = (nodes: readonly XmlNode[]): XmlNode[] =>
 
 /**
  * Reads the corrections of a `.cc`, `.ccc` or `.cdl` file (ASC CDL 1.2), in their order. What a node leaves
- * out is neutral; entities are not expanded. At most 20 MB and 100 000 corrections.
+ * out is neutral; entities are not expanded. At most 20 MB and 10 000 corrections.
  */
 export const parseCdl = (text: string): Result<readonly NamedCdl[]> => {
   if (text.length > MAX_TEXT) return failure('file', 'The file is over 20 MB: split the list.');
-  const nodes = readXml(text);
+  const nodes = readXml(text, MOST_TAGS);
   if (!nodes.ok) return nodes;
   const found = correctionsIn(nodes.value);
   if (found.length === 0) return failure('file', 'No ColorCorrection in it: this is not an ASC CDL file.');

@@ -64,6 +64,20 @@ export const writeCubeFile = (lut: Lut, { title, comments }: CubeText): string =
 export const writeCube = (lattice: Lattice, text: CubeText): string =>
   writeCubeFile({ kind: 'cube', domain: UNIT_DOMAIN, lattice }, text);
 
+/** Rows of a cube of 129 points, and as many again for comments and blank lines. */
+const MOST_LINES = 2 * 129 ** 3;
+
+/** Lines one by one, however they end: the whole text is not held a second time. */
+function* linesOf(text: string): Generator<string, void> {
+  const ends = /\r\n|\n|\r/g;
+  let from = 0;
+  for (let end = ends.exec(text); end; end = ends.exec(text)) {
+    yield text.slice(from, end.index);
+    from = ends.lastIndex;
+  }
+  yield text.slice(from);
+}
+
 /** What is known while the lines are read. */
 type Reading = {
   word?: SizeWord;
@@ -174,8 +188,10 @@ export const parseCubeFile = (text: string): Result<CubeFile> => {
     at: 0,
     lines: [],
   };
-  const lines = text.split(/\r\n|\n|\r/);
-  for (const [n, raw] of lines.entries()) {
+  let n = -1;
+  for (const raw of linesOf(text)) {
+    n += 1;
+    if (n > MOST_LINES) return failure(`line ${n}`, `More than ${MOST_LINES} lines: no cube has so many.`);
     const line = raw.trim();
     const wrong = line === '' ? undefined : takeLine(reading, line);
     if (wrong) return failure(`line ${n + 1}`, wrong);

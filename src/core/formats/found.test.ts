@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { zlibSync } from 'fflate';
 import { decode, encode } from 'fast-png';
+import { encode as encodeJpeg } from 'jpeg-js';
 import { describe, expect, it } from 'vitest';
 import { compileNodes } from '../lut/node.ts';
 import { parseClf } from './clf.ts';
@@ -88,6 +89,18 @@ describe('stills that ask for more than they hold', () => {
     expect(refused(small)).toMatch(/field 273: It is said to be longer than the file/);
     view.setUint32(14 + 12 * 4, 1, true);
     expect(refused(small)).toMatch(/8000 x 8000 cannot come out of 76 bytes/);
+  });
+});
+
+describe('a JPEG of few bytes', () => {
+  it('that says it is large is refused before it is unpacked', () => {
+    const file = Uint8Array.from(
+      encodeJpeg({ width: 16, height: 8, data: new Uint8Array(512).fill(90) }, 80).data,
+    );
+    expect(refused(file)).toBe('opened');
+    const frame = file.findIndex((byte, i) => byte === 0xff && file[i + 1] === 0xc0);
+    file.set([0x1f, 0x40, 0x1f, 0x40], frame + 5);
+    expect(refused(file)).toMatch(/8000 x 8000 cannot come out of \d+ bytes/);
   });
 });
 
@@ -204,5 +217,28 @@ describe('LUTs with numbers that are none', () => {
       expect(answer(curve('monCurveRev', 2.4, 0), v)).toBeCloseTo(v ** (1 / 2.4), 12);
       expect(answer(curve('monCurveFwd', 2.4, 1e-9), v)).toBeCloseTo(v ** 2.4, 6);
     }
+  });
+});
+
+describe('texts that would take long', () => {
+  it.each([
+    ['signs that open nothing', `<ProcessList ${'<'.repeat(100_000)}`, /is not closed/],
+    ['tags in each other', `<ProcessList>${'<a>'.repeat(5000)}`, /nested more than 100 deep/],
+    [
+      'attributes without end',
+      `<ProcessList ${Array.from({ length: 5000 }, (_, i) => `a${i}="1"`).join(' ')}/>`,
+      /longer than 20000 letters/,
+    ],
+    ['tags without end', `<ProcessList>${'<a/>'.repeat(20_000)}</ProcessList>`, /more than 10000 tags/],
+    ['a tag in a tag', '<ProcessList id="a" <b>></ProcessList>', /inside of another/],
+    ['blank lines', `LUT_3D_SIZE 2\n${'\n'.repeat(4_400_000)}`, /More than \d+ lines/],
+  ])('%s', (_, text, says) => {
+    expect(lutSays(text)).toMatch(says);
+  });
+
+  it('but what stands in a comment is no tag', () => {
+    expect(
+      lutSays(clf('<!-- <<a> --><Range><minInValue>0</minInValue><maxInValue>1</maxInValue></Range>')),
+    ).toBe('opened');
   });
 });

@@ -28,6 +28,9 @@ const sizeOf = (bytes: Uint8Array): { readonly width: number; readonly height: n
   return undefined;
 };
 
+/** A block of 8 x 8 takes a bit at least: the code of its mean (ISO/IEC 10918-1, annex F). */
+const MOST_PIXELS_A_BYTE = 8 * 64;
+
 /**
  * Opens a JPEG as 8-bit full-range codes (JFIF: all 256 of them). It is taken for a display picture unless told
  * otherwise, and its codes are not those of a recording: they went through a lossy coder.
@@ -41,6 +44,12 @@ export const openJpeg = (bytes: Uint8Array, options: ReadingOptions): Result<Ope
       'frame header',
       `The picture is ${size.width} x ${size.height}; up to ${MAX_PIXELS / 1e6} million pixels are read: ` +
         'scale it down.',
+    );
+  if (size.width * size.height > bytes.length * MOST_PIXELS_A_BYTE)
+    return failure(
+      'frame header',
+      `A picture of ${size.width} x ${size.height} cannot come out of ${bytes.length} bytes: ` +
+        'the JPEG is cut short, copy it again.',
     );
   try {
     const { width, height, data } = decode(bytes, {

@@ -35,8 +35,43 @@ const toNodes = (raw: readonly RawNode[]): XmlNode[] =>
     ];
   });
 
-/** Elements of an XML text. Entities are not expanded, whatever the text declares. The caller bounds its size. */
-export const readXml = (text: string): Result<readonly XmlNode[]> => {
+const MOST_TAG = 20_000;
+const MOST_DEPTH = 100;
+/** What may hold any sign, and how it ends (XML 1.0, clauses 2.5 and 2.7). */
+const PASSAGES = [
+  ['<!--', '-->'],
+  ['<![CDATA[', ']]>'],
+] as const;
+
+/** Why a text is not handed to the parser, found in one pass; undefined where its tags are few, short and shallow. */
+const beyondBounds = (text: string, most: number): string | undefined => {
+  let [tags, depth] = [0, 0];
+  for (let at = text.indexOf('<'); at >= 0;) {
+    const passage = PASSAGES.find(([opens]) => text.startsWith(opens, at));
+    const end = passage ? text.indexOf(passage[1], at) : text.indexOf('>', at);
+    if (end < 0) return 'a tag or a comment is not closed';
+    if (!passage) {
+      tags += 1;
+      if (tags > most) return `it holds more than ${most} tags`;
+      if (end - at > MOST_TAG) return `a tag is longer than ${MOST_TAG} letters`;
+      const inner = text.indexOf('<', at + 1);
+      if (inner >= 0 && inner < end) return 'a tag begins inside of another';
+      if (text[at + 1] === '/') depth -= 1;
+      else if (text[end - 1] !== '/' && text[at + 1] !== '?' && text[at + 1] !== '!') depth += 1;
+      if (depth > MOST_DEPTH) return `its tags are nested more than ${MOST_DEPTH} deep`;
+    }
+    at = text.indexOf('<', end);
+  }
+  return undefined;
+};
+
+/**
+ * Elements of an XML text of at most so many tags, 100 deep. Entities are not expanded, whatever the text
+ * declares. The caller bounds its size.
+ */
+export const readXml = (text: string, most = 10_000): Result<readonly XmlNode[]> => {
+  const beyond = beyondBounds(text, most);
+  if (beyond) return failure('file', `This is not sound XML (${beyond}): export it again.`);
   const parser = new XMLParser({
     preserveOrder: true,
     ignoreAttributes: false,

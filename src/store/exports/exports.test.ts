@@ -43,20 +43,33 @@ describe('the log as CSV (RFC 4180)', () => {
     expect(data[1].notes).toBe("'=1+1\nsecond line");
   });
 
-  it.each(['=', '+', '-', '@', '\t', '\r'])(
-    'a note that begins with %j is text to a spreadsheet, on one line or two',
-    (lead) => {
-      for (const notes of [`${lead}2+3`, `${lead}2\nsecond line`]) {
-        const { data: rows } = Papa.parse<Record<string, string>>(
-          takesCsv([{ ...sampleTake, notes }]).trimEnd(),
-          {
-            header: true,
-          },
-        );
-        expect(rows[0].notes).toBe(`'${notes}`);
-      }
-    },
-  );
+  it.each([
+    '=',
+    '+',
+    '-',
+    '@',
+    '\t',
+    '\r',
+    '\n=',
+    ' =',
+    '\u00a0=',
+    '\u200b+',
+    '＝',
+    '＋',
+    '－',
+    '＠',
+    '\ufeff@',
+  ])('a note that begins with %j is text to a spreadsheet, on one line or two', (lead) => {
+    for (const notes of [`${lead}2+3`, `${lead}2\nsecond line`]) {
+      const { data: rows } = Papa.parse<Record<string, string>>(
+        takesCsv([{ ...sampleTake, notes }]).trimEnd(),
+        {
+          header: true,
+        },
+      );
+      expect(rows[0].notes).toBe(`'${notes}`);
+    }
+  });
 
   it('says what the zebra levels are in, by take', () => {
     const code = { ...sampleTake, card: { ...sampleTake.card, zebraScale: 'codeValue' as const } };

@@ -68,8 +68,9 @@ const COLUMNS: readonly Column[] = [
   { name: 'notes', of: ({ notes }) => notes },
 ];
 
-// The library's own pattern misses text with a line break.
-const FORMULA = /^[=+\-@\t\r]/;
+// The library's own pattern misses text with a line break, what comes behind blanks (breaks, no-break and
+// zero-width spaces), and the full-width signs that some spreadsheets take for the plain ones.
+const FORMULA = /^(?:[\t\r]|[\s\u200b\u2060]*[=+\-@\uff1d\uff0b\uff0d\uff20])/;
 
 /**
  * The log as CSV (RFC 4180): comma, CRLF, quotes doubled, a heading with units, decimal points, UTF-8.

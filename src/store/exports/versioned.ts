@@ -17,7 +17,8 @@ export const readVersioned = <T>(
 ): Result<T> => {
   let data: unknown;
   try {
-    data = JSON.parse(text);
+    // Some editors lead a text with a byte order mark, which JSON does not know.
+    data = JSON.parse(text.replace(/^\ufeff/, ''));
   } catch (error) {
     return failure(
       'file',
