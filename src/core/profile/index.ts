@@ -12,4 +12,4 @@ export { kindOf, type ProfileKind } from './kind.ts';
 export { narrowestReading } from './narrowing.ts';
 export type { ProfileSolution } from './solution.ts';
 export { solveLog } from './solveLog.ts';
-export { profileProblem } from './soundness.ts';
+export { profileProblem, soundSolution } from './soundness.ts';

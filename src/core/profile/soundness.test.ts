@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ARCHETYPE_IDS, ARCHETYPES, compileProfile, profileProblem, type ProfileData } from './index.ts';
+import {
+  ARCHETYPE_IDS,
+  ARCHETYPES,
+  compileProfile,
+  profileFromTable,
+  profileProblem,
+  soundSolution,
+  type ProfileData,
+} from './index.ts';
 
 const wide = ARCHETYPES.wideLog;
 const log = { a: 5.55, b: 0.05, c: 0.25, d: 0.38, cut: 0.01, e: 5.4, f: 0.09 };
@@ -58,6 +66,17 @@ describe('a sound profile', () => {
     ],
   ] as const)('is not one with %s', (_, data, says) => {
     expect(profileProblem(data as ProfileData)).toMatch(says);
+  });
+
+  it.each([
+    ['stops beyond a 32-bit float', 'stops,reading\n-3,0.1\n0,0.4\n3.5e38,0.9', 'stops'],
+    ['readings beyond what is recorded', 'light,reading\n0.01,10\n0.18,40\n0.9,1e9', 'reflectance'],
+  ] as const)('is what a table must come to: %s', (_, text, light) => {
+    const coding = { bitDepth: 10, range: 'legal' } as const;
+    const solved = soundSolution(
+      profileFromTable(text, { light, reading: 'signalPercent' }, coding, 'bt2020'),
+    );
+    expect(solved).toMatchObject({ ok: false, reason: expect.stringMatching(/./) });
   });
 
   it('answers with finite numbers wherever it is asked', () => {

@@ -1,5 +1,7 @@
+import { failure, type Result } from '../result.ts';
 import { printStopsDecimal } from '../units.ts';
 import { compileProfile, type Profile } from './compile.ts';
+import type { ProfileSolution } from './solution.ts';
 import type { ProfileData } from './types.ts';
 
 /** No camera records outside these fractions of its signal: what does is a slip of the pen. */
@@ -44,4 +46,12 @@ export const profileProblem = (data: ProfileData): string | undefined => {
     if (!(error instanceof RangeError)) throw error;
     return `its numbers make no curve (${error.message.replace(/^\w+: /, '')})`;
   }
+};
+
+/** A solution whose profile can be used; a failure says why it cannot, with what to do. */
+export const soundSolution = (solved: Result<ProfileSolution>): Result<ProfileSolution> => {
+  const problem = solved.ok ? profileProblem(solved.value.profile) : undefined;
+  return problem === undefined
+    ? solved
+    : failure('curve', `These numbers come to no profile, ${problem}: check their unit and what was typed.`);
 };

@@ -8,6 +8,7 @@ import { gradeForecast } from './forecast.ts';
 import { monitorPull } from './monitor.ts';
 import { monitorPlan } from './monitorPlan.ts';
 import { nearClip } from './near.ts';
+import { noNumber } from './noNumber.ts';
 import { rangeReading, referredReading } from './reading.ts';
 import { underExposure } from './shadows.ts';
 import { containerTags } from './tags.ts';
@@ -15,6 +16,7 @@ import type { Verdict, VerdictInput, VerdictRule, VerdictState } from './types.t
 
 /** The rules, in the order in which their verdicts are read. A further one is a file and a row. */
 export const VERDICT_RULES = [
+  noNumber,
   cardPlacement,
   skinPlacement,
   clipDrift,

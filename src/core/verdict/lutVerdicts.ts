@@ -1,6 +1,7 @@
 import { kindOf, type ProfileData, type ProfileKind } from '../profile/index.ts';
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
 import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { brokenFigure, placeOfNaN } from './noNumber.ts';
 import type { Verdict, VerdictState } from './types.ts';
 import { INPUT_KINDS, patternName, patternProfile, type InputKind } from '../lut/inputKind.ts';
 import type { LutReport } from '../lut/inspect.ts';
@@ -26,6 +27,11 @@ const state = (size: number, watch: number, lost: number): VerdictState =>
 const FAR = 1;
 /** Patterns within this of each other cannot be told apart. */
 const CLOSE = 0.01;
+
+const noFigure: Rule = (report) => {
+  const place = placeOfNaN(report);
+  return place === undefined ? undefined : { id: 'no-number', ...brokenFigure(place) };
+};
 
 const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, profile }) => {
   const likeProfile = patternProfile(guess.like);
@@ -250,7 +256,7 @@ const points: Rule = ({ halved }) => {
 };
 
 /** What is said of a LUT, in this order. A further one is a row. */
-const RULES: readonly Rule[] = [feed, whites, blacks, order, neutrality, points, legal, smooth];
+const RULES: readonly Rule[] = [noFigure, feed, whites, blacks, order, neutrality, points, legal, smooth];
 
 /** A report in sentences: what it expects against what it is fed first. */
 export const judgeLut = (report: LutReport, context: LutContext): Verdict[] =>

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import type { GamutSpec } from '#core/colour/gamut.ts';
-import type { ProfileData, ProfileSolution } from '#core/profile/index.ts';
+import { soundSolution, type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
 import type { Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { resultResolver } from '#ui/forms/resultResolver.ts';
@@ -43,7 +43,7 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   // Solved where the form is checked, once: a bracket takes a tenth of a second.
   const resolver = resultResolver<Values, ProfileSolution>(
     (values) => {
-      const solved = way.solve({ ...values, ...papers }, coding, gamut);
+      const solved = soundSolution(way.solve({ ...values, ...papers }, coding, gamut));
       setAnswer({ coding, solved });
       return solved;
     },
