@@ -80,9 +80,24 @@ const profileFields = z.object({
   anchorScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
 }) satisfies z.ZodType<ProfileData>;
 
+const MOST_KEPT = 64;
+const MOST_SPELLED = 2000;
+const kept = new Map<string, string | undefined>();
+
+/** A log of thousands of takes holds the same few profiles again and again: each is tried once. */
+const problemOf = (data: ProfileData): string | undefined => {
+  const spelled = JSON.stringify(data);
+  if (spelled.length > MOST_SPELLED) return profileProblem(data);
+  if (!kept.has(spelled)) {
+    if (kept.size >= MOST_KEPT) kept.clear();
+    kept.set(spelled, profileProblem(data));
+  }
+  return kept.get(spelled);
+};
+
 /** What a profile is made of; only what can be compiled and asked everywhere passes. */
 export const profileDataSchema = profileFields.superRefine((data, context) => {
-  const problem = profileProblem(data);
+  const problem = problemOf(data);
   if (problem) context.addIssue({ code: 'custom', path: ['curve'], message: problem });
 });
 
