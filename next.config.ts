@@ -8,6 +8,20 @@ const isolation = [
   { key: 'Referrer-Policy', value: 'no-referrer' },
 ];
 
+// A worker goes by the policy of its own script, not by that of the page: none of them reaches another host or
+// makes code of text; the pixel loops and decoders are WebAssembly.
+const workerPolicy = {
+  key: 'Content-Security-Policy',
+  value: [
+    `default-src 'self'`,
+    `script-src 'self' 'wasm-unsafe-eval'`,
+    `connect-src 'self' blob:`,
+    `worker-src 'self'`,
+    `object-src 'none'`,
+    `base-uri 'none'`,
+  ].join('; '),
+};
+
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
@@ -18,7 +32,10 @@ const config: NextConfig = {
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
   },
   async headers() {
-    return [{ source: '/:path*', headers: isolation }];
+    const all = { source: '/:path*', headers: isolation };
+    // While developing, modules are put together by eval.
+    if (process.env.NODE_ENV === 'development') return [all];
+    return [all, { source: '/_next/static/:path*', headers: [workerPolicy] }];
   },
 };
 

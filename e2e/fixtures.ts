@@ -9,6 +9,8 @@ import type { Coding } from '../src/core/signal/scale.ts';
 export const MISSING_PAGE = '/nowhere';
 /** Stands in the message of an error that a test makes on purpose. */
 export const MEANT = 'meant by the test';
+/** Of an address that a test asks for to see that it is refused. */
+export const MEANT_PATH = 'meant-by-the-test';
 
 /** Fails the run on any request that leaves this machine, on page errors and on anything the policy blocks. */
 export const test = base.extend<{ watched: void }>({
@@ -25,7 +27,9 @@ export const test = base.extend<{ watched: void }>({
         if (!error.error().message.includes(MEANT)) errors.push(error.error().message);
       });
       context.on('console', (message) => {
-        const asked = message.location().url.endsWith(MISSING_PAGE) || message.text().includes(MEANT);
+        const asked =
+          message.location().url.endsWith(MISSING_PAGE) ||
+          [MEANT, MEANT_PATH].some((words) => message.text().includes(words));
         if (message.type() === 'error' && !asked) errors.push(message.text());
       });
       await use();

@@ -6,7 +6,7 @@ export const proxy = (request: NextRequest) => {
   const development = process.env.NODE_ENV === 'development';
   const policy = [
     `default-src 'self'`,
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
+    `script-src 'self' 'nonce-${nonce}'${development ? " 'unsafe-eval'" : ''}`,
     `style-src 'self' ${development ? "'unsafe-inline'" : `'nonce-${nonce}'`}`,
     // Server-rendered style attributes only; they can carry no code.
     `style-src-attr 'unsafe-inline'`,
