@@ -15,7 +15,7 @@ const workerPolicy = {
   value: [
     `default-src 'self'`,
     `script-src 'self' 'wasm-unsafe-eval'`,
-    `connect-src 'self' blob:`,
+    `connect-src 'self'`,
     `worker-src 'self'`,
     `object-src 'none'`,
     `base-uri 'none'`,

@@ -40,16 +40,33 @@ const of = <T>(
   return undefined;
 };
 
+/** Every number that stands in a value, in its lists and its tables too. */
+const numbersIn = (value: unknown): readonly number[] => {
+  if (typeof value === 'number') return [value];
+  if (value instanceof Float32Array || value instanceof Float64Array) return [...value];
+  if (typeof value !== 'object' || value === null || ArrayBuffer.isView(value)) return [];
+  return Object.values(value).flatMap(numbersIn);
+};
+
+/** A picture has a sample for every pixel, none over its top code. */
+const checkPlanes = ({ width, height, bitDepth, r, g, b }: Frame): readonly number[] => {
+  for (const plane of [r, g, b])
+    if (plane.length !== width * height || plane.some((code) => code >= 2 ** bitDepth))
+      throw new Error('accepted with planes that are none of this size and depth');
+  return [width, height];
+};
+
 const frame: Frame = (() => {
   const [width, height] = [16, 8];
   const plane = (k: number) => Uint16Array.from({ length: width * height }, (_, i) => (i * k) % 1024);
   return makeFrame({ width, height, bitDepth: 10, range: 'legal', r: plane(5), g: plane(7), b: plane(3) });
 })();
-const eight: Frame = { ...frame, bitDepth: 8, r: frame.r.map((v) => v >> 2), g: frame.g, b: frame.b };
+const [r8, g8, b8] = [frame.r, frame.g, frame.b].map((plane) => plane.map((code) => code >> 2));
+const eight: Frame = { ...frame, bitDepth: 8, r: r8, g: g8, b: b8 };
 const still = (name: string, ...seeds: Uint8Array[]): Parser => ({
   name,
   seeds,
-  read: (bytes) => of(openFrame(bytes, { range: 'legal' }), ({ frame: { r, g, b } }) => [r[0], g[0], b[0]]),
+  read: (bytes) => of(openFrame(bytes, { range: 'legal' }), (opened) => checkPlanes(opened.frame)),
 });
 
 const lattice = sampleLattice(3, ([r, g, b]) => [r ** 1.2, g, b]);
@@ -107,12 +124,12 @@ export const PARSERS: readonly Parser[] = [
     seeds: [bytesOf(cube1d)],
     read: (bytes) => of(parseCube1d(textOf(bytes)), ({ x, y }) => [...x, ...y]),
   },
-  { name: 'xml', seeds: [bytesOf(clf)], read: (bytes) => of(readXml(textOf(bytes)), () => []) },
-  { name: 'clf nodes', seeds: [bytesOf(clf)], read: (bytes) => of(parseClfFile(textOf(bytes)), () => []) },
+  { name: 'xml', seeds: [bytesOf(clf)], read: (bytes) => of(readXml(textOf(bytes)), numbersIn) },
+  { name: 'clf nodes', seeds: [bytesOf(clf)], read: (bytes) => of(parseClfFile(textOf(bytes)), numbersIn) },
   {
     name: 'cdl text',
     seeds: [bytesOf(writeCcc([cc]))],
-    read: (bytes) => of(parseCdl(textOf(bytes)), () => []),
+    read: (bytes) => of(parseCdl(textOf(bytes)), numbersIn),
   },
   {
     name: 'profile',
@@ -128,7 +145,7 @@ export const PARSERS: readonly Parser[] = [
   {
     name: 'takes',
     seeds: [bytesOf(takesJson(records.shoots[0], records.takes.slice(0, 2), now))],
-    read: (bytes) => of(parseTakesJson(textOf(bytes)), ({ takes }) => takes.map(({ card }) => card.iso)),
+    read: (bytes) => of(parseTakesJson(textOf(bytes)), numbersIn),
   },
   ...TABLE_NAMES.filter((name) => records[name] !== undefined || name === 'profiles').map((name): Parser => ({
     name: `record of ${name}`,
@@ -140,7 +157,8 @@ export const PARSERS: readonly Parser[] = [
       } catch {
         return undefined;
       }
-      return TABLES[name].safeParse(row).success ? [] : undefined;
+      const parsed = TABLES[name].safeParse(row);
+      return parsed.success ? numbersIn(parsed.data) : undefined;
     },
   })),
 ];

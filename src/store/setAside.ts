@@ -1,6 +1,7 @@
 import type { Database } from './database.ts';
 import type { AnyRecord } from './patches.ts';
 import { TABLES, type RecordOf, type TableName } from './tables.ts';
+import { withUnknown } from './unknownFields.ts';
 import { issueWords, NEWER_WORDS, RECORD_WORDS, Refusal } from './words.ts';
 
 /** A stored record that this version cannot read. It is left as it is and nothing is shown of it. */
@@ -59,7 +60,7 @@ export const mendedRecord = ({ table, id }: SetAside, text: string): AnyRecord =
     throw new Refusal(`the file does not hold this ${RECORD_WORDS[table]}: export the record and mend that`);
   const parsed = TABLES[table].safeParse(file.record);
   if (!parsed.success) throw new Refusal(issueWords(parsed.error, file.record));
-  return parsed.data;
+  return withUnknown(file.record, parsed.data, parsed.data) as AnyRecord;
 };
 
 /**

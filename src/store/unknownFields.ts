@@ -23,7 +23,9 @@ export const withUnknown = (stored: unknown, known: unknown, next: unknown): unk
       return was === undefined ? entry : withUnknown(stored[known.indexOf(was)], was, entry);
     });
   if (!isFields(stored) || !isFields(known) || !isFields(next)) return next;
-  const kept = Object.entries(stored).filter(([field]) => !(field in known) && !(field in next));
+  const kept = Object.entries(stored).filter(
+    ([field]) => !Object.hasOwn(known, field) && !Object.hasOwn(next, field),
+  );
   const inner = Object.entries(next).map(([field, value]) => [
     field,
     withUnknown(stored[field], known[field], value),

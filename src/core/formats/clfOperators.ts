@@ -1,4 +1,4 @@
-import { ranged, type RangeNode } from '../lut/node.ts';
+import { ranged, type Channel, type RangeNode } from '../lut/node.ts';
 import { isFloat32 } from '../maths/float32.ts';
 import { failure, success, type Result } from '../result.ts';
 import { oneChannel } from '../profile/sampledCurve.ts';
@@ -167,13 +167,20 @@ const log = (node: XmlNode): Result<ClfOperator> => {
   );
 };
 
-const monCurveWithout = (style: string, g: number, o: number): Result<ClfOperator> => {
-  const k = g === 1 ? 1 + o : 1;
-  if (/^monCurve.*Fwd$/.test(style))
-    return success({ apply: (v) => (g === 1 ? v / k : Math.max(0, v) ** g) });
-  if (/^monCurve.*Rev$/.test(style))
-    return success({ apply: (v) => (g === 1 ? v * k : Math.max(0, v) ** (1 / g)) });
-  return failure('Exponent', `Exponent has the unknown style “${style.slice(0, 30)}”.`);
+/**
+ * A power with a line under it, and the way back. Without a curve (exponent 1) the line goes on for ever,
+ * without an offset it is flat: the limits of what the general form comes to.
+ */
+const monCurve = (g: number, o: number): readonly [forward: Channel, reverse: Channel] => {
+  if (g === 1) return [(v) => v / (1 + o), (v) => v * (1 + o)];
+  if (o === 0) return [(v) => Math.max(0, v) ** g, (v) => Math.max(0, v) ** (1 / g)];
+  const at = o / (g - 1);
+  const slope = ((g - 1) / o) * ((o * g) / ((g - 1) * (1 + o))) ** g;
+  const breakOut = at * slope;
+  return [
+    (v) => (v >= at ? ((v + o) / (1 + o)) ** g : v * slope),
+    (v) => (v >= breakOut ? (1 + o) * v ** (1 / g) - o : v / slope),
+  ];
 };
 
 // Clause 5.10, Exponent, for values from 0 up.
@@ -188,13 +195,7 @@ const exponent = (node: XmlNode): Result<ClfOperator> => {
   if (/^basic.*Rev$/.test(style)) return success({ apply: (v) => Math.max(0, v) ** (1 / g) });
   if (g < 1 || o < 0)
     return failure('Exponent', 'A monCurve needs an exponent of 1 or more and an offset of 0 or more.');
-  // Without a curve the line goes on for ever, without an offset it is flat: the limits of what follows.
-  if (g === 1 || o === 0) return monCurveWithout(style, g, o);
-  const at = o / (g - 1);
-  const slope = ((g - 1) / o) * ((o * g) / ((g - 1) * (1 + o))) ** g;
-  const forward = (v: number) => (v >= at ? ((v + o) / (1 + o)) ** g : v * slope);
-  const breakOut = at * slope;
-  const reverse = (v: number) => (v >= breakOut ? (1 + o) * v ** (1 / g) - o : v / slope);
+  const [forward, reverse] = monCurve(g, o);
   if (/^monCurve.*Fwd$/.test(style)) return success({ apply: forward });
   if (/^monCurve.*Rev$/.test(style)) return success({ apply: reverse });
   return failure('Exponent', `Exponent has the unknown style “${style.slice(0, 30)}”.`);

@@ -66,6 +66,7 @@ describe('stills that ask for more than they hold', () => {
     rows[rows.length - 1] ^= 1;
     expect(refused(png(8, 8, chunk('IDAT', rows)))).toMatch(/checksum is another/);
     expect(refused(png(8, 8))).toMatch(/holds no picture/);
+    expect(refused(png(8000, 8000, chunk('IDAT', rows)))).toMatch(/cannot hold so large a picture/);
   });
 
   it('a TIFF without a directory, and one of few bytes that asks for gigabytes', () => {

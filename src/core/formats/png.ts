@@ -46,7 +46,7 @@ const pictureParts = (
     const length = word(bytes, at);
     const name = chunkName(bytes, at + 4);
     if (name === 'IEND') return { parts };
-    if (name === 'IDAT') parts.push(bytes.subarray(at + 8, at + 8 + length));
+    if (name === 'IDAT' && length > 0) parts.push(bytes.subarray(at + 8, at + 8 + length));
     at += 12 + length;
   }
   return { cut: bytes.length, parts };

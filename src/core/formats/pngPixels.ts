@@ -14,6 +14,8 @@ export type PngLayout = {
 
 /** What is unpacked is fed so much at a time, so that what comes of it can be counted. */
 const SLICE = 1 << 16;
+/** Deflate makes 258 bytes of 2 bits at best (RFC 1951). */
+const MOST_FROM_A_BYTE = 1032;
 const ADLER = 65_521;
 /** So many bytes before the sums of Adler-32 outgrow 32 bits (RFC 1950, clause 9). */
 const ADLER_RUN = 5552;
@@ -40,6 +42,9 @@ const trailer = (parts: readonly Uint8Array[]): number => {
 
 /** @throws RangeError as soon as more comes out than there is room for, where too little did, or another sum. */
 const inflated = (parts: readonly Uint8Array[], size: number): Uint8Array => {
+  const packed = parts.reduce((sum, part) => sum + part.length, 0);
+  if (size > packed * MOST_FROM_A_BYTE)
+    throw new RangeError(`its ${packed} bytes cannot hold so large a picture`);
   const out = new Uint8Array(size);
   let at = 0;
   const stream = new Unzlib((chunk) => {

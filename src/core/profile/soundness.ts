@@ -19,12 +19,12 @@ const stopsUpTo = (clip: number): number[] =>
 const curveProblem = ({ clipStops, signalAt, stopsAt, transfer }: Profile): string | undefined => {
   let highest = -Infinity;
   for (const stops of stopsUpTo(clipStops)) {
-    const [at, signal] = [printStopsDecimal(stops), signalAt(stops)];
+    const signal = signalAt(stops);
+    const at = () => `at ${printStopsDecimal(stops)} stops`;
     if (!(signal >= SIGNALS.least && signal <= SIGNALS.most))
-      return `the curve leaves what a camera can record at ${at} stops: check its numbers`;
-    if (signal < highest - SEAM)
-      return `the curve falls at ${at} stops: more light must come out as more signal`;
-    if (Number.isNaN(transfer.decode(signal))) return `the curve cannot be read backwards at ${at} stops`;
+      return `the curve leaves what a camera can record ${at()}: check its numbers`;
+    if (signal < highest - SEAM) return `the curve falls ${at()}: more light must come out as more signal`;
+    if (Number.isNaN(transfer.decode(signal))) return `the curve cannot be read backwards ${at()}`;
     highest = Math.max(highest, signal);
   }
   if (!(Math.abs(stopsAt(signalAt(0))) <= WAY_BACK)) return 'grey does not come back out of its own signal';

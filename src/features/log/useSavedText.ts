@@ -20,15 +20,21 @@ export const useSavedText = (
   const [isRefused, setRefused] = useState(false);
   const latest = useRef({ typed, stored, save, keep });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const [flush] = useState(() => () => {
+  /** With `leaves` what is stored shows again afterwards. */
+  const [flush] = useState(() => ({ leaves = false } = {}) => {
     clearTimeout(timer.current);
     timer.current = undefined;
     const { typed: text, stored: held, save: store } = latest.current;
-    if (text === undefined || text === held) return;
-    void store(text).then((isStored) => {
+    if (text === undefined) return;
+    const settle = (isStored: boolean) => {
       setRefused(!isStored);
-      if (isStored) latest.current.keep(undefined);
-    });
+      // Typed on meanwhile: that is not stored yet.
+      if (!isStored || latest.current.typed !== text) return;
+      latest.current.keep(undefined);
+      if (leaves) setTyped(undefined);
+    };
+    if (text === held) settle(true);
+    else void store(text).then(settle);
   });
   const [keepAndFlush] = useState(() => () => {
     const { typed: text, stored: held } = latest.current;
@@ -56,21 +62,6 @@ export const useSavedText = (
       timer.current ??= setTimeout(flush, SAVE_EVERY_MS);
     },
     /** The field is left: what is stored shows again, unless it was refused. */
-    leave: () => {
-      const { typed: text, stored: held, save: store } = latest.current;
-      clearTimeout(timer.current);
-      timer.current = undefined;
-      if (text === undefined) return;
-      if (text === held) {
-        setTyped(undefined);
-        setRefused(false);
-        return;
-      }
-      void store(text).then((isStored) => {
-        setRefused(!isStored);
-        if (isStored) latest.current.keep(undefined);
-        if (isStored) setTyped((now) => (now === text ? undefined : now));
-      });
-    },
+    leave: () => flush({ leaves: true }),
   };
 };

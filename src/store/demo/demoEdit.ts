@@ -1,4 +1,3 @@
-import { isBuiltIn } from '../builtIn.ts';
 import type { BookRecords } from '../book.ts';
 import type { Change, Edit } from '../edits.ts';
 import { BOOK_TABLES } from '../tables.ts';
@@ -9,7 +8,7 @@ export const demoEdit = async (book: BookRecords): Promise<Edit> => {
   const records = demoRecords();
   const changes = BOOK_TABLES.flatMap((table): Change[] =>
     (records[table] ?? [])
-      .filter(({ id }) => !book[table].has(id) && !isBuiltIn(table, id))
+      .filter(({ id }) => !book[table].has(id))
       .map((after) => ({ table, id: after.id, after }) as Change),
   );
   return { label: 'Demo shoot', changes };

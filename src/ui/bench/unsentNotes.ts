@@ -1,5 +1,6 @@
 'use client';
 
+import { z } from 'zod';
 import type { Book } from '#store/book.ts';
 import type { Database } from '#store/database.ts';
 
@@ -8,17 +9,21 @@ import type { Database } from '#store/database.ts';
  * then, this does not. They are stored when the records are opened next.
  */
 const KEY = 'candelum-unsent-notes';
-type Unsent = { readonly before: string; readonly after: string };
+/** As many as a take's notes may have. */
+const MOST_LETTERS = 4000;
+const unsentSchema = z.record(z.string(), z.object({ before: z.string(), after: z.string() })).catch({});
+type AllUnsent = z.infer<typeof unsentSchema>;
+type Unsent = AllUnsent[string];
 
-const read = (): Readonly<Record<string, Unsent>> => {
+const read = (): AllUnsent => {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, Unsent>;
+    return unsentSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
   } catch {
     return {};
   }
 };
 
-const write = (all: Readonly<Record<string, Unsent>>): void => {
+const write = (all: AllUnsent): void => {
   try {
     if (Object.keys(all).length === 0) localStorage.removeItem(KEY);
     else localStorage.setItem(KEY, JSON.stringify(all));
@@ -38,11 +43,11 @@ export const dropUnsent = (takeId: string): void => {
 export const sendUnsent = async (book: Book, database: Database): Promise<void> => {
   for (const [id, { before, after }] of Object.entries(read())) {
     const take = await database.rows('takes').get(id);
-    const notes = take && (take.notes === before ? after : `${take.notes}\n${after}`).slice(0, 4000);
-    const isStored =
-      !take ||
-      take.notes === after ||
-      (await book.patch(`Notes of take ${take.number}`, 'takes', id, { notes: notes ?? after }));
-    if (isStored) dropUnsent(id);
+    if (take && take.notes !== after) {
+      const notes = (take.notes === before ? after : `${take.notes}\n${after}`).slice(0, MOST_LETTERS);
+      const isStored = await book.patch(`Notes of take ${take.number}`, 'takes', id, { notes });
+      if (!isStored) continue;
+    }
+    dropUnsent(id);
   }
 };

@@ -141,9 +141,7 @@ const LinesInSight = <Row extends object>({
   scroll,
   ...shown
 }: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
-  // The rule warns that a memoising compiler would skip this component, since the virtualiser's functions answer
-  // anew without changing themselves. That is harmless: they are called in this very render, and kept nowhere.
-  // eslint-disable-next-line react-hooks/incompatible-library -- see above; the library has no other hook
+  // eslint-disable-next-line react-hooks/incompatible-library -- for a compiler not in use here; no other hook
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: scroll,

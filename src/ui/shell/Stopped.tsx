@@ -1,9 +1,10 @@
 'use client';
 
-import { useSyncExternalStore } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import Button from 'react-bootstrap/Button';
 import { allRecordsJson } from '#store/exports/allRecordsJson.ts';
 import { resolveSelection } from '#store/selection.ts';
+import { failureWords } from '#store/words.ts';
 import { leaveOutSetup } from '../bench/leftOut.ts';
 import { markSaved } from '../bench/marker.ts';
 import { openServices } from '../bench/services.ts';
@@ -26,6 +27,7 @@ const setupHere = (): string | undefined => {
 /** A screen that stopped: what can be done so that nothing is lost and work goes on. */
 export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) => {
   const services = useSyncExternalStore(never, openServices, () => undefined);
+  const [problem, setProblem] = useState<string>();
   const undoable = services?.book.getState().undoable;
   const goOn = () => {
     const setup = setupHere();
@@ -34,9 +36,13 @@ export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) =
   };
   const backUp = async () => {
     if (!services) return;
-    const text = await allRecordsJson(services.database, new Date());
-    download('candelum-records.json', text, 'application/json');
-    markSaved(new Date());
+    try {
+      const text = await allRecordsJson(services.database, new Date());
+      download('candelum-records.json', text, 'application/json');
+      markSaved(new Date());
+    } catch (failed) {
+      setProblem(`The records were not saved: ${failureWords(failed)}.`);
+    }
   };
   return (
     <Empty title="This screen stopped">
@@ -59,6 +65,11 @@ export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) =
           Save all records
         </Button>
       </div>
+      {problem && (
+        <p className="text-warn mt-2" role="alert">
+          {problem}
+        </p>
+      )}
     </Empty>
   );
 };
