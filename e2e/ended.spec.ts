@@ -1,7 +1,6 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Page } from '@playwright/test';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
 import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
@@ -11,62 +10,22 @@ import {
   inked,
   markCard,
   openFile,
-  openPart,
   openWithDevice,
-  pick,
   printOf,
   test,
   verdict,
   visit,
 } from './fixtures.ts';
+import { close, endAt, endsWhenAsked, notice, told } from './endWorker.ts';
 
 const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=bench-interview&camera=a-cam`;
 const picture = '.picture-sheet > canvas';
-const notice = (page: Page) => page.locator('.notice-bad');
-const close = async (page: Page) => {
-  while ((await notice(page).getByRole('button', { name: 'Close' }).count()) > 0)
-    await notice(page).getByRole('button', { name: 'Close' }).first().click();
-};
 const card = frameFile('bench', { placement: 2 / 3 });
-
-/** Lets the browser end a worker as soon as it is asked for a job of this name. */
-const endAt = (page: Page, job: string) =>
-  page.evaluate((name) => Object.assign(globalThis, { endAt: name }), job);
-
-/**
- * Runs in the page: a worker is ended as soon as it is asked for the job that `endAt` names. One that is handed
- * a device's pictures is ended once it has them: a stream that is lost on its way leaves this Chromium's capture
- * without pictures until the whole browser starts anew (seen in 5 of 34 tries on a busy machine; in 0 of 55
- * when the worker had it).
- */
-const endsWhenAsked = () => {
-  const post = Worker.prototype.postMessage;
-  Worker.prototype.postMessage = function endsAt(this: Worker, ...args: unknown[]) {
-    (post as (...a: unknown[]) => void).apply(this, args);
-    const state = globalThis as { endAt?: string };
-    const [message, transfer] = args as [{ kind?: string; job?: string; id?: number }, unknown[]?];
-    if (message?.kind !== 'call' || message.job !== state.endAt) return;
-    state.endAt = undefined;
-    if (!transfer?.some((item) => item instanceof ReadableStream)) {
-      this.terminate();
-      return;
-    }
-    this.addEventListener('message', ({ data }: MessageEvent<{ kind: string; id?: number }>) => {
-      if (data.kind === 'progress' && data.id === message.id) this.terminate();
-    });
-  } as typeof post;
-};
 
 test.describe('a worker that the browser ends', () => {
   test.beforeEach(async ({ page }) => {
     await page.addInitScript(endsWhenAsked);
   });
-
-  const told = async (page: Page) => {
-    await expect(notice(page)).toContainText('was ended by the browser. Another one takes its place');
-    await close(page);
-    await expect(page.locator('.busy')).toHaveCount(0);
-  };
 
   test('in the middle of any job on a still says so; the picture comes back and the next action works', async ({
     page,
@@ -206,90 +165,6 @@ test.describe('a worker that the browser ends', () => {
     const before = await printOf(page, picture);
     await page.getByLabel('Stand before a scene').selectOption('dunes');
     await expect.poll(() => printOf(page, picture), { timeout: 30_000 }).not.toBe(before);
-  });
-
-  test('the LUT worker in the middle of its jobs: a sentence, and the same question is answered again', async ({
-    page,
-  }) => {
-    const part = (name: string) => openPart(page, name);
-    await visit(page, `${at('luts')}&below=file`);
-    await expect(page.locator('.lut-bake')).toContainText('Channels mix');
-    await endAt(page, 'write');
-    await page.locator('.lut-file').click();
-    await expect(page.locator('.lut-write')).toContainText('The worker for LUTs was ended by the browser');
-    const [file] = await Promise.all([page.waitForEvent('download'), page.locator('.lut-file').click()]);
-    expect(file.suggestedFilename()).toMatch(/\.cube$/);
-    await endAt(page, 'inspect');
-    await part('Inspect');
-    await expect(page.locator('.verdicts')).toContainText('The worker for LUTs was ended by the browser');
-    await part('Compare');
-    await part('Inspect');
-    await expect(verdict(page, 'feed')).toBeVisible();
-    await endAt(page, 'compare');
-    await part('Compare');
-    await expect(page.locator('.luts-picture')).toContainText('was ended by the browser');
-  });
-
-  test('asked for what only it held: the hero is gone and said to be, orders are worked out again', async ({
-    page,
-  }) => {
-    await visit(page, `${at('judge')}&against=hero`);
-    await openFile(page, 'card.png', card);
-    await expect(page.locator('.picture h2')).toHaveText('card.png');
-    await page.keyboard.press('h');
-    await expect(page.getByRole('slider', { name: 'Wipe to hero' })).toBeVisible();
-    await endAt(page, 'reference');
-    await page.keyboard.press('v');
-    await told(page);
-    await expect(page.getByRole('slider', { name: 'Wipe to hero' })).toHaveCount(0);
-    await page.keyboard.press('h');
-    await expect(page.getByRole('slider', { name: 'Wipe to hero' })).toBeVisible();
-    await visit(page, `${at('luts')}&part=order`);
-    await expect(page.locator('[data-order-verdict]')).toBeVisible({ timeout: 30_000 });
-    await endAt(page, 'order');
-    await page.getByRole('slider', { name: 'Balance' }).press('ArrowRight');
-    await told(page);
-    await page.getByRole('slider', { name: 'Balance' }).press('ArrowRight');
-    await expect(page.locator('[data-order-verdict]')).toBeVisible();
-  });
-
-  test('while a LUT file is brought to it, and while a bracket is read: the next try works', async ({
-    page,
-  }) => {
-    await visit(page, `${at('luts')}&part=inspect`);
-    const cube = {
-      name: 'own.cube',
-      mimeType: 'text/plain',
-      buffer: Buffer.from('LUT_1D_SIZE 2\n0 0 0\n1 1 1\n'),
-    };
-    await expect(verdict(page, 'feed')).toBeVisible();
-    await endAt(page, 'keep');
-    await page.getByLabel('LUT file').setInputFiles(cube);
-    await expect(notice(page)).toContainText('was ended by the browser');
-    await close(page);
-    await page.getByLabel('LUT file').setInputFiles(cube);
-    await expect(page.locator('.luts-picture')).toContainText('own.cube');
-
-    await visit(page, at('kit'));
-    await pick(page, 'Bracket');
-    await page.getByRole('button', { name: 'Nine demo frames' }).click();
-    await expect(page.getByLabel(/^Stops of card-/)).toHaveCount(9);
-    const marker = page.locator('.card-marker');
-    const mark = async () => {
-      await marker.scrollIntoViewIfNeeded();
-      const box = await marker.boundingBox();
-      if (!box) throw new Error('no frame to mark');
-      await page.mouse.move(box.x + 0.43 * box.width, box.y + 0.36 * box.height);
-      await page.mouse.down();
-      await page.mouse.move(box.x + 0.5 * box.width, box.y + 0.5 * box.height);
-      await page.mouse.move(box.x + 0.57 * box.width, box.y + 0.64 * box.height);
-      await page.mouse.up();
-    };
-    await endAt(page, 'reading');
-    await mark();
-    await expect(page.getByText(/The worker for filmed brackets was ended/).first()).toBeVisible();
-    await mark();
-    await expect(page.locator('.anchor-answer')).toContainText(/Fits within 0\.\d\d %/);
   });
 
   test('in the middle of a feed: the device is let go and said to be, and can be chosen again', async () => {

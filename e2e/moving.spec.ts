@@ -1,7 +1,4 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { openPng } from '../src/core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
@@ -9,44 +6,8 @@ import { y4mFrameFrom } from '../src/core/formats/y4mRead.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
 import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
 import type { Chroma } from '../src/core/signal/chroma.ts';
-import type { Coding } from '../src/core/signal/scale.ts';
+import { file, ffmpeg, HEIGHT, judgePath, openClip, ramp, WIDTH } from './clips.ts';
 import { expect, inked, markCard, openWithDevice, test, verdict, visit } from './fixtures.ts';
-
-const folder = mkdtempSync(join(tmpdir(), 'candelum-clips-test-'));
-const file = (name: string) => join(folder, name);
-const ffmpeg = (...args: string[]) => {
-  const done = spawnSync('ffmpeg', ['-v', 'error', '-y', ...args], { maxBuffer: 2 ** 28 });
-  if (done.status !== 0) throw new Error(`ffmpeg ${args.join(' ')}: ${done.stderr.toString()}`);
-  return done.stdout;
-};
-
-const judge = '/judge?shoot=salt-and-fire&setup=bench-interview&camera=a-cam';
-const WIDTH = 320;
-const HEIGHT = 180;
-
-/** A ramp through all codes of a depth, colour turning with it, as a clip of a few frames. */
-const ramp = (bitDepth: 8 | 10, chroma: Chroma, frames = 6): Buffer => {
-  const top = 2 ** bitDepth - 1;
-  const plane = (k: number, n: number) =>
-    Uint16Array.from({ length: WIDTH * HEIGHT }, (_, i) => {
-      const x = i % WIDTH;
-      return Math.round(((x + n * 3 + k * 40 * Math.floor(i / WIDTH / 45)) % WIDTH) * (top / (WIDTH - 1)));
-    });
-  const coding: Coding = { bitDepth, range: 'legal' };
-  const parts = Array.from({ length: frames }, (_, n) =>
-    y4mFrame(
-      { width: WIDTH, height: HEIGHT, ...coding, r: plane(0, n), g: plane(1, n), b: plane(2, n) },
-      chroma,
-    ),
-  );
-  const head = y4mHeader({ width: WIDTH, height: HEIGHT, ...coding }, { chroma, rate: [25, 1] });
-  return Buffer.concat([Buffer.from(head), ...parts]);
-};
-
-const open = async (page: Page, path: string) => {
-  await page.getByLabel('Frame file').setInputFiles(path);
-  await expect(page.locator('.picture h2')).toHaveText(path.split('/').at(-1) ?? '');
-};
 
 /** The frame on the bench as its codes, by the button that saves them. */
 const codesOf = async (page: Page) => {
@@ -104,7 +65,7 @@ const CLIPS: readonly Made[] = [
 ];
 
 test('clips made by ffmpeg are decoded to their very codes, frame by frame', async ({ page }) => {
-  await visit(page, judge);
+  await visit(page, judgePath);
   for (const { name, bitDepth, chroma, pixels, args } of CLIPS) {
     await test.step(name, async () => {
       writeFileSync(file('ramp.y4m'), ramp(bitDepth, chroma));
@@ -121,7 +82,7 @@ test('clips made by ffmpeg are decoded to their very codes, frame by frame', asy
         file(name),
       );
       const raw = ffmpeg('-i', file(name), '-f', 'rawvideo', '-pix_fmt', pixels, '-');
-      await open(page, file(name));
+      await openClip(page, file(name));
       await expect(page.locator('[data-frame]')).toContainText('1 / 6');
       const size = raw.length / 6;
       for (const n of [0, 1, 4]) {
@@ -141,7 +102,7 @@ test('clips made by ffmpeg are decoded to their very codes, frame by frame', asy
 });
 
 test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', async ({ page }) => {
-  await visit(page, judge);
+  await visit(page, judgePath);
   writeFileSync(file('ramp.y4m'), ramp(10, '4:2:2'));
   ffmpeg(
     '-i',
@@ -155,7 +116,7 @@ test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', a
     file('deep.mov'),
   );
   const raw = ffmpeg('-i', file('deep.mov'), '-f', 'rawvideo', '-pix_fmt', 'yuv422p10le', '-');
-  await open(page, file('deep.mov'));
+  await openClip(page, file('deep.mov'));
   await page.locator('.reading > button').click();
   await expect(page.locator('.reading-facts')).toContainText('decoded by ffmpeg on this machine');
   await page.keyboard.press('Escape');
@@ -169,7 +130,7 @@ test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', a
   expect(found.g.every((code, i) => code === want.g[i])).toBe(true);
   // Another file on the bench lets the clip go.
   const gone = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
-  await open(page, file('ramp.y4m'));
+  await openClip(page, file('ramp.y4m'));
   expect((await gone).status()).toBe(204);
 });
 
@@ -191,8 +152,8 @@ test('a clip: play, step, judged whole, patches that move, to a logged take', as
     file('falls.y4m'),
     Buffer.concat([Buffer.from(head), ...frames.map((frame) => y4mFrame(frame, '4:2:2'))]),
   );
-  await visit(page, judge);
-  await open(page, file('falls.y4m'));
+  await visit(page, judgePath);
+  await openClip(page, file('falls.y4m'));
   await markCard(page, 'bench');
   await expect(verdict(page, 'card')).toHaveAttribute('data-state', 'holds');
   await page.keyboard.press('.');
@@ -236,7 +197,7 @@ test('a device: its codes, the last minute, the two-point check, to a logged tak
         return stream;
       };
     });
-    await visit(page, judge);
+    await visit(page, judgePath);
     await page.getByRole('button', { name: 'Device' }).click();
     await page.getByRole('button', { name: 'Choose…' }).click();
     await expect(page.locator('.device-list button')).toHaveCount(3);
@@ -275,82 +236,4 @@ test('a device: its codes, the last minute, the two-point check, to a logged tak
   } finally {
     await browser.close();
   }
-});
-
-test('a device that is refused is named, and the picture stays', async ({ page, context }) => {
-  await context.clearPermissions();
-  await visit(page, judge);
-  await expect(page.locator('.picture h2')).toHaveText('Bench interview');
-  await page.getByRole('button', { name: 'Device' }).click();
-  await page.getByRole('button', { name: 'Any video input' }).click();
-  await expect(page.locator('.notice-bad')).toContainText(/device/i);
-  await expect(page.locator('.notice-bad')).toContainText('Bench interview stays open.');
-});
-
-test('clips that are spoilt are named by what is wrong; the last picture stays', async ({ page }) => {
-  await visit(page, judge);
-  writeFileSync(file('ramp.y4m'), ramp(8, '4:2:0'));
-  await open(page, file('ramp.y4m'));
-  const bad = async (path: string, says: RegExp) => {
-    await page.getByLabel('Frame file').setInputFiles(path);
-    await expect(page.locator('.notice-bad')).toContainText(says);
-    await expect(page.locator('.picture h2')).toHaveText('ramp.y4m');
-    await page.locator('.notice-bad').getByRole('button', { name: 'Close' }).click();
-  };
-  ffmpeg('-f', 'lavfi', '-i', 'sine=d=1', file('sound.mp4'));
-  await bad(file('sound.mp4'), /sound but no picture/);
-  writeFileSync(file('empty.mov'), '');
-  await bad(file('empty.mov'), /empty/);
-  writeFileSync(file('renamed.mp4'), 'a list of takes, not a clip');
-  await bad(file('renamed.mp4'), /text file/);
-  ffmpeg('-f', 'lavfi', '-i', 'testsrc=s=320x180:d=2', '-c:v', 'libx264', file('whole.mp4'));
-  const whole = readFileSync(file('whole.mp4'));
-  writeFileSync(file('cut.mp4'), whole.subarray(0, whole.length * 0.6));
-  await bad(file('cut.mp4'), /cut short|damaged/);
-  writeFileSync(file('noise.mkv'), Buffer.from(Array.from({ length: 5000 }, (_, i) => (i * 7919) % 251)));
-  await bad(file('noise.mkv'), /No format that is read/);
-});
-
-test('frames that come unevenly and odd sizes are told and shown', async ({ page }) => {
-  await visit(page, judge);
-  ffmpeg(
-    '-f',
-    'lavfi',
-    '-i',
-    'testsrc=s=322x182:r=25:d=2',
-    '-vf',
-    "select='not(eq(mod(n,5),3))+gt(n,30)',crop=321:181:0:0:exact=1",
-    '-fps_mode',
-    'vfr',
-    '-c:v',
-    'libvpx-vp9',
-    '-pix_fmt',
-    'yuv444p',
-    file('uneven.webm'),
-  );
-  await open(page, file('uneven.webm'));
-  await expect(page.locator('.picture-sheet')).toHaveAttribute('data-size', '321×181');
-  await page.locator('.reading > button').click();
-  await expect(page.locator('.reading-facts')).toContainText('varying');
-});
-
-test('the helper serves only this page: no other origin, no other host, no stranger', async ({
-  request,
-  page,
-}) => {
-  const ask = (headers: Record<string, string>) => request.get('/api/clips', { headers });
-  expect((await ask({})).status()).toBe(403);
-  expect((await ask({ origin: 'http://elsewhere.example' })).status()).toBe(403);
-  expect((await ask({ 'sec-fetch-site': 'cross-site' })).status()).toBe(403);
-  expect((await ask({ 'sec-fetch-site': 'same-origin', host: 'elsewhere.example' })).status()).toBe(403);
-  await visit(page, judge);
-  expect(await page.evaluate(async () => (await (await fetch('/api/clips')).json()) as unknown)).toEqual({
-    ffmpeg: true,
-  });
-  // A list of other files is no clip: it is not followed.
-  const answer = await page.evaluate(async () => {
-    const body = 'ffconcat version 1.0\nfile /etc/hostname\n';
-    return (await (await fetch('/api/clips', { method: 'POST', body })).json()) as { ok: boolean };
-  });
-  expect(answer.ok).toBe(false);
 });

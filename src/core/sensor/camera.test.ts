@@ -1,62 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { GAMUTS, rgbToXyz } from '../colour/gamut.ts';
-import { apply, invert, type Triple } from '../maths/matrix.ts';
-import { xyToXyz } from '../colour/chromaticity.ts';
-import { daylightXy, whiteXy } from '../colour/temperature.ts';
-import { luminanceFor } from '../exposure/meter.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile } from '../profile/index.ts';
-import type { SceneLight } from '../scene/scene.ts';
 import { codeToSignal, signalToCode } from '../signal/scale.ts';
 import { logTransfer } from '../transfer/index.ts';
 import { waterTransmission, WATER_ABSORPTION, type Wavelength } from '../water.ts';
-import { autoIris, autoIso, autoKelvin, greyWorld } from './auto.ts';
-import { checkedSettings, expose, type CameraBody, type CameraSettings } from './camera.ts';
+import { checkedSettings, expose, type CameraBody } from './camera.ts';
 import { encodeTable, lookUp } from './encodeTable.ts';
-import { meterShows } from './meter.ts';
 import { floorAt, snrAt } from '../noise/sensorNoise.ts';
 import { noiseTable } from './noiseTable.ts';
-import { dynamicRange, sensorAt, type SensorSpec } from './spec.ts';
-
-const TEN = { bitDepth: 10, range: 'legal' } as const;
-const SENSOR: SensorSpec = {
-  electronsAtGrey: 900,
-  readElectrons: 4,
-  baseIsos: [800, 3200],
-  sensitivity: 'gain',
-  fullStops: 6,
-};
-const body: CameraBody = { sensor: SENSOR };
-const quiet: CameraBody = { sensor: { ...SENSOR, electronsAtGrey: 1e9, readElectrons: 0 } };
-const D65 = { kelvin: 6504, duv: 0.0032 };
-const settings = (part: Partial<CameraSettings> = {}): CameraSettings => ({
-  fNumber: 2.83,
-  seconds: 1 / 50,
-  iso: 800,
-  ndStops: 0,
-  diffusion: 0,
-  kelvin: D65.kelvin,
-  tint: -1000 * D65.duv,
-  profile: ARCHETYPES.wideLog,
-  coding: TEN,
-  chroma: '4:4:4',
-  smoothing: 0,
-  ...part,
-});
-
-const XYZ_TO_SCENE = invert(rgbToXyz(GAMUTS.bt2020));
-/** A flat field: a surface of this reflectance where a white one would have luminance `white`, in a light. */
-const field = (reflectance: number, white: number, xy = whiteXy(D65), side = 64): SceneLight => {
-  const light = apply(XYZ_TO_SCENE, xyToXyz(xy)) as Triple;
-  const rgb = new Float32Array(3 * side * side);
-  light.forEach((v, c) => rgb.fill(v * reflectance * white, c * side * side, (c + 1) * side * side));
-  return { width: side, height: side, rgb };
-};
-const whiteFor = (s: CameraSettings, placement = 0) => (luminanceFor(s) * 2 ** placement) / 0.18;
-const mean = (plane: ArrayLike<number>) => Array.from(plane).reduce((sum, v) => sum + v, 0) / plane.length;
-const deviation = (plane: ArrayLike<number>) => {
-  const m = mean(plane);
-  return Math.sqrt(mean(Array.from(plane, (v) => (v - m) ** 2)));
-};
+import { dynamicRange, sensorAt } from './spec.ts';
+import { TEN, SENSOR, body, quiet, settings, field, whiteFor, mean, deviation } from './fixtures/bodies.ts';
 
 describe('exposing a known patch', () => {
   it.each(ARCHETYPE_IDS)('%s: reflectances land on encode() of them within half a code plus noise', (id) => {
@@ -199,104 +151,6 @@ describe('full pixels', () => {
     expect(stops[1]).toBeCloseTo(6, 1);
     expect(stops[0]).toBeCloseTo(6.6, 1);
     expect(stops[2]).toBeGreaterThan(stops[1]);
-  });
-});
-
-describe('white balance', () => {
-  const neutralIn = (
-    xy: readonly [number, number],
-    part: Partial<CameraSettings>,
-    lean?: CameraBody['lean'],
-  ) => {
-    const s = settings({ profile: { ...ARCHETYPES.wideLog, gamut: 'bt2020' }, ...part });
-    const frame = expose(field(0.9, whiteFor(s), xy), { ...quiet, lean }, s, 1);
-    return [frame.r, frame.g, frame.b].map(mean);
-  };
-  it.each([2400, 3200, 4300, 5600, 7500])(
-    'a white card at %s K with the camera at it is neutral within a code',
-    (kelvin) => {
-      const [r, g, b] = neutralIn(whiteXy({ kelvin, duv: 0 }), { kelvin, tint: 0 });
-      expect(Math.max(r, g, b) - Math.min(r, g, b)).toBeLessThanOrEqual(1);
-    },
-  );
-
-  // CIE 015:2018: D55 and D65 lie on the daylight locus, about 0.003 green of the Planckian one.
-  it('daylight asks for a little magenta', () => {
-    for (const kelvin of [5500, 6500]) {
-      const [r, g, b] = neutralIn(daylightXy(kelvin), { kelvin, tint: -3 });
-      expect(Math.max(r, g, b) - Math.min(r, g, b)).toBeLessThan(4);
-      expect(neutralIn(daylightXy(kelvin), { kelvin, tint: 0 })[1]).toBeGreaterThan(r);
-    }
-  });
-
-  it('a body that leans warm shows it, and the dial takes it off', () => {
-    const light = whiteXy({ kelvin: 5600, duv: 0 });
-    const [r, , b] = neutralIn(light, { kelvin: 5600, tint: 0 }, { mired: 12, tint: 0 });
-    expect(r).toBeGreaterThan(b + 8);
-    const dial = 1e6 / (1e6 / 5600 + 12);
-    const [r2, , b2] = neutralIn(light, { kelvin: dial, tint: 0 }, { mired: 12, tint: 0 });
-    expect(Math.abs(r2 - b2)).toBeLessThanOrEqual(1);
-  });
-});
-
-describe('meter and automatics', () => {
-  it('a card metered at grey shows 0 and its bias; a stop more light shows +1', () => {
-    const s = settings();
-    const spot = { mode: 'spot', x: 0.5, y: 0.5 } as const;
-    const shows = (placement: number, bias = 0) =>
-      meterShows(field(0.18, whiteFor(s, placement)), s, spot, { bias, clipStops: 6 });
-    expect(shows(0)).toBeCloseTo(0, 4);
-    expect(shows(1)).toBeCloseTo(1, 4);
-    expect(shows(0, 0.5)).toBeCloseTo(0.5, 4);
-  });
-
-  it('the whole frame is fooled by sky, the spot is not; centre lies between', () => {
-    const s = settings();
-    const half = field(0.18, whiteFor(s));
-    const pixels = half.width * half.height;
-    for (let c = 0; c < 3; c += 1) for (let i = 0; i < pixels / 3; i += 1) half.rgb[c * pixels + i] *= 32;
-    const read = (mode: 'spot' | 'centre' | 'whole') =>
-      meterShows(half, s, { mode, x: 0.5, y: 0.7 }, { bias: 0, clipStops: 6 });
-    expect(read('spot')).toBeCloseTo(0, 4);
-    expect(read('whole')).toBeGreaterThan(3);
-    expect(read('centre')).toBeGreaterThan(0.2);
-    expect(read('centre')).toBeLessThan(read('whole'));
-  });
-
-  const rules = {
-    irisRange: [2.8, 16],
-    isoRange: [800, 3200],
-    kelvinRange: [2500, 9900],
-    compensation: 0,
-  } as const;
-  it('automatic ISO pulls the frame to grey, not at once, and stops at its ceiling', () => {
-    expect(autoIso(800, 0.05, 1, rules)).toBe(800);
-    const after = autoIso(800, -1, 0.04, rules);
-    expect(after).toBeGreaterThan(800);
-    expect(after).toBeLessThan(1000);
-    expect(autoIso(1600, -1, 60, rules)).toBeCloseTo(3200, 0);
-    expect(autoIso(1600, -5, 60, rules)).toBe(3200);
-    expect(autoIso(1600, 5, 60, rules)).toBe(800);
-  });
-
-  it('automatic iris closes for light and opens for dark, within the lens and in its time', () => {
-    expect(autoIris(4, 0.1, 1, rules)).toBe(4);
-    const after = autoIris(4, 1, 0.5, rules);
-    expect(2 * Math.log2(after / 4)).toBeCloseTo(1 - Math.exp(-1), 6);
-    expect(autoIris(4, 1, 60, rules)).toBeCloseTo(4 * Math.SQRT2, 3);
-    expect(autoIris(4, -9, 60, rules)).toBe(2.8);
-    expect(autoIris(4, 9, 60, rules)).toBe(16);
-  });
-
-  it('automatic balance drifts towards the picture’s colour and stops short of it', () => {
-    const warm = field(0.4, 100, whiteXy({ kelvin: 3200, duv: 0 }));
-    const seen = greyWorld(warm, 1e9);
-    expect(Math.abs(seen - 3200)).toBeLessThan(20);
-    const soon = autoKelvin(5600, seen, 0.2, rules);
-    expect(soon).toBeLessThan(5600);
-    expect(soon).toBeGreaterThan(5000);
-    const late = autoKelvin(5600, seen, 600, rules);
-    expect(late > 3400 && late < 4100, `${late} K`).toBe(true);
   });
 });
 

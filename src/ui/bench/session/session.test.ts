@@ -1,22 +1,13 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { readFileSync } from 'node:fs';
-import { writePng } from '#core/formats/png.ts';
-import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
-import { makeFrame } from '#core/frame/frame.ts';
-import { failure } from '#core/result.ts';
+import { describe, expect, it, vi } from 'vitest';
 import { until } from '#store/fixtures/openBooks.ts';
-import { demoSelection } from '#store/fixtures/demoBook.ts';
-import { cardNumbersOf, dialledLight } from '../benchModel.ts';
-import { openHere } from '../fixtures/services.ts';
+import { failure } from '#core/result.ts';
+import { dialledLight } from '../benchModel.ts';
+import { eachHere, numbers, selection, target } from '../fixtures/eachHere.ts';
+import { clipFile, patch, stillFile } from '../fixtures/files.ts';
 import type { Card } from '../hooks.ts';
 import { logTake } from '../logTake.ts';
-import { isOf } from './measuring.ts';
 import { buildFor, FIRST_BUILD } from './lutWork.ts';
 
-const selection = demoSelection('bench-interview', 'a-cam');
-const numbers = cardNumbersOf(selection);
-const { clipStops, floorStops } = numbers;
-const target = { profile: selection.profile.data, clipStops, floorStops };
 const card: Card = {
   numbers,
   profile: { name: 'wide log', data: target.profile, isDraft: false },
@@ -24,46 +15,9 @@ const card: Card = {
   light: dialledLight(selection),
 };
 
-const plane = (code: number) => new Uint16Array(64 * 36).fill(code);
-const frameOf = (code: number) =>
-  makeFrame({
-    width: 64,
-    height: 36,
-    bitDepth: 10,
-    range: 'legal',
-    r: plane(code),
-    g: plane(code),
-    b: plane(code),
-  });
-const stillFile = (name: string, code: number) =>
-  new File([writePng(frameOf(code)) as Uint8Array<ArrayBuffer>], name);
-const clipFile = (name: string, codes: readonly number[]) =>
-  new File(
-    [
-      y4mHeader(frameOf(0), { chroma: '4:4:4', rate: [25, 1] }),
-      ...codes.map((code) => y4mFrame(frameOf(code), '4:4:4') as Uint8Array<ArrayBuffer>),
-    ],
-    name,
-  );
-const patch = { id: 'card', kind: 'card', rect: { x: 8, y: 8, width: 16, height: 16 } } as const;
-
-let here = openHere();
-beforeEach(() => {
-  here = openHere();
-  // What ships with the app, as the server would hand it out.
-  vi.stubGlobal('fetch', async (path: string) => {
-    if (!path.startsWith('/')) throw new Error('outside');
-    return new Response(readFileSync(`public${path}`));
-  });
-});
-afterEach(async () => {
-  vi.unstubAllGlobals();
-  await here.close();
-});
-const session = () => here.services.session;
-const state = () => session().getState();
+const { here, session, state } = eachHere();
 const press = (id: string) =>
-  logTake(here.services, { selection, card, muted: [], now: new Date('2026-04-14T10:00:00Z'), id });
+  logTake(here().services, { selection, card, muted: [], now: new Date('2026-04-14T10:00:00Z'), id });
 
 describe('opening', () => {
   it('the newest of two files stays, whichever is read first', async () => {
@@ -129,7 +83,7 @@ describe('a take', () => {
       measured: { file: 'falls.y4m', source: { kind: 'clip', at: 3 } },
     });
     expect(take?.measured?.patches?.[0].g).toBeCloseTo(600, 0);
-    expect(await here.services.database.rows('thumbnails').get('take-1')).toBeDefined();
+    expect(await here().services.database.rows('thumbnails').get('take-1')).toBeDefined();
     // At once after another picture was asked for, it is whole all the same.
     const [, again] = await Promise.all([session().moving.seek('falls.y4m', 0), press('take-2')]);
     const at = again?.measured?.source?.at;
@@ -144,11 +98,11 @@ describe('a take', () => {
       const captured = await frame.capture(...asked);
       return captured && { ...captured, opening: captured.opening + 1 };
     };
-    const services = { ...here.services, session: { ...session(), frame: { ...frame, capture: other } } };
+    const services = { ...here().services, session: { ...session(), frame: { ...frame, capture: other } } };
     const moment = { selection, card, muted: [], now: new Date(), id: 'changed' };
     expect(await logTake(services, moment)).toBeUndefined();
     expect(state().failure?.reason).toBe('It changed while the take was logged: log the take again.');
-    expect(await here.services.database.rows('takes').get('changed')).toBeUndefined();
+    expect(await here().services.database.rows('takes').get('changed')).toBeUndefined();
   });
 
   it('without a frame it is the card alone; with a worker that ends, too', async () => {
@@ -156,88 +110,10 @@ describe('a take', () => {
     await session().frame.openFile(stillFile('a.png', 300), 'legal');
     const logging = press('ended');
     await Promise.resolve();
-    here.judge.end();
+    here().judge.end();
     const take = await logging;
     expect(take === undefined || take.measured === undefined || take.measured.file === 'a.png').toBe(true);
     await until(() => state().failure !== undefined);
-  });
-});
-
-describe('a worker that ends', () => {
-  it('has its file opened again, read as it was, at the same frame, with its marks', async () => {
-    await session().frame.openFile(clipFile('falls.y4m', [400, 500, 600]), 'legal');
-    await session().frame.reread({ range: 'full' });
-    session().frame.setPatch(patch);
-    await session().moving.seek('falls.y4m', 1);
-    await session().hero.hold(target);
-    expect(state().hero?.name).toBe('falls.y4m');
-    const before = state();
-    here.judge.end();
-    await until(() => state().failure !== undefined && state().frame?.serial !== before.frame?.serial);
-    expect(here.judge.started()).toBe(2);
-    expect(state()).toMatchObject({
-      frame: { name: 'falls.y4m', info: { range: 'full' } },
-      patches: before.patches,
-    });
-    // What only the worker had is gone, and does not look as if it were there.
-    expect(state().hero).toBeUndefined();
-    expect(state().failure?.reason).toMatch(/judging pictures was ended by the browser.*do again/);
-    for (let i = 0; i < 200 && state().measured?.at !== 1; i += 1) await session().frame.measure(target);
-    expect(state().measured).toMatchObject({ at: 1 });
-    expect(session().moving.getState().at).toBe(1);
-    expect(state().frame && state().measured && isOf(state().frame!.info, state().measured!)).toBe(true);
-  });
-
-  it('has its scene set up again, knobs as they were turned', async () => {
-    await session().stage.openScene('bench-interview');
-    session().stage.turn({ iso: 1600 });
-    const before = state().stage;
-    here.judge.end();
-    await until(() => state().stage !== before && state().busy === undefined);
-    expect(state().stage).toMatchObject({ sceneId: 'bench-interview', turned: { iso: 1600 } });
-  });
-
-  it('in the middle of a survey frees its button and says so', async () => {
-    await session().frame.openFile(clipFile('falls.y4m', Array<number>(30).fill(400)), 'legal');
-    const frames = Array.from({ length: 30 }, (_, n) => n);
-    const survey = session().frame.survey(target, frames);
-    await until(() => (state().surveying ?? 0) > 0);
-    here.judge.end();
-    const { frame } = state();
-    await survey;
-    expect(state().surveying).toBeUndefined();
-    expect(state().samples).toBeUndefined();
-    expect(state().failure?.reason).toContain('was ended by the browser');
-    await until(() => state().frame?.serial !== frame?.serial && state().busy === undefined);
-    // The file is back, and the notice still there to be read.
-    expect(state().failure).toMatchObject({ name: 'Worker', isLasting: true });
-    await session().frame.survey(target, [0, 1]);
-    expect(state().samples).toHaveLength(2);
-  });
-
-  it('in the middle of another reading has the file as it was, and of a take, too', async () => {
-    await session().frame.openFile(stillFile('a.png', 300), 'legal');
-    const { frame } = state();
-    const reading = session().frame.reread({ range: 'full' });
-    here.judge.end();
-    await reading;
-    await until(() => state().busy === undefined && state().frame?.serial !== frame?.serial);
-    expect(state().frame).toMatchObject({ name: 'a.png', info: { range: 'legal' } });
-    expect(state().failure?.reason).toContain('was ended by the browser');
-    // That it ended stays told, whatever is opened meanwhile.
-    await session().frame.openFile(stillFile('b.png', 300), 'legal');
-    expect(state().failure?.name).toBe('Worker');
-  });
-
-  it('twice in a row does not go on for ever', async () => {
-    await session().frame.openFile(stillFile('a.png', 300), 'legal');
-    here.judge.end();
-    await until(() => state().busy !== undefined);
-    here.judge.end();
-    await until(() => state().failure !== undefined && state().busy === undefined);
-    expect(here.judge.started()).toBeLessThan(4);
-    await session().frame.openFile(stillFile('b.png', 500), 'legal');
-    expect(state().frame?.name).toBe('b.png');
   });
 });
 
