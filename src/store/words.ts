@@ -84,9 +84,10 @@ const KINDS: Readonly<Record<string, string>> = {
 
 type Issue = z.core.$ZodIssue;
 type RuleOf = { readonly [C in Issue['code']]?: (issue: Extract<Issue, { code: C }>) => string };
-const bound = (origin: string, word: string, limit: number | bigint) =>
-  `${LENGTHS[origin] ? 'have ' : 'be '}${word} ` +
-  `${String(limit).replace('-', '−')}${LENGTHS[origin] ? ` ${LENGTHS[origin]}` : ''}`;
+const bound = (origin: string, word: string, limit: number | bigint) => {
+  const printed = `${word} ${String(limit).replace('-', '−')}`;
+  return LENGTHS[origin] ? `have ${printed} ${LENGTHS[origin]}` : `be ${printed}`;
+};
 
 /** The rule that was broken, after “must”. */
 const RULES: RuleOf = {

@@ -1,7 +1,8 @@
 import { kindOf, type Profile, type ProfileKind } from '../profile/index.ts';
 import type { Chroma } from '../signal/chroma.ts';
 import { TRANSFERS } from '../transfer/index.ts';
-import { printStopsDecimal, stopsToReflectance } from '../units.ts';
+import { stopsToReflectance } from '../units.ts';
+import { bitsAPixel, FEW_BITS, mayBand, mixedLight, overBaseIso } from './ruleWords.ts';
 
 /** What is known of a set-up, a camera and one of its profiles. */
 export type AdviceInput = {
@@ -146,9 +147,7 @@ export const ADVICE_RULES = {
       return seen
         ? {
             score: -1,
-            sentence:
-              `One code is ${(100 * (2 ** step - 1)).toFixed(1)} % of luminance after grading, ` +
-              `and noise of ${input.noiseCodes.toFixed(1)} code does not hide it: skies may band.`,
+            sentence: mayBand(step, input.noiseCodes),
           }
         : {
             score: 0.1,
@@ -162,12 +161,10 @@ export const ADVICE_RULES = {
     judge: (input) => {
       const { bitsPerPixel } = input;
       if (bitsPerPixel === undefined) return undefined;
-      const score = rawness(input) * clamp(Math.log2(bitsPerPixel / 0.15)) * 0.8;
+      const score = rawness(input) * clamp(Math.log2(bitsPerPixel / FEW_BITS)) * 0.8;
       return {
         score: Math.min(0.2, score),
-        sentence:
-          `${bitsPerPixel.toFixed(2)} bits a ` +
-          `pixel${bitsPerPixel < 0.15 ? ': grading will show the blocks' : ''}.`,
+        sentence: bitsAPixel(bitsPerPixel),
       };
     },
   },
@@ -209,9 +206,7 @@ export const ADVICE_RULES = {
       return input.splitMired > MIXED_MIRED
         ? {
             score: score / 2,
-            sentence:
-              `Mixed light, ${input.splitMired.toFixed(0)} mired apart: the wider the curve, ` +
-              'the more of the split is left to grading.',
+            sentence: mixedLight(input.splitMired),
           }
         : undefined;
     },
@@ -223,9 +218,7 @@ export const ADVICE_RULES = {
       input.overBase > 1
         ? {
             score: input.bitDepth <= 8 ? 0.5 - 1.5 * rawness(input) : 0.2 - 0.5 * rawness(input),
-            sentence:
-              `${printStopsDecimal(input.overBase)} over ` +
-              `base${input.bitDepth <= 8 ? ' in 8 bit: flat curves spend codes on noise' : ''}.`,
+            sentence: overBaseIso(input.overBase, input.bitDepth),
           }
         : undefined,
   },

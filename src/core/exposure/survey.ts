@@ -1,7 +1,8 @@
 import { failure, success, type Result } from '../result.ts';
-import { MIDDLE_GREY, printStopsDecimal } from '../units.ts';
+import { MIDDLE_GREY } from '../units.ts';
 import { exactFNumber } from './aperture.ts';
 import { METER_C, METER_K } from './meter.ts';
+import { readAgain } from './surveyWords.ts';
 
 /** Meter constants of ISO 2720; makers differ, so that they can be changed. */
 export type MeterConstants = { readonly k: number; readonly c: number };
@@ -215,11 +216,7 @@ export const surveyOf = (
   const warnings = references.flatMap(({ spot, grey: told }) => {
     const off = grey === undefined ? 0 : Math.log2(told / grey);
     return Math.abs(off) > AGREE_STOPS
-      ? [
-          `${spot.name} puts grey ${printStopsDecimal(off)} from where ` +
-            `${used.length > 1 ? 'the readings together' : used[0].spot.name} put it: read it again, ` +
-            'or it stands in another light.',
-        ]
+      ? [readAgain(spot.name, off, used.length > 1 ? 'the readings together' : used[0].spot.name)]
       : [];
   });
   const kept = surveyed

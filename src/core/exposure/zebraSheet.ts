@@ -1,9 +1,9 @@
 import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
 import { SCALES } from '../signal/scale.ts';
-import { printStopsDecimal } from '../units.ts';
 import { isoStanding } from './iso.ts';
 import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal, type CardCamera, type CardSubject } from './setCard.ts';
 import { toneZebra, warningZebra, type ZebraAbility, type ZebraSetting } from './zebra.ts';
+import { isNoTrap, isTrap } from './zebraWords.ts';
 
 /** Placements of the sheet: -1 to +3 by thirds. */
 export const SHEET_PLACEMENTS: readonly number[] = Array.from({ length: 13 }, (_, i) => -1 + i / 3);
@@ -93,11 +93,7 @@ export const zebraTrap = (data: ProfileData): ZebraTrap => {
     worth: over > TRAP_STOPS ? 'watch' : 'holds',
     says:
       over > TRAP_STOPS
-        ? `The remembered ${REMEMBERED_SKIN} % for skin belongs to a display picture, ` +
-          `where it lies ${printStopsDecimal(meant)} over grey. Set on this recording it lies at ` +
-          `${printStopsDecimal(stops)}: the face comes out ${printStopsDecimal(over)} stops over, ` +
-          `${room < 1 ? 'at the edge of clipping' : `with ${room.toFixed(1)} stops left to the clip`}.`
-        : `The remembered ${REMEMBERED_SKIN} % for skin lies ${printStopsDecimal(stops)} over grey here, ` +
-          `close to a display picture’s ${printStopsDecimal(meant)}: no trap on this profile.`,
+        ? isTrap(REMEMBERED_SKIN, { stops, meant, room })
+        : isNoTrap(REMEMBERED_SKIN, stops, meant),
   };
 };

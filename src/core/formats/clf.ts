@@ -49,9 +49,9 @@ export const parseClfFile = (text: string): Result<ClfFile> => {
   const nodes: LutNode[] = [];
   for (const [i, node] of list.children.entries()) {
     if (WORDS.includes(node.name) || node.attributes.bypass === 'true') continue;
-    const where =
-      `${node.name.slice(0, 30)}${node.attributes.id ? ` “${node.attributes.id.slice(0, 30)}”` : ''}, ` +
-      `node ${i + 1}`;
+    const { id } = node.attributes;
+    const named = id ? ` “${id.slice(0, 30)}”` : '';
+    const where = `${node.name.slice(0, 30)}${named}, node ${i + 1}`;
     const read = CLF_NODES[node.name];
     if (!read)
       return failure(

@@ -2,6 +2,7 @@ import { decode } from 'jpeg-js';
 import { failure, success, type Result } from '../result.ts';
 import { MAX_PIXELS, rangeFor, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { frameOfSamples } from './samples.ts';
+import { cannotComeFrom, tooManyPixels } from './refusalWords.ts';
 
 export const looksLikeJpeg = (bytes: Uint8Array): boolean =>
   bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff;
@@ -39,18 +40,9 @@ export const openJpeg = (bytes: Uint8Array, options: ReadingOptions): Result<Ope
   const size = sizeOf(bytes);
   if (!size || size.width === 0 || size.height === 0)
     return failure('byte 2', 'The JPEG has no frame header: copy the file again.');
-  if (size.width * size.height > MAX_PIXELS)
-    return failure(
-      'frame header',
-      `The picture is ${size.width} x ${size.height}; up to ${MAX_PIXELS / 1e6} million pixels are read: ` +
-        'scale it down.',
-    );
+  if (size.width * size.height > MAX_PIXELS) return failure('frame header', tooManyPixels(size, MAX_PIXELS));
   if (size.width * size.height > bytes.length * MOST_PIXELS_A_BYTE)
-    return failure(
-      'frame header',
-      `A picture of ${size.width} x ${size.height} cannot come out of ${bytes.length} bytes: ` +
-        'the JPEG is cut short, copy it again.',
-    );
+    return failure('frame header', cannotComeFrom(size, bytes.length, 'JPEG'));
   try {
     const { width, height, data } = decode(bytes, {
       useTArray: true,

@@ -22,12 +22,11 @@ const openClip = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFram
   const clip = openY4m(bytes);
   if (!clip.ok) return clip;
   const { frames, bitDepth, chroma, cutAt, range: told } = clip.value;
+  const cut = cutAt === undefined ? '' : ', the last one cut short';
   return success({
     frame: y4mFrameAt(bytes, clip.value, 0, rangeFor(options, told)),
     reading: bitDepth === 8 ? 'codes8' : 'codes10',
-    evidence:
-      `${bitDepth}-bit ${chroma}, frame 1 of ` +
-      `${frames.length}${cutAt === undefined ? '' : ', the last one cut short'}`,
+    evidence: `${bitDepth}-bit ${chroma}, frame 1 of ${frames.length}${cut}`,
     container: 'Y4M',
     tags: { range: told },
     referred: options.referred ?? 'recorded',

@@ -2,6 +2,7 @@ import { decode, type TiffIfd } from 'tiff';
 import { failure, success, type Failure, type Result } from '../result.ts';
 import { MAX_PIXELS, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { frameOfSamples } from './samples.ts';
+import { wrongSamples } from './refusalWords.ts';
 
 // TIFF 6.0: byte order, 42, offset of the first directory. The directory is read first, its picture only when it fits.
 const PLANAR = 284;
@@ -59,11 +60,7 @@ const unreadable = (head: TiffIfd, fileBytes: number): Failure | undefined => {
   if (type !== 1 && type !== 2)
     return failure('field 262', `The TIFF holds colours of kind ${type}; grey or RGB is read: export it so.`);
   if ((bitsPerSample !== 8 && bitsPerSample !== 16) || (sampleFormat ?? 1) !== 1)
-    return failure(
-      'field 258',
-      `The TIFF holds ${bitsPerSample}-bit ${sampleFormat === 3 ? 'floating' : ''} samples; ` +
-        '8 or 16 whole bits hold a camera’s codes.',
-    );
+    return failure('field 258', wrongSamples(bitsPerSample, sampleFormat === 3));
   if (head.fields.get(PLANAR) === 2)
     return failure('field 284', 'The TIFF keeps its colours in separate planes: export it interleaved.');
   if (head.tiled)

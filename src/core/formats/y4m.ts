@@ -25,10 +25,9 @@ export const y4mHeader = (
   if (bitDepth !== 8 && bitDepth !== 10) throw new RangeError(`y4mHeader: 8 or 10 bit, got ${bitDepth}`);
   const [eight, ten] = NAMES[chroma];
   const name = bitDepth === 8 ? eight : ten;
-  return (
-    `YUV4MPEG2 W${width} H${height} F${rate[0]}:${rate[1]} Ip A1:1 C${name} XYSCSS=${name.toUpperCase()} ` +
-    `XCOLORRANGE=${range === 'legal' ? 'LIMITED' : 'FULL'}\n`
-  );
+  const size = `W${width} H${height} F${rate[0]}:${rate[1]} Ip A1:1 C${name}`;
+  const colour = `XYSCSS=${name.toUpperCase()} XCOLORRANGE=${range === 'legal' ? 'LIMITED' : 'FULL'}`;
+  return `YUV4MPEG2 ${size} ${colour}\n`;
 };
 
 /** Y'CbCr planes of a frame (BT.709-6 clauses 3 and 4), colour averaged over its samples, in codes. */

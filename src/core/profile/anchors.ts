@@ -2,6 +2,7 @@ import { failure, success, type Failure, type Result } from '../result.ts';
 import { codeToSignal, maxCode, SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
 import { printStops, stopsToReflectance } from '../units.ts';
 import type { Anchor, CurveReading } from './types.ts';
+import { outsideScale, tooFewPlaces } from './profileWords.ts';
 
 /** Reflectance the three printed anchors stand for. */
 const ANCHOR_REFLECTANCE = { black: 0, grey: 0.18, white: 0.9 } as const;
@@ -39,8 +40,7 @@ const outOfScale = (anchor: Anchor, scale: ScaleId, coding: Coding): Failure | u
   if (anchor.reading >= low - ROUNDING && anchor.reading <= high + ROUNDING) return undefined;
   return failure(
     name,
-    `${name} reads ${anchor.reading}, outside ${low.toFixed(0)} to ${high.toFixed(0)} ${SCALES[scale].name} ` +
-      `at ${coding.bitDepth} bit: check the number or the scale.`,
+    outsideScale(name, anchor.reading, { low, high, name: SCALES[scale].name, bitDepth: coding.bitDepth }),
   );
 };
 
@@ -121,11 +121,7 @@ export const readAnchors = (
   if (wrong) return wrong;
   const points = all.filter(({ reflectance }) => Number.isFinite(reflectance));
   if (points.length < FEWEST)
-    return failure(
-      points.length === 0 ? ANCHOR_NAMES.grey : points[0].name,
-      `${points.length === 0 ? 'No reading' : 'One reading'} with a place: a curve needs two at least, ` +
-        'better 0 %, 18 % and 90 %.',
-    );
+    return failure(points.length === 0 ? ANCHOR_NAMES.grey : points[0].name, tooFewPlaces(points.length));
   return success({
     points,
     clipSignal: all.find(({ id }) => id === 'clip')?.signal,

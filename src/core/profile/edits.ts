@@ -1,9 +1,10 @@
 import { failure, success, type Result } from '../result.ts';
 import { kneeWidthThrough } from '../transfer/index.ts';
-import { printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
+import { reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { compileCurve, compileProfile } from './compile.ts';
 import type { ProfileSolution } from './solution.ts';
 import type { CurveSpec, ProfileData } from './types.ts';
+import { clipUnderKnee, noSuchKnee } from './profileWords.ts';
 
 /** What a camera's menu lets its owner trim on a profile. Without a field that trim is off. */
 export type ProfileEdits = {
@@ -62,21 +63,11 @@ export const profileWithEdits = (
       `The knee starts at ${(100 * from).toFixed(1)} %, which is not over grey: raise it.`,
     );
   const reach = stopsToReflectance(clipStops);
-  if (!(reach > at))
-    return failure(
-      'knee',
-      `The clip at ${printStopsDecimal(clipStops)} lies under the knee’s start at ` +
-        `${printStopsDecimal(reflectanceToStops(at))}.`,
-    );
+  if (!(reach > at)) return failure('knee', clipUnderKnee(clipStops, reflectanceToStops(at)));
   const width = kneeWidthThrough(base, at, reach, reads - lift);
   if (width === undefined) {
     const most = base.encode(at) + lift;
-    return failure(
-      'knee',
-      `No knee from ${(100 * from).toFixed(1)} % reads ${(100 * reads).toFixed(1)} % at ` +
-        `${printStopsDecimal(clipStops)}: it must lie over ${(100 * most).toFixed(1)} % and under the unbent ` +
-        'curve.',
-    );
+    return failure('knee', noSuchKnee(from, reads, most, clipStops));
   }
   return success({
     profile: { ...data, curve: { ...lifted, knee: { at, width } }, clipStops },

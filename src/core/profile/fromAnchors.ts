@@ -8,6 +8,7 @@ import type { ProfileSolution } from './solution.ts';
 import { narrowestReading } from './narrowing.ts';
 import { solveLog } from './solveLog.ts';
 import type { Anchor, CurveSpec } from './types.ts';
+import { noClipTyped } from './profileWords.ts';
 
 /** Worst misfit, in signal, of the log curves known to be of this form; beyond it the form is wrong. */
 const WORST_FIT = 0.01;
@@ -52,10 +53,7 @@ export const profileFromAnchors = (
   const reached = reflectanceToStops(compileCurve(curve).decode(clipSignal ?? topSignal));
   const warnings = fitWarning(named, tabled);
   if (clipSignal === undefined) {
-    warnings.push(
-      `No clip typed: taken at the top code, ${printStopsDecimal(reached)} stops over grey. ` +
-        'Film something too bright and read it.',
-    );
+    warnings.push(noClipTyped(reached));
   }
   const readOff = clipSignal !== undefined && clipStops === undefined;
   return success({

@@ -8,6 +8,7 @@ import { narrowestReading } from './narrowing.ts';
 import type { ProfileSolution } from './solution.ts';
 import { fitLog, solveLog } from './solveLog.ts';
 import type { CurveReading } from './types.ts';
+import { floorFromNoise, notLogForm } from './profileWords.ts';
 
 /** A grey card filmed `stops` over or under nominal, by shutter, and what the waveform or zebra read. */
 export type BracketReading = {
@@ -173,12 +174,7 @@ export const profileFromBracket = (
       ...outliers.map(
         ({ stops }) => `The reading at ${printStops(stops)} lies off all others and was left out.`,
       ),
-      ...(inForm
-        ? []
-        : [
-            `Not of the log form (worst ${(100 * worst).toFixed(1)} % of signal): ` +
-              'kept as a table through your readings.',
-          ]),
+      ...(inForm ? [] : [notLogForm(worst)]),
       ...(clipSignal === undefined
         ? [
             `Nothing stopped rising: the clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`,
@@ -189,12 +185,7 @@ export const profileFromBracket = (
       ...(clipSignal === undefined
         ? []
         : [`Stopped rising at ${(100 * clipSignal).toFixed(0)} %: clip at ${printStopsDecimal(clipStops)}.`]),
-      ...(noise
-        ? [
-            `From the noise on the card: signal is twice the noise at ${printStopsDecimal(floorAt(noise))}, ` +
-              'the usable floor; it goes onto the camera.',
-          ]
-        : []),
+      ...(noise ? [floorFromNoise(floorAt(noise))] : []),
     ],
     noise,
     narrowing: inForm ? narrowestReading(kept, clipStops) : undefined,

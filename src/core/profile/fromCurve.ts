@@ -5,6 +5,7 @@ import { SCALES, type Coding } from '../signal/scale.ts';
 import type { TableRow } from '../transfer/index.ts';
 import { MIDDLE_GREY, printStopsDecimal, reflectanceToStops } from '../units.ts';
 import type { ProfileSolution } from './solution.ts';
+import { doesNotRise } from './profileWords.ts';
 
 /** How a file's numbers are meant. */
 export type CurveMeaning = {
@@ -74,12 +75,7 @@ export const profileFromCurve = (
     const rises = !before || (pair.reflectance > before.reflectance && pair.signal > before.signal);
     return rises ? [] : [curve.rowAt(pair.index)];
   });
-  if (bad.length > 0)
-    return failure(
-      bad[0],
-      'The curve must rise from row to row; it does not at ' +
-        `${bad.slice(0, 6).join(', ')}${bad.length > 6 ? ` and ${bad.length - 6} more` : ''}.`,
-    );
+  if (bad.length > 0) return failure(bad[0], doesNotRise(bad));
   const rows = thinned(trimmed.filter(({ reflectance }) => reflectance >= 0));
   if (rows.length < 4) return failure('file', `${rows.length} rising rows; a curve needs at least four.`);
   const [first, last] = [rows[0], rows[rows.length - 1]];

@@ -14,6 +14,7 @@ import {
 import { printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import type { ProfileSolution } from './solution.ts';
 import type { CurveSpec } from './types.ts';
+import { overTopCode, poleOverCut, poleWithoutCut } from './profileWords.ts';
 
 /** Bases a printed formula may use. */
 export const LOG_BASES = { '2': 2, e: Math.E, '10': 10 } as const;
@@ -76,12 +77,7 @@ const normaliseLog = (formula: LogFormula, { offset, scale }: Scale): Result<Nor
     if (!Number.isFinite(formula[name])) return failure(name, `Type a number for ${name}.`);
   if (!(a > 0 && formula.c > 0)) return failure('a and c', 'a and c must be above 0: the curve has to rise.');
   const pole = -b / a;
-  if (formula.cut === undefined && pole >= 0)
-    return failure(
-      'cut',
-      `The logarithm has its pole at reflectance ${pole.toPrecision(3)}, inside the range: ` +
-        'type the cut above it where the line takes over.',
-    );
+  if (formula.cut === undefined && pole >= 0) return failure('cut', poleWithoutCut(pole));
   const c = (formula.c / Math.log10(LOG_BASES[formula.base])) * scale;
   const d = formula.d * scale + offset;
   const typed = formula.cut ?? 0;
@@ -89,12 +85,7 @@ const normaliseLog = (formula: LogFormula, { offset, scale }: Scale): Result<Nor
     formula.cutIn === 'reflectance' || formula.cut === undefined
       ? typed
       : (10 ** ((typed * scale + offset - d) / c) - b) / a;
-  if (!(a * cut + b > 0))
-    return failure(
-      'cut',
-      `a × cut + b is ${(a * cut + b).toPrecision(3)}: the pole at ${pole.toPrecision(3)} lies inside the ` +
-        'range. Check b and the cut.',
-    );
+  if (!(a * cut + b > 0)) return failure('cut', poleOverCut(a * cut + b, pole));
   const tangent = tangentLog(b / a, cut, c, d + c * Math.log10(a));
   const line = toe ? { e: toe.e * scale, f: toe.f * scale + offset } : { e: tangent.e, f: tangent.f };
   const coefficients: LogCoefficients = { a, b, c, d, cut, ...line };
@@ -169,10 +160,7 @@ export const profileFromFormula = (
       ? [`No clip typed: taken at the top code, ${printStopsDecimal(reached)} over grey.`]
       : []),
     ...(clipStops !== undefined && encode(stopsToReflectance(clipStops)) > top + 0.01
-      ? [
-          `At ${printStopsDecimal(clipStops)} the formula is over the top code: ` +
-            `the clip comes at ${printStopsDecimal(reached)}.`,
-        ]
+      ? [overTopCode(clipStops, reached)]
       : []),
   ];
   return success({

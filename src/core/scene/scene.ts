@@ -50,12 +50,9 @@ const picture = (
     return failure(name, `The scene’s ${name} is damaged or cut short: render it again.`);
   }
   const { width, height, channels, depth } = wanted;
+  const sized = (of: typeof wanted) => `${of.width} x ${of.height} with ${of.channels} x ${of.depth} bit`;
   if (png.width !== width || png.height !== height || png.channels !== channels || png.depth !== depth)
-    return failure(
-      name,
-      `The scene’s ${name} is ${png.width} x ${png.height} with ${png.channels} x ${png.depth} bit; ` +
-        `its truth says ${width} x ${height} with ${channels} x ${depth}.`,
-    );
+    return failure(name, `The scene’s ${name} is ${sized(png)}; its truth says ${sized(wanted)}.`);
   return success(png.data);
 };
 

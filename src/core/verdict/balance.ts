@@ -2,6 +2,7 @@ import { SEEN_MIRED } from '../colour/balance.ts';
 import { printSigned } from '../units.ts';
 import { castOf } from './cast.ts';
 import type { VerdictRule } from './types.ts';
+import { castSeen } from './verdictWords.ts';
 
 /** Tint under this is hardly seen, thousandths of Duv. Our own choice. */
 const SEEN_TINT = 3;
@@ -26,8 +27,7 @@ export const whiteBalance = {
       figure: `${printSigned(mired)} mired`,
       advice:
         off || tinted
-          ? `By the ${reading.patch.kind}${tinted ? `, and ${printSigned(tint)} ${hue}` : ''}.${found} Dial ` +
-            'it, or keep the cast on purpose.'
+          ? castSeen(reading.patch.kind, tinted ? `${printSigned(tint)} ${hue}` : undefined, found)
           : `By the ${reading.patch.kind}: under what is seen. Leave it.`,
       place: reading.patch.rect,
       ...(off || tinted ? { correction: { kind: 'balance', mired, tint } as const } : {}),

@@ -5,6 +5,7 @@ import { TRANSFERS } from '../transfer/index.ts';
 import { printStopsDecimal } from '../units.ts';
 import { cardReading } from './card.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
+import { noiseCovers } from './verdictWords.ts';
 
 /** Tones that banding is looked for in, stops from grey after the pull: skies and walls. Our own. */
 const TONES = Array.from({ length: 19 }, (_, i) => -3 + i / 3);
@@ -62,8 +63,7 @@ export const bandingForecast = {
       title: hidden ? 'Noise hides the steps' : 'May band',
       figure: `${percent} %`,
       advice: hidden
-        ? `A code is ${percent} % of luminance after the grade; ${noise.toFixed(1)} code of noise covers it. ` +
-          'No denoising before it.'
+        ? noiseCovers(percent, noise)
         : `A code is ${percent} % of luminance after the grade${unhidden}.`,
       arithmetic,
     };

@@ -4,6 +4,7 @@ import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import { patchStops } from './patchStops.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { openOrClose, where } from './wording.ts';
+import { ownOffset } from './verdictWords.ts';
 
 /** How far off, in thirds; decimals where a third would read as nothing. */
 const printOffset = (offset: number): string =>
@@ -109,9 +110,7 @@ export const skinPlacement = {
           },
           {
             label: `${name}, through the profile minus plan`,
-            value:
-              `${printStopsDecimal(face.stops, 2)} − (${printStops(input.placement)} + own ` +
-              `${printStopsDecimal(skinOffset)}) = ${printStopsDecimal(face.offset, 2)}`,
+            value: ownOffset(face.stops, input.placement, skinOffset, face.offset),
           },
         ];
       }),

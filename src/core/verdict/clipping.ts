@@ -2,6 +2,7 @@ import { printStops, printStopsDecimal } from '../units.ts';
 import { distributionQuantile } from '../scopes/distribution.ts';
 import type { VerdictRule } from './types.ts';
 import { capital, printShare, where } from './wording.ts';
+import { areaIsWhite, channelClips } from './verdictWords.ts';
 
 /** Share of the picture from which an area is more than specular points. Our own choice. */
 export const AREA_SHARE = 0.001;
@@ -52,9 +53,7 @@ export const clipAll = {
       state: 'lost',
       title: 'Area clipped white',
       figure: printShare(clipping.all),
-      advice:
-        `${capital(where(area.rect, measurement))}, all three channels. A light source may go; ` +
-        'else close until it holds.',
+      advice: areaIsWhite(where(area.rect, measurement)),
       place: area.rect,
       arithmetic,
     };
@@ -74,9 +73,7 @@ export const clipChannel = {
       state: 'watch',
       title: `${capital(CHANNEL_NAMES[first])} clips first`,
       figure: printShare(clipping.some),
-      advice:
-        `${capital(where(area?.rect, measurement))}: hue shifts before white. Close 1/3 and look again, ` +
-        'or cool the balance.',
+      advice: channelClips(where(area?.rect, measurement)),
       place: area?.rect,
       arithmetic: [
         ...percents(clipping),

@@ -2,6 +2,7 @@ import { SEEN_MIRED } from '../colour/balance.ts';
 import { CARD_TOLERANCE } from '../exposure/setCard.ts';
 import { printStopsLength, toThird } from '../units.ts';
 import type { VerdictRule } from './types.ts';
+import { movesBy } from './verdictWords.ts';
 
 /** Mean of the picture may move so far before it is more than what moves in it, stops. Our own. */
 const MEAN_TOLERANCE = 0.5;
@@ -27,9 +28,7 @@ export const clipDrift = {
         state: 'holds',
         title: 'Holds over the clip',
         figure: `${stops.toFixed(2)} stop`,
-        advice:
-          `The ${by} moves ${stops.toFixed(2)} ` +
-          `stop${mired === undefined ? '' : `, the balance ${mired.toFixed(0)} mired`}.`,
+        advice: movesBy(by, stops, mired),
         arithmetic,
       };
     return {

@@ -1,8 +1,9 @@
-import { printStops, printStopsExact, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStops, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
 import { CHANNEL_NAMES } from './clipping.ts';
 import type { VerdictRule } from './types.ts';
 import { capital } from './wording.ts';
+import { less, pullLeaves, pushCosts } from './verdictWords.ts';
 
 export const gradeForecast = {
   id: 'forecast',
@@ -20,9 +21,7 @@ export const gradeForecast = {
       { label: 'noise in linear light times', value: (2 ** -pull).toFixed(2) },
       {
         label: 'usable floor after it',
-        value:
-          `${printStopsDecimal(input.numbers.floorStops)} − ${printStopsDecimal(pull)} = ` +
-          `${printStopsDecimal(cleanTo)}`,
+        value: less(input.numbers.floorStops, pull),
       },
     ];
     const push = pull < -1 / 3 + 1e-9;
@@ -30,10 +29,7 @@ export const gradeForecast = {
       state: push ? 'watch' : 'holds',
       title: 'Grade forecast',
       figure: pull === 0 ? 'as is' : `${pull > 0 ? 'pull' : 'push'} ${printStopsLength(pull)}`,
-      advice: push
-        ? `The push makes noise ${(2 ** -pull).toFixed(1)} times as large; ` +
-          `clean only to ${printStopsExact(cleanTo)}.${clips}`
-        : `Shadows usable to ${printStopsExact(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.${clips}`,
+      advice: `${push ? pushCosts(pull, cleanTo) : pullLeaves(pull, cleanTo)}${clips}`,
       arithmetic,
     };
   },

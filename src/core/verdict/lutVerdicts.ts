@@ -1,10 +1,24 @@
 import { kindOf, type ProfileData, type ProfileKind } from '../profile/index.ts';
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
-import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStopsDecimal } from '../units.ts';
 import { brokenFigure, placeOfNaN } from './noNumber.ts';
 import type { Verdict, VerdictState } from './types.ts';
-import { INPUT_KINDS, patternName, patternProfile, type InputKind } from '../lut/inputKind.ts';
+import { INPUT_KINDS, patternProfile, type InputKind } from '../lut/inputKind.ts';
 import type { LutReport } from '../lut/inspect.ts';
+import {
+  atHalfThePoints,
+  betweenPoints,
+  blackGreyWhite,
+  clipLooksSafe,
+  greysFall,
+  greysTinted,
+  kindFound,
+  landing,
+  otherPull,
+  percent,
+  topStopsAlike,
+  wouldSit,
+} from './lutVerdictWords.ts';
 
 export type LutContext = {
   readonly profileName: string;
@@ -20,7 +34,6 @@ const WANTS: { readonly [K in ProfileKind]: InputKind } = {
   hlg: 'log',
   finished: 'display',
 };
-const percent = (v: number, digits = 0) => `${(100 * v).toFixed(digits).replace('-', '−')}\u00a0%`;
 const state = (size: number, watch: number, lost: number): VerdictState =>
   size > lost ? 'lost' : size > watch ? 'watch' : 'holds';
 /** More than this and a tone is no longer where it was planned, stops. */
@@ -51,16 +64,10 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
   const right = guess.kind === WANTS[kindOf(profile)];
   // A conversion from the profile itself that lies as near as the nearest of all.
   const fits = right && own - guess.off <= CLOSE;
-  const lie = ({ by }: { by: number }) =>
-    Number.isFinite(by) ? `${printStopsLength(toThird(by))} ${by < 0 ? 'under' : 'over'}` : 'unseen';
   const astray = off.filter(({ past }) => past > 0);
-  const sits = holds
-    ? 'card and faces sit where they should'
-    : `${astray[0].name} would sit ${astray.map((one, i) => `${i === 0 ? '' : `${one.name} `}${lie(one)}`).join(', ')}`;
+  const sits = holds ? 'card and faces sit where they should' : wouldSit(astray);
   const pulls =
-    fits && !holds && Math.abs(pull - placement) > CARD_TOLERANCE
-      ? ` It takes grey from ${printStopsDecimal(pull)}, your card is placed at ${printStopsDecimal(placement)}.`
-      : '';
+    fits && !holds && Math.abs(pull - placement) > CARD_TOLERANCE ? otherPull(pull, placement) : '';
   return {
     id: 'feed',
     state: holds ? 'holds' : fits && Math.abs(worst.by) <= FAR ? 'watch' : 'lost',
@@ -76,9 +83,7 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
     arithmetic: [
       ...landings.map(({ name, in: signal, out, seen, wanted }) => ({
         label: `${name}, ${percent(signal, 1)} in`,
-        value:
-          `${percent(out, 1)} out: looks like ${Number.isFinite(seen) ? printStopsDecimal(seen) : 'no light'}, ` +
-          `planned ${printStopsDecimal(wanted)} from the picture’s grey`,
+        value: landing(out, seen, wanted),
       })),
       {
         label: 'furthest off',
@@ -86,16 +91,12 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
       },
       {
         label: 'kind, by the grey axis',
-        value:
-          `${INPUT_KINDS[guess.kind].name}: ${patternName(guess.like)} lies ${percent(guess.off, 1)} off (root ` +
-          `mean square); next ${INPUT_KINDS[next.kind].name}, ${percent(next.off, 1)}`,
+        value: kindFound(guess),
       },
       { label: `nearest conversion from ${profileName}`, value: `${percent(own, 1)} off` },
       {
         label: 'black, grey, white in',
-        value:
-          `lowest up to ${percent(guess.black)}, grey at ` +
-          `${guess.grey === undefined ? 'none' : percent(guess.grey, 1)}, highest from ${percent(guess.white)}`,
+        value: blackGreyWhite(guess),
       },
     ],
   };
@@ -112,9 +113,7 @@ const whites: Rule = ({ whiteStops, whiteSignal, whiteLight }, { clipStops }) =>
       state: 'watch',
       title: 'Clipped areas look safe',
       figure: percent(whiteSignal),
-      advice:
-        `What clips comes out at ${percent(whiteSignal)}: go by the clip map and the warning zebra, ` +
-        'never by this picture.',
+      advice: clipLooksSafe(whiteSignal),
       arithmetic: [{ label: 'output at the clip', value: percent(whiteSignal, 1) }],
     };
   const lost = flat > 1 / 3;
@@ -124,8 +123,7 @@ const whites: Rule = ({ whiteStops, whiteSignal, whiteLight }, { clipStops }) =>
     title: lost ? 'Flattens the top stops' : 'Shows tones to the clip',
     figure: printStopsDecimal(whiteStops),
     advice: lost
-      ? `All over ${printStopsDecimal(whiteStops)} looks alike, though the recording goes on to ` +
-        `${printStopsDecimal(clipStops)}: nothing is lost yet in the file.`
+      ? topStopsAlike(whiteStops, clipStops)
       : 'The highest tone it tells apart is the last one that is recorded.',
     arithmetic: [
       { label: 'output is at its highest from', value: `${printStopsDecimal(whiteStops, 2)} over grey` },
@@ -156,8 +154,7 @@ const order: Rule = ({ falls, folds }) => {
     title: falls ? 'Greys fall' : folding ? 'Colours fold over' : 'Rises throughout',
     figure: falls ? percent(falls.by, 1) : percent(folds, 1),
     advice: falls
-      ? `From ${percent(falls.at)} in, a lighter grey comes out darker, by ${percent(falls.by, 1)}: ` +
-        'do not expose by it.'
+      ? greysFall(falls.at, falls.by)
       : folding
         ? 'Somewhere more of a channel comes out as less of it: two colours become one.'
         : 'More light never comes out as less.',
@@ -179,8 +176,7 @@ const neutrality: Rule = ({ tinge }) => ({
   figure: tinge.delta.toFixed(1),
   advice:
     tinge.delta > 2
-      ? `Up to ${tinge.delta.toFixed(1)} in a* or b*, at ${percent(tinge.at)} in: balance by the scope, ` +
-        'not by this picture.'
+      ? greysTinted(tinge.delta, tinge.at)
       : `No cast along the grey axis: at most ${tinge.delta.toFixed(1)} in a* or b*.`,
   arithmetic: [
     {
@@ -240,15 +236,11 @@ const points: Rule = ({ halved }) => {
     state: state(worst, 2, 8),
     title: worst > 2 ? 'Few points for its bends' : 'Points enough',
     figure: `ΔE ${worst.toFixed(1)}`,
-    advice:
-      `Between its points about ΔE ${worst.toFixed(1)} at worst and ${stops.toFixed(2)} stop on the grey axis, ` +
-      'judged from half the points.',
+    advice: betweenPoints(worst, stops),
     arithmetic: [
       {
         label: 'at half its points, against all',
-        value:
-          `mean ΔE2000 ${halved.mean.toFixed(2)}, worst ${halved.worst.toFixed(1)}, ` +
-          `${halved.stops.toFixed(3)} stop on the grey axis`,
+        value: atHalfThePoints(halved),
       },
       { label: 'a quarter of it', value: `worst ΔE2000 ${worst.toFixed(2)}, ${stops.toFixed(3)} stop` },
     ],

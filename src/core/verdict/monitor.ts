@@ -1,7 +1,8 @@
 import { CARD_TOLERANCE } from '../exposure/setCard.ts';
-import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStopsDecimal, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
 import type { VerdictRule } from './types.ts';
+import { screenOnCard } from './verdictWords.ts';
 
 export const monitorPull = {
   id: 'monitor',
@@ -13,14 +14,11 @@ export const monitorPull = {
     const { pullStops } = input.numbers;
     const off = card.stops - pullStops;
     if (Math.abs(off) <= CARD_TOLERANCE) return undefined;
-    const looks = off < 0 ? 'dark' : 'bright';
     return {
       state: 'watch',
       title: 'The monitor misleads',
       figure: printStopsDecimal(off),
-      advice:
-        `Its LUT pulls ${printStopsDecimal(pullStops)}, the card lies at ${printStopsDecimal(card.stops)}: ` +
-        `the screen looks ${printStopsLength(toThird(off))} too ${looks}. Go by the number.`,
+      advice: screenOnCard(pullStops, card.stops),
       place: card.reading.patch.rect,
       correction: { kind: 'placement', to: toThird(card.stops) },
       arithmetic: [

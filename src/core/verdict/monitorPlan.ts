@@ -1,6 +1,7 @@
 import { CARD_TOLERANCE } from '../exposure/setCard.ts';
-import { printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStopsDecimal, toThird } from '../units.ts';
 import type { VerdictRule } from './types.ts';
+import { screenOnPlan } from './verdictWords.ts';
 
 export const monitorPlan = {
   id: 'monitorPlan',
@@ -14,10 +15,7 @@ export const monitorPlan = {
       state: 'watch',
       title: 'LUT with another pull',
       figure: printStopsDecimal(off),
-      advice:
-        `It puts ${printStopsDecimal(pullStops)} on grey, the card is placed at ` +
-        `${printStopsDecimal(placement)}: the screen looks ${printStopsLength(toThird(off))} too ` +
-        `${off > 0 ? 'dark' : 'bright'}. Load one with the plan’s pull.`,
+      advice: screenOnPlan(pullStops, placement),
       correction: { kind: 'placement', to: toThird(pullStops) },
       arithmetic: [
         { label: 'pull of the LUT on this profile', value: `${printStopsDecimal(-pullStops, 2)} stops` },

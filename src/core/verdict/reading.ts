@@ -2,6 +2,7 @@ import { codeToSignal, maxCode, signalToCode, type Coding, type Range } from '..
 import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { printShare } from './wording.ts';
+import { darkerThanBlack, RANGE_HOLDS } from './verdictWords.ts';
 
 /** Signal that noise and rounding may reach beyond what a profile gives. Our own. */
 const SLACK = 0.015;
@@ -53,9 +54,7 @@ const OTHER = { legal: 'full', full: 'legal' } as const satisfies Record<Range, 
 export const rangeReading = {
   id: 'range',
   name: 'Range of the codes',
-  threshold:
-    'Under 1 % of the picture outside what the profile can give, ' +
-    'and the darkest tones not on the black of the other range.',
+  threshold: RANGE_HOLDS,
   judge: (input) => {
     const { measurement } = input;
     const { coding, origin } = measurement;
@@ -86,9 +85,7 @@ export const rangeReading = {
         { label: 'darkest 0.1 % at code', value: darkest.toFixed(0) },
         {
           label: 'black of the profile at code',
-          value:
-            `${signalToCode(black, coding).toFixed(0)} ${range}, ${signalToCode(black, other).toFixed(0)} ` +
-            `${other.range}`,
+          value: [coding, other].map((as) => `${signalToCode(black, as).toFixed(0)} ${as.range}`).join(', '),
         },
       ],
     };
@@ -138,9 +135,7 @@ export const referredReading = {
         state: 'watch',
         title: 'Looks already converted',
         figure: printShare(under),
-        advice:
-          `Darker than ${(100 * black).toFixed(0)} %, where this profile is black: a display picture, ` +
-          'or another profile.',
+        advice: darkerThanBlack(black),
         arithmetic,
       };
     if (!log && low > 0.06 && high - low < FLAT_SPAN && high < 0.97)

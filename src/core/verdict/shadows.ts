@@ -1,8 +1,9 @@
 import { distributionQuantile } from '../scopes/distribution.ts';
-import { printStopsExact, printStopsDecimal, printStopsLength, toThird } from '../units.ts';
+import { printStopsExact, printStopsDecimal, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
-import { capital, printShare, where } from './wording.ts';
+import { printShare, where } from './wording.ts';
+import { openForShadows, shadowsLie } from './verdictWords.ts';
 
 /** Share of the picture under the floor from which it is worth a word. Our own choice. */
 const WATCH_SHARE = 0.05;
@@ -42,16 +43,8 @@ export const underExposure = {
     const wanted = dark ? toThird(short) : toThird(Math.min(room, 1));
     const place = under ? regions[0]?.rect : undefined;
     const remedy =
-      wanted <= 0
-        ? 'No room above: add light there, or let it go black.'
-        : wanted <= room + 1 / 6
-          ? `Open ${printStopsLength(wanted)}: highlights leave ${printStopsLength(toThird(room))}.`
-          : `Open ${printStopsLength(wanted)} costs highlights (room ${printStopsLength(toThird(room))}): ` +
-            'add light instead.';
-    const lies = under
-      ? `${capital(where(place, measurement))}, ${printShare(share)} under ` +
-        `${printStopsExact(numbers.floorStops)}. `
-      : '';
+      wanted <= 0 ? 'No room above: add light there, or let it go black.' : openForShadows(wanted, room);
+    const lies = under ? shadowsLie(where(place, measurement), share, numbers.floorStops) : '';
     return {
       state: 'watch',
       title: dark ? 'Under-exposed' : 'Shadows under the floor',

@@ -1,4 +1,5 @@
 import type { VerdictInput, VerdictRule } from './types.ts';
+import { fileAgainstCard } from './verdictWords.ts';
 
 type Mismatch = { readonly what: string; readonly told: string; readonly meant: string };
 
@@ -49,10 +50,11 @@ export const containerTags = {
       state: 'watch',
       title: `File and card differ: ${first.what}`,
       figure: first.told,
-      advice:
-        `The file has ${first.told}, the card ` +
-        `${first.meant}${more.length > 0 ? `; also ${more.map(({ what }) => what).join(', ')}` : ''}. ` +
-        'Check the camera’s menu or the card’s profile.',
+      advice: fileAgainstCard(
+        first.told,
+        first.meant,
+        more.map(({ what }) => what),
+      ),
       arithmetic: [
         ...all.map(({ what, told, meant }) => ({ label: what, value: `file ${told}, card ${meant}` })),
         {

@@ -90,17 +90,15 @@ export const ProfileChart = ({
     second !== undefined &&
     Math.abs(second.clipStops - profile.clipStops) < 3 &&
     Math.abs(second.clipSignal - profile.clipSignal) < 0.09;
+  const readAt = `${reading.toFixed(1)} % of signal at ${printStopsDecimal(cursor)} stops`;
+  const against = compared && other !== undefined ? `, ${compared.name}: ${other.toFixed(1)} %` : '';
   return (
     <svg
       className="chart"
       viewBox={`0 0 ${PLOT.width} ${HEIGHT}`}
       tabIndex={0}
       role="img"
-      aria-label={
-        `${name}: ${reading.toFixed(1)} % of signal at ${printStopsDecimal(cursor)} ` +
-        `stops${compared && other !== undefined ? `, ${compared.name}: ${other.toFixed(1)} %` : ''}. ` +
-        'Arrow keys move the reading.'
-      }
+      aria-label={`${name}: ${readAt}${against}. Arrow keys move the reading.`}
       onKeyDown={onKey}
       onPointerMove={(event) => {
         const box = event.currentTarget.getBoundingClientRect();

@@ -9,6 +9,9 @@ import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
 import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
 
+const faceWords = ({ name, skinOffset }: { readonly name: string; readonly skinOffset: number }) =>
+  `${name} ${printStopsDecimal(skinOffset)}`;
+
 /** Every zebra level of this camera and profile on one page: both pictures side by side. Prints on A4. */
 export const ZebraSheet = () => {
   const selection = useSelection();
@@ -46,8 +49,7 @@ export const ZebraSheet = () => {
           faces, in stops. ! the camera’s levels end before it.{' '}
           {subjects.length === 0
             ? 'No subject in this set-up: measure a face beside the card and add it in the bag.'
-            : 'Faces by their own offset: ' +
-              `${subjects.map(({ name, skinOffset }) => `${name} ${printStopsDecimal(skinOffset)}`).join(', ')}.`}
+            : `Faces by their own offset: ${subjects.map(faceWords).join(', ')}.`}
         </p>
       </div>
     </section>

@@ -14,11 +14,16 @@ export const sheetOf = (selection: Selection, data: ProfileData): ZebraSheet =>
     warningMargin: selection.plan.warningMargin,
   });
 
+const output = (reads: 'log' | 'lut') => (reads === 'log' ? 'the recording' : 'the display LUT’s output');
+
+const levelsWords = (zebra: CameraRecord['zebra'], waveformReads: 'log' | 'lut') => {
+  const levels = `Levels in ${SCALES[zebra.scale].name}, by ${zebra.range.step}`;
+  return `${levels}; this zebra reads ${output(zebra.reads)}, the waveform ${output(waveformReads)}.`;
+};
+
 /** What of this camera's zebra has to be known beside the levels. */
 export const zebraNotes = ({ zebra, waveformReads }: CameraRecord): string[] => [
-  `Levels in ${SCALES[zebra.scale].name}, by ${zebra.range.step}; ` +
-    `this zebra reads ${zebra.reads === 'log' ? 'the recording' : 'the display LUT’s output'}, ` +
-    `the waveform ${waveformReads === 'log' ? 'the recording' : 'the LUT’s output'}.`,
+  levelsWords(zebra, waveformReads),
   ...(zebra.slots === 1
     ? ['One zebra at a time: set the card’s level, place, then set the warning and shoot.']
     : []),

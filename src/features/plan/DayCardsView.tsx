@@ -3,10 +3,10 @@
 import { Download, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
-import { SCALES } from '#core/signal/scale.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { dayCards } from './dayCards.ts';
+import { cardsSubtitle } from './planWords.ts';
 
 /** The day of this camera on one sheet: printed, or as a PDF. */
 export const DayCardsView = () => {
@@ -15,10 +15,7 @@ export const DayCardsView = () => {
   const { shoot, camera } = selection;
   const cards = useMemo(() => dayCards(records, shoot.id, camera.id), [records, shoot.id, camera.id]);
   const title = `${camera.name}, ${shoot.name}`;
-  const subtitle =
-    `Zebra in ${SCALES[camera.zebra.scale].name}, on ` +
-    `${camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. ` +
-    `${camera.coding.bitDepth}-bit ${camera.coding.range}.`;
+  const subtitle = cardsSubtitle(camera);
   const savePdf = async () => {
     // Nobody waits for the writer of PDFs who does not want one.
     const { dayCardsPdf } = await import('./dayCardsPdf.ts');

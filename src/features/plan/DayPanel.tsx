@@ -19,6 +19,7 @@ import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
+import { dayTotals } from './planWords.ts';
 
 const CARD_GB = 256;
 const COPIES = 2;
@@ -188,13 +189,7 @@ export const DayPanel = () => {
     <div className="plan-columns">
       <div className="kit-side">
         <SunPanel />
-        <Panel
-          title="Media and grading"
-          note={
-            `${(total / 1000).toFixed(1)} TB, ${((total * (COPIES + 1)) / 1000).toFixed(1)} with ${COPIES} ` +
-            `copies; ${hours(grading)} to grade`
-          }
-        >
+        <Panel title="Media and grading" note={dayTotals(total, COPIES, hours(grading))}>
           <TableScroll label="Media and grading">
             <DataTable
               label="Media and grading"

@@ -4,7 +4,6 @@ import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import { sceneFor } from '#store/demo/scenes.ts';
 import type { Spot } from '#core/exposure/survey.ts';
-import { printStopsDecimal } from '#core/units.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { SimulatedCamera } from '#ui/stage/SimulatedCamera.tsx';
@@ -12,6 +11,7 @@ import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { spotOfMeter } from './planModel.ts';
+import { spotRead } from './planWords.ts';
 
 /** Share of the picture that an arrow key moves the aim by. */
 const AIM_STEP = 0.01;
@@ -107,8 +107,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
         {problem && <p className="field-error">{problem}</p>}
         <p className="quiet mb-0" role="status">
           {last
-            ? `${last.name}: ${printStopsDecimal(last.value)} over what the camera’s settings call ` +
-              `grey${bias === 0 ? '' : ', its meter’s bias taken off'}.`
+            ? spotRead(last.name, last.value, bias)
             : 'Simulated, and its light is known: a place to try before the job.'}
         </p>
       </Panel>

@@ -4,7 +4,6 @@ import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
-import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { zebraTrap } from '#core/exposure/zebraSheet.ts';
 import { printZebra } from '#core/exposure/zebra.ts';
@@ -25,6 +24,7 @@ import { SchoolsPanel } from './SchoolsPanel.tsx';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { useSurvey } from './useSurvey.ts';
+import { behindTheLut } from './planWords.ts';
 
 const AdvicePanel = dynamic(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
 const BalancePanel = dynamic(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
@@ -152,10 +152,7 @@ const ZebraTrap = () => {
       </div>
       <p className="trap">
         <StateMark state={reads === 'log' ? trap.worth : 'holds'} />
-        {reads === 'log'
-          ? trap.says
-          : `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile; ` +
-            'switch the LUT off and the number changes.'}
+        {reads === 'log' ? trap.says : behindTheLut()}
       </p>
     </Panel>
   );

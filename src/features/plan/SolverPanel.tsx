@@ -15,6 +15,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { ISO_RULES, planFields, solvedAt } from './planModel.ts';
 import { useEditSetup } from './useSetup.ts';
+import { FLOATING_SHUTTER } from './planWords.ts';
 
 const LOCKS = [
   ['iris', 'Iris', 'set by depth of field'],
@@ -135,8 +136,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
       {!locks.shutter && (
         <p className="quiet">
           {setup.brief.outside
-            ? 'Floating shutter: sharp frames to stabilise, motion blur added in post; ' +
-              'the other school keeps 180 degrees and takes glass.'
+            ? FLOATING_SHUTTER
             : `Only shutters that do not flicker at ${setup.brief.mains} Hz.`}
         </p>
       )}

@@ -18,10 +18,9 @@ export const CHECKLIST = {
     name: 'File',
     set: ({ selection: { camera, setup } }) => {
       const recording = recordingAt(camera, setup.fps);
-      return (
-        `${setup.fps} fps, ${camera.coding.bitDepth}-bit ${camera.chroma} ` +
-        `${camera.coding.range}${recording ? `, ${recording.codec} ${recording.mbps} Mb/s` : ''}`
-      );
+      const codec = recording ? `, ${recording.codec} ${recording.mbps} Mb/s` : '';
+      const { bitDepth, range } = camera.coding;
+      return `${setup.fps} fps, ${bitDepth}-bit ${camera.chroma} ${range}${codec}`;
     },
   },
   profile: { name: 'Profile', set: ({ selection }) => selection.profile.name },
@@ -42,9 +41,10 @@ export const CHECKLIST = {
   },
   zebra: {
     name: 'Zebra',
-    set: ({ numbers, selection: { camera } }) =>
-      `card ${printZebra(numbers.card)}, warning ` +
-      `${printZebra(numbers.warning)}${camera.zebra.slots === 1 ? ', one after the other' : ''}`,
+    set: ({ numbers, selection: { camera } }) => {
+      const turns = camera.zebra.slots === 1 ? ', one after the other' : '';
+      return `card ${printZebra(numbers.card)}, warning ${printZebra(numbers.warning)}${turns}`;
+    },
   },
   balance: {
     name: 'White balance',

@@ -7,6 +7,7 @@ import type { Change } from '#store/edits.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import { setupsOf } from '#store/selection.ts';
+import { balanceAgain } from './planWords.ts';
 
 export type Sun = NonNullable<ShootRecord['sun']>;
 export type When = NonNullable<SetupRecord['when']>;
@@ -106,10 +107,7 @@ export const reminders = (setup: SetupRecord, sun: Sun | undefined): string[] =>
   const turns = found.value.events.flatMap(({ id, at }) => {
     const when = clockHours(at, clock);
     return id in TURNS && when > hour && when < end
-      ? [
-          `${TURNS[id as keyof typeof TURNS]} at ${printHours(when)} falls into it: balance again, ` +
-            'or keep one daylight number and let it turn.',
-        ]
+      ? [balanceAgain(TURNS[id as keyof typeof TURNS], printHours(when))]
       : [];
   });
   return [...said, ...turns];

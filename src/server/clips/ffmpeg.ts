@@ -25,8 +25,7 @@ export const hasFfmpeg = (): boolean =>
 
 export const NO_FFMPEG = failure(
   'helper',
-  'This browser cannot decode the clip, and ffmpeg is not on this machine: install it (Debian: ' +
-    'apt-get install ffmpeg) and start Candelum again.',
+  'This browser cannot decode the clip, and ffmpeg is not on this machine: install it and start Candelum again.',
 );
 
 let running = 0;
@@ -118,10 +117,11 @@ const RANGES: Readonly<Record<string, 'legal' | 'full'>> = {
   jpeg: 'full',
 };
 
-const FIELDS =
-  'stream=codec_name,width,height,pix_fmt,avg_frame_rate,' +
-  'color_range,color_primaries,color_transfer,color_space:' +
-  'format=format_name,start_time:packet=pts_time,duration_time';
+const FIELDS = [
+  'stream=codec_name,width,height,pix_fmt,avg_frame_rate,color_range,color_primaries,color_transfer,color_space',
+  'format=format_name,start_time',
+  'packet=pts_time,duration_time',
+].join(':');
 
 /** When each frame is shown, in seconds from the first on, and how long the last one stands. */
 const timesOfProbe = ({ packets = [], format }: Probe, rate = '25/1') => {

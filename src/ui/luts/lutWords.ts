@@ -48,15 +48,15 @@ const tenths = (v: number) => (100 * v).toFixed(1);
 export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] => {
   const { tone, saturation, pullStops } = recipe;
   const { name, primaries, grey } = outputOf(recipe.output);
+  const baked = `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`;
+  const peak = recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : '';
+  const white = tone.white === undefined ? '' : `, white at ${tenths(tone.white)} %`;
+  const curve = `contrast ${tone.contrast}, toe ${tone.toe}, shoulder ${tone.shoulder}${white}`;
   return [
     `Profile ${profileName}, gamut ${gamutOf(recipe.profile.gamut).name} to ${gamutOf(primaries).name}`,
-    'Pull: ' +
-      `${pullStops === 0 ? 'not baked in' : `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`}`,
-    `Output ${name}${recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : ''}, ` +
-      `grey at ${tenths(tone.grey ?? grey)} %`,
-    `Tone: contrast ${tone.contrast}, toe ${tone.toe}, shoulder ` +
-      `${tone.shoulder}${tone.white === undefined ? '' : `, white at ${tenths(tone.white)} %`}; ` +
-      `saturation ${saturation}`,
+    `Pull: ${pullStops === 0 ? 'not baked in' : baked}`,
+    `Output ${name}${peak}, grey at ${tenths(tone.grey ?? grey)} %`,
+    `Tone: ${curve}; saturation ${saturation}`,
   ];
 };
 

@@ -7,9 +7,20 @@ import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/setCard.ts';
 import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { printStops, printStopsExact, printStopsDecimal, printStopsLength } from '#core/units.ts';
+import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { printLight, THIN } from '../format.ts';
+import {
+  dialSum,
+  faceTone,
+  isoAgainstBase,
+  leanAgainstDial,
+  lutOnMonitor,
+  luxSum,
+  meterSum,
+  sumOf,
+  toneOnGrey,
+} from './reasonWords.ts';
 
 /** Why a cell holds what it holds: one line, and the arithmetic with the values put in. */
 export type Reason = {
@@ -25,10 +36,17 @@ const lightLines = ({ selection, numbers }: CellInput) => {
     { label: 'exposure time', value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
     {
       label: `lux on the card, C = ${METER_C}`,
-      value:
-        `${METER_C} × ${n.toFixed(2)}² / (1/${(1 / numbers.seconds).toFixed(0)} × ` +
-        `${camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso}) × 2^(ND ${plan.ndStops} + placement ` +
-        `${printStops(plan.placement)}) = ${printLight(numbers.illuminance)}${THIN}lx`,
+      value: luxSum(
+        {
+          c: METER_C,
+          fNumber: n,
+          seconds: numbers.seconds,
+          iso: camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso,
+          ndStops: plan.ndStops,
+          placement: plan.placement,
+        },
+        numbers.illuminance,
+      ),
     },
     { label: `spot on the card, K = ${METER_K}`, value: `${printLight(numbers.luminance)}${THIN}cd/m²` },
   ];
@@ -63,20 +81,13 @@ const balanceReason = ({ selection }: CellInput): Reason => {
   const { lean } = camera;
   if (!lean) return { why: setup.light || 'No light noted for this set-up yet.', lines: [mired] };
   const dial = dialFor(plan.kelvin, lean.mired, camera.kelvinStep);
-  const way = lean.mired > 0 ? 'warm' : 'cool';
   return {
-    why:
-      dial === plan.kelvin
-        ? `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: less than its dial can undo.`
-        : `${camera.name} leans ${Math.abs(lean.mired)} mired ${way}: ` +
-          `dial ${dial}${THIN}K for a light of ${plan.kelvin}${THIN}K.`,
+    why: leanAgainstDial(camera.name, lean.mired, { light: plan.kelvin, dial }),
     lines: [
       mired,
       {
         label: 'to counter the lean',
-        value:
-          `10⁶ / (${(1e6 / plan.kelvin).toFixed(1)} ${lean.mired < 0 ? '−' : '+'} ${Math.abs(lean.mired)}) = ` +
-          `${Math.round(1e6 / (1e6 / plan.kelvin + lean.mired))}${THIN}K, on the dial ${dial}${THIN}K`,
+        value: dialSum(plan.kelvin, lean.mired, dial),
       },
       {
         label: 'tint of the body',
@@ -93,9 +104,7 @@ const meterLine = ({ selection: { camera, plan } }: CellInput) => {
   const beyond = Math.abs(shows) > scale + 1e-9 ? `; its scale ends at ±${scale}` : '';
   return {
     label: 'camera’s meter on the card',
-    value:
-      `${printStops(plan.placement)}${bias === 0 ? '' : ` + bias ${printStopsDecimal(bias)}`} = ` +
-      `${printStopsDecimal(shows)}${beyond}`,
+    value: meterSum(plan.placement, bias, beyond),
   };
 };
 
@@ -106,11 +115,7 @@ const isoReason = (input: CellInput): Reason => {
   const why =
     iso.overBase === 0
       ? `${set} is a base: clip ${printStopsDecimal(clipStops)}, usable to ${printStopsExact(floorStops)}.`
-      : iso.overBase > 0
-        ? `${printStopsDecimal(iso.overBase)} over base ${iso.base}: ` +
-          `the floor rises to ${printStopsDecimal(floorStops)}.`
-        : `${printStopsDecimal(-iso.overBase)} under base ${iso.base}: ` +
-          `highlights clip at ${printStopsDecimal(clipStops)}.`;
+      : isoAgainstBase(iso, input.numbers);
   return {
     why,
     lines: [
@@ -120,15 +125,11 @@ const isoReason = (input: CellInput): Reason => {
       },
       {
         label: 'clip',
-        value:
-          `${printStopsDecimal(input.numbers.profile.clipStops)} − ${iso.clipLoss.toFixed(1)} = ` +
-          `${printStopsDecimal(clipStops)}`,
+        value: sumOf(input.numbers.profile.clipStops, '−', iso.clipLoss, clipStops),
       },
       {
         label: 'usable floor',
-        value:
-          `${printStopsDecimal(input.selection.camera.floorStops)} + ${iso.floorRise.toFixed(1)} = ` +
-          `${printStopsDecimal(floorStops)}`,
+        value: sumOf(input.selection.camera.floorStops, '+', iso.floorRise, floorStops),
       },
     ],
   };
@@ -173,17 +174,17 @@ const zebraWhy = (setting: ZebraSetting, what: string) =>
     ? `The camera’s zebra ends at ${setting.level}; ${what} would be ${setting.exact.toFixed(1)}.`
     : `${what} reads ${setting.exact.toFixed(1)}; rounding costs ${printStopsDecimal(setting.costStops, 2)} stop.`;
 
+const signalShare = (signal: number) => `${(100 * signal).toFixed(1)} % of signal`;
+
 /** One row a cell of the set card. */
 export const REASONS = {
   profile: ({ selection, numbers }) => ({
     why: selection.profile.says,
     lines: [
-      { label: 'grey', value: `${(100 * numbers.profile.signalAt(0)).toFixed(1)} % of signal` },
+      { label: 'grey', value: signalShare(numbers.profile.signalAt(0)) },
       {
         label: 'clip',
-        value:
-          `${printStopsDecimal(numbers.clipStops)} stops, ${(100 * numbers.profile.clipSignal).toFixed(1)} % ` +
-          'of signal',
+        value: `${printStopsDecimal(numbers.clipStops)} stops, ${signalShare(numbers.profile.clipSignal)}`,
       },
     ],
   }),
@@ -220,9 +221,7 @@ export const REASONS = {
       lines: input.numbers.skin.flatMap(({ subject, stops, zebra }) => [
         {
           label: subject.name,
-          value:
-            `placement ${printStops(input.selection.plan.placement)} + own offset ` +
-            `${printStopsDecimal(subject.skinOffset)} (±${printStops(SKIN_TOLERANCE).replace('+', '')})`,
+          value: faceTone(input.selection.plan.placement, subject.skinOffset, SKIN_TOLERANCE),
         },
         ...zebraLines(input, zebra, stops)
           .slice(2)
@@ -254,16 +253,12 @@ export const REASONS = {
       why:
         Math.abs(off) <= CARD_TOLERANCE
           ? `${first.lut.name} on ${first.monitor.name} takes off what the placement put on.`
-          : `${first.lut.name} on ${first.monitor.name} puts ${printStops(numbers.pullStops)} on grey, ` +
-            `but the card is placed at ${printStops(plan.placement)}: ` +
-            `the screen looks ${printStopsLength(off)} too ${off > 0 ? 'dark' : 'bright'}.`,
+          : lutOnMonitor(first.lut.name, first.monitor.name, numbers.pullStops, plan.placement),
       lines: [
         ...monitors.map(({ monitor, lut }) => ({ label: monitor.name, value: `${lut.name}: ${lut.says}` })),
         {
           label: 'its pull on this profile',
-          value:
-            `${printStopsDecimal(-numbers.pullStops, 2)} stops: the tone that lands on grey lies at ` +
-            `${printStopsDecimal(numbers.pullStops, 2)}`,
+          value: toneOnGrey(numbers.pullStops),
         },
         { label: 'placement', value: `${printStopsDecimal(plan.placement, 2)} stops` },
       ],

@@ -14,12 +14,13 @@ export const ENDED = failure(
   'feed',
   'The device gives no more pictures: is it still plugged in? Choose it again.',
 );
+// A browser whose capture has stuck gives none until it starts anew; one that gave some has not stuck.
+const ifBothAreRight = (seconds: number) =>
+  seconds === FIRST_WAIT_SECONDS ? ' If both are right, close the browser and open it again.' : '';
 const noPicture = (seconds: number) =>
   failure(
     'feed',
-    `No picture has come for ${seconds} seconds: look at the cable and at the camera’s output.` +
-      // A browser whose capture has stuck gives none until it starts anew; one that gave some has not stuck.
-      (seconds === FIRST_WAIT_SECONDS ? ' If both are right, close the browser and open it again.' : ''),
+    `No picture for ${seconds} seconds: look at the cable and at the camera’s output.${ifBothAreRight(seconds)}`,
   );
 
 /** A picture of the feed as codes. */

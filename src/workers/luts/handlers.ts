@@ -19,12 +19,12 @@ import type { LutNode } from '#core/lut/node.ts';
 import { recipeLatticeInParts } from '#core/lut/recipeLattice.ts';
 import type { InParts } from '#core/inParts.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { printStops } from '#core/units.ts';
 import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { LutJobs, WriteInput } from './protocol.ts';
 import { createShelf, inverseOf, type Shelf } from './shelf.ts';
 import type { LutSpec, StepSpec } from './lutSpec.ts';
+import { pullCdlLeaves } from '#core/lut/cdlWords.ts';
 
 /** Nodes to be written, and what they leave unsaid. */
 type Made = { readonly nodes: readonly LutNode[]; readonly leaves?: string };
@@ -45,9 +45,7 @@ const cdlNodes = (spec: LutSpec, { scale, coding }: WriteInput): Result<Made> =>
   const { cdl, worstStops, from } = pull.value;
   return success({
     nodes: [{ kind: 'cdl', cdl, style: 'held' }],
-    leaves:
-      `From ${printStops(from)} stops up it is right within ${worstStops.toFixed(2)} stop; ` +
-      'under that the toe bends.',
+    leaves: pullCdlLeaves(worstStops, from),
   });
 };
 

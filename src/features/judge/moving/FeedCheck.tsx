@@ -46,11 +46,11 @@ export const FeedCheck = () => {
       return;
     }
     const { feed: _before, ...plain } = info;
-    const at = (signal: number) => (100 * signal).toFixed(1);
+    const at = (signal: number) => `${(100 * signal).toFixed(1)} %`;
+    const came = (name: string, code: number, meant: number) =>
+      `${name} came as ${at(codeToSignal(code, plain))} for ${at(meant)}`;
     setSaid(
-      `Black came as ${at(codeToSignal(black, plain))} % for ${at(truth.blackSignal)} %, ` +
-        `clip as ${at(codeToSignal(ceiling.value, plain))} % for ${at(truth.clipSignal)} %. ` +
-        'The feed is read so from now on.',
+      `${came('Black', black, truth.blackSignal)}, ${came('clip', ceiling.value, truth.clipSignal)}: read so now.`,
     );
     await session.frame.reread({ range, referred, feed: anchors.value });
   };

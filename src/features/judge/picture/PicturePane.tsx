@@ -23,8 +23,7 @@ import { usePictureKeys } from './usePictureKeys.ts';
 /** A help for the file dialog only: what a file is, its first bytes say. */
 const ACCEPTED = 'image/*,video/*,.png,.tif,.tiff,.dpx,.jpg,.jpeg,.y4m,.mp4,.mov,.mkv,.webm,.mxf,.avi,.mts';
 const TAKES =
-  'PNG, TIFF, DPX or JPEG; Y4M, MP4, MOV, MKV or WebM; or a live picture from a device. ' +
-  'Everything is measured on the codes of the recording.';
+  'Stills (PNG, TIFF, DPX, JPEG), clips (Y4M, MP4, MOV, MKV, WebM) or a live picture; measured on the recorded codes.';
 
 const NoFrame = ({ busy }: { busy?: Progress & { readonly name: string } }) => (
   <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame or a clip here'}>

@@ -12,6 +12,10 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { addCamera } from './cameraModel.ts';
 import { leanWords, noiseWords } from './words.ts';
 
+const zebraKinds = (kinds: CameraRecord['zebra']['kinds']) =>
+  kinds.length === 2 ? 'range and limit' : kinds[0] === 'range' ? 'range only' : 'limit only';
+const biasWords = (bias: number) => (bias === 0 ? '' : `, shows ${printStopsExact(bias)} over`);
+
 const CameraEditor = dynamic(() => import('./CameraEditor.tsx').then((part) => part.CameraEditor));
 
 const list = (values: readonly number[]) =>
@@ -37,16 +41,8 @@ const factsOf = (camera: CameraRecord): (readonly [string, string])[] => {
       `${zebra.range.min}–${zebra.range.max} by ${zebra.range.step}, ±${list(zebra.range.tolerances)}`,
     ],
     ['Warning', `${zebra.lowerLimit.min}–${zebra.lowerLimit.max} by ${zebra.lowerLimit.step}`],
-    [
-      'At once',
-      `${zebra.slots}, ` +
-        `${zebra.kinds.length === 2 ? 'range and limit' : zebra.kinds[0] === 'range' ? 'range only' : 'limit only'}`,
-    ],
-    [
-      'Meter',
-      `${meter.modes.join(', ') || 'none'} ` +
-        `±${meter.scale}${meter.bias === 0 ? '' : `, shows ${printStopsExact(meter.bias)} over`}`,
-    ],
+    ['At once', `${zebra.slots}, ${zebraKinds(zebra.kinds)}`],
+    ['Meter', `${meter.modes.join(', ') || 'none'} ±${meter.scale}${biasWords(meter.bias)}`],
     ['Shutter', `by ${camera.shutterBy}, ${list(camera.shutters)}`],
     ['White bal.', `${camera.kelvinRange[0]}–${camera.kelvinRange[1]}${THIN}K by ${camera.kelvinStep}`],
   ];

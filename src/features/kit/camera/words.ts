@@ -22,5 +22,8 @@ const FROM = {
 
 /** `900 e− at grey, read noise 4 e−; SNR 2 at −6.3; from a filmed bracket.` */
 export const noiseWords = (noise: NonNullable<CameraRecord['noise']>): string =>
-  `${noise.electronsAtGrey.toFixed(0)} e− at grey, read noise ${noise.readElectrons.toFixed(1)} e−; ` +
-  `SNR 2 at ${printStopsDecimal(floorAt(noise))}; ${FROM[noise.from]}.`;
+  [
+    `${noise.electronsAtGrey.toFixed(0)} e− at grey, read noise ${noise.readElectrons.toFixed(1)} e−`,
+    `SNR 2 at ${printStopsDecimal(floorAt(noise))}`,
+    `${FROM[noise.from]}.`,
+  ].join('; ');

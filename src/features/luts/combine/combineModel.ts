@@ -24,8 +24,7 @@ export const lookProblem = (place: LutContext): string | undefined => {
   if (look === 'none' || feed === 'display' || conversion === 'none') return undefined;
   return wayBack(place)
     ? undefined
-    : 'A look that expects log needs log: take the conversion out, or choose one that Candelum computed, ' +
-        'which can be undone.';
+    : 'A look made for log needs log: take the conversion out, or choose one computed here, which can be undone.';
 };
 
 /**

@@ -3,7 +3,6 @@
 import { useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { Compared } from '#workers/luts/protocol.ts';
-import { printStopsDecimal } from '#core/units.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -19,6 +18,7 @@ import { SourceSelect } from '../parts/SourceSelect.tsx';
 import { useAnswer, type Answer } from '#ui/bench/useAnswer.ts';
 import { throughOf, useNeutral, useSource } from '../useSources.ts';
 import { DifferencePlanes } from './DifferencePlanes.tsx';
+import { furthestApart, greyAxisLoss } from './compareWords.ts';
 
 /** How a LUT is looked at: as it is, or reduced to what a monitor loads and reads. */
 const REDUCED = [
@@ -101,10 +101,7 @@ export const CompareView = () => {
           sheets={{
             curve: {
               name: 'Over stops',
-              note:
-                apart &&
-                `furthest apart at ${printStopsDecimal(apart.stops)}: ` +
-                  `B ${apart.by < 0 ? 'lower' : 'higher'} by ${Math.abs(apart.by).toFixed(1)} %`,
+              note: apart && furthestApart(apart),
               body: <GreyChart lines={lines} tones={tonesOf(numbers, plan.placement)} />,
             },
             tones: {
@@ -145,9 +142,7 @@ export const CompareView = () => {
                   },
                   {
                     label: 'grey axis',
-                    value:
-                      `${Number.isFinite(found.loss.stops) ? found.loss.stops.toFixed(3) : 'over 10'} stop at ` +
-                      `${(100 * found.loss.stopsAt).toFixed(0)} % in`,
+                    value: greyAxisLoss(found.loss),
                   },
                 ]}
               />

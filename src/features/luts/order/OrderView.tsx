@@ -43,16 +43,17 @@ const Way = ({ order, spec, output }: { order: Order; spec: LutSpec; output: 'bt
   );
 };
 
+const bothApart = (after: number, before: number) => {
+  const one = `Done after, everything over ${printStopsDecimal(after)} is one tone`;
+  return `${one}; done before, tones stay apart to ${printStopsDecimal(before)}.`;
+};
+
 /** What is lost, as a sentence. */
 const verdictOf = ({ before, after, worst }: OrderLoss): string => {
   if (worst < 0.5) return 'Nothing to put right: both are the same picture.';
   const levels = before.levels - after.levels;
   const stops = before.apartTo - after.apartTo;
-  if (stops > 1 / 3)
-    return (
-      `Done after, everything over ${printStopsDecimal(after.apartTo)} is one tone; done before, ` +
-      `tones stay apart to ${printStopsDecimal(before.apartTo)}.`
-    );
+  if (stops > 1 / 3) return bothApart(after.apartTo, before.apartTo);
   if (levels > 10) return `Done after, ${levels} of ${before.levels} levels over grey are gone.`;
   if (after.topped - before.topped > 0.001)
     return `Done after, ${percent(after.topped - before.topped)} more of the picture sits at the top.`;

@@ -14,6 +14,7 @@ import { createOpening } from './opening.ts';
 import { createPulse } from './pulse.ts';
 import { createStage } from './stage.ts';
 import { CLEARED, withoutPassingNotice, type Access, type SessionState } from './state.ts';
+import { slowKernels } from './sessionWords.ts';
 
 /**
  * What is on the bench now and not worth a record, in slices: each is changed by its own named actions and by
@@ -107,15 +108,7 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
       const kernels = outcome.output;
       access.set({ kernels });
       if (kernels.form === 'plain')
-        tell(
-          'Pixel loops',
-          failure(
-            'browser',
-            `The fast form could not be loaded (${kernels.why ?? 'no reason given'}): ` +
-              'pictures and scopes are slower, their numbers the same.',
-          ),
-          { isLasting: true },
-        );
+        tell('Pixel loops', failure('browser', slowKernels(kernels.why)), { isLasting: true });
     },
     /** Lets devices and workers go. */
     end: () => {

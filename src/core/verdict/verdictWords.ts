@@ -1,0 +1,82 @@
+import { printStops, printStopsDecimal, printStopsExact, printStopsLength, toThird } from '../units.ts';
+import { capital, printShare } from './wording.ts';
+
+// What the verdicts say where a sentence is longer than a line: values in, a sentence out. Stops throughout.
+
+const tooWhat = (off: number) => `${printStopsLength(toThird(off))} too ${off > 0 ? 'dark' : 'bright'}`;
+
+export const areaIsWhite = (place: string): string =>
+  `${capital(place)}, all three channels. A light source may go; else close until it holds.`;
+
+export const channelClips = (place: string): string =>
+  `${capital(place)}: hue shifts before white. Close 1/3 and look again, or cool the balance.`;
+
+export const openForShadows = (by: number, room: number): string => {
+  const opened = `Open ${printStopsLength(by)}`;
+  const left = printStopsLength(toThird(room));
+  return by <= room + 1 / 6
+    ? `${opened}: highlights leave ${left}.`
+    : `${opened} costs highlights (room ${left}): add light instead.`;
+};
+
+export const shadowsLie = (place: string, share: number, floorStops: number): string =>
+  `${capital(place)}, ${printShare(share)} under ${printStopsExact(floorStops)}. `;
+
+/** `+1.28 − (+1 + own +0.2) = +0.08` */
+export const ownOffset = (stops: number, placement: number, own: number, offset: number): string => {
+  const planned = `${printStops(placement)} + own ${printStopsDecimal(own)}`;
+  return `${printStopsDecimal(stops, 2)} − (${planned}) = ${printStopsDecimal(offset, 2)}`;
+};
+
+/** `−6 − −1 = −5` */
+export const less = (from: number, by: number): string => {
+  const left = printStopsDecimal(from - by);
+  return `${printStopsDecimal(from)} − ${printStopsDecimal(by)} = ${left}`;
+};
+
+export const pushCosts = (pull: number, cleanTo: number): string => {
+  const times = (2 ** -pull).toFixed(1);
+  return `The push makes noise ${times} times as large; clean only to ${printStopsExact(cleanTo)}.`;
+};
+
+export const pullLeaves = (pull: number, cleanTo: number): string =>
+  `Shadows usable to ${printStopsExact(cleanTo)} under the card${pull > 0 ? ' after the pull' : ''}.`;
+
+export const noiseCovers = (percent: string, noise: number): string => {
+  const covers = `${noise.toFixed(1)} code of noise covers it`;
+  return `A code is ${percent} % of luminance after the grade; ${covers}. No denoising before it.`;
+};
+
+export const castSeen = (kind: string, tint: string | undefined, light: string): string => {
+  const and = tint === undefined ? '' : `, and ${tint}`;
+  return `By the ${kind}${and}.${light} Dial it, or keep the cast on purpose.`;
+};
+
+export const screenOnCard = (pullStops: number, found: number): string => {
+  const lies = `Its LUT pulls ${printStopsDecimal(pullStops)}, the card lies at ${printStopsDecimal(found)}`;
+  return `${lies}: the screen looks ${tooWhat(pullStops - found)}. Go by the number.`;
+};
+
+export const screenOnPlan = (pullStops: number, placement: number): string => {
+  const placed = `the card is placed at ${printStopsDecimal(placement)}`;
+  const looks = `the screen looks ${tooWhat(pullStops - placement)}`;
+  return `It puts ${printStopsDecimal(pullStops)} on grey, ${placed}: ${looks}. Load one with the plan’s pull.`;
+};
+
+export const darkerThanBlack = (black: number): string => {
+  const under = `Darker than ${(100 * black).toFixed(0)} %, where this profile is black`;
+  return `${under}: a display picture, or another profile.`;
+};
+
+export const movesBy = (by: string, stops: number, mired: number | undefined): string => {
+  const balance = mired === undefined ? '' : `, the balance ${mired.toFixed(0)} mired`;
+  return `The ${by} moves ${stops.toFixed(2)} stop${balance}.`;
+};
+
+export const fileAgainstCard = (told: string, meant: string, also: readonly string[]): string => {
+  const more = also.length > 0 ? `; also ${also.join(', ')}` : '';
+  return `The file has ${told}, the card ${meant}${more}. Check the camera’s menu or the card’s profile.`;
+};
+
+export const RANGE_HOLDS =
+  'Under 1 % of the picture outside what the profile can give, and the darkest tones not on the other range’s black.';

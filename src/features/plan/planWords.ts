@@ -1,0 +1,35 @@
+import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
+import { SCALES } from '#core/signal/scale.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+
+// Sentences of Plan that are longer than a line.
+
+/** What of this camera stands over its cards. */
+export const cardsSubtitle = ({ zebra, coding }: CameraRecord): string => {
+  const reads = zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output';
+  const scale = SCALES[zebra.scale].name;
+  return `Zebra in ${scale}, on ${reads}. ${coding.bitDepth}-bit ${coding.range}.`;
+};
+
+export const balanceAgain = (turn: string, at: string): string =>
+  `${turn} at ${at} falls into it: balance again, or keep one daylight number and let it turn.`;
+
+/** Terabytes once and with the copies, and the hours of grading, in words. */
+export const dayTotals = (gb: number, copies: number, grading: string): string => {
+  const all = ((gb * (copies + 1)) / 1000).toFixed(1);
+  return `${(gb / 1000).toFixed(1)} TB, ${all} with ${copies} copies; ${grading} to grade`;
+};
+
+export const spotRead = (name: string, stops: number, bias: number): string => {
+  const off = bias === 0 ? '' : ', its meter’s bias taken off';
+  return `${name}: ${printStopsDecimal(stops)} over what the camera’s settings call grey${off}.`;
+};
+
+export const FLOATING_SHUTTER =
+  'Floating shutter: sharp frames to stabilise, blur from post; the other school keeps 180 degrees and takes glass.';
+
+export const behindTheLut = (): string => {
+  const grey = `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile`;
+  return `${grey}; switch the LUT off and the number changes.`;
+};
