@@ -60,4 +60,9 @@ export const MIGRATIONS: readonly Migration[] = [
       await transaction.table('profiles').bulkDelete([...ARCHETYPES_OF_V3]);
     },
   },
+  {
+    version: 5,
+    // A shoot's log is read newest first.
+    stores: { takes: 'id, shootId, setupId, loggedAt, [setupId+cameraId], [shootId+loggedAt]' },
+  },
 ];

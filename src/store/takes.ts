@@ -12,6 +12,12 @@ export const takesOfShoot = async (
   return { takes: good.toSorted((a, b) => (a.loggedAt < b.loggedAt ? 1 : -1)), setAside };
 };
 
+/** One take; undefined where there is none, or none that can be read. */
+export const takeOf = async (database: Database, id: string): Promise<TakeRecord | undefined> => {
+  const row: unknown = await database.table<unknown, string>('takes').get(id);
+  return row === undefined ? undefined : readRows('takes', [row]).good[0];
+};
+
 /** One more than the highest number so far of this set-up and camera. */
 export const nextTakeNumber = async (
   database: Database,

@@ -34,3 +34,9 @@ export const printInstant = (iso: string, zone?: string): string => {
   const there = onClock(new Date(iso), zone);
   return `${there.getDate()} ${MONTHS[there.getMonth()]}, ${lightFormat(there, 'HH:mm')}`;
 };
+
+/** `14 Apr` of a date, ISO 8601. */
+export const printDate = (date: string): string => {
+  const [, month, day] = date.split('-').map(Number);
+  return `${day} ${MONTHS[month - 1] ?? '?'}`;
+};

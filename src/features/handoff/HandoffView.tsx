@@ -3,10 +3,11 @@
 import { Download, Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import type { TakeRecord } from '#store/records/take.ts';
 import { LOG_EXPORTS } from '#store/exports/index.ts';
-import { useSelection } from '#ui/bench/hooks.ts';
-import { useTakes } from '#ui/bench/useTakes.ts';
+import type { TakeFacts } from '#store/takeFacts.ts';
+import { takesOfShoot } from '#store/takes.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
 import { download, slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
 import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
@@ -19,35 +20,28 @@ import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
 import { PocketCard } from './PocketCard.tsx';
 
-const NO_TAKES: readonly TakeRecord[] = [];
 /** What the grade turns a take by: back from where its card was found, or from where it was planned. */
-const undoOf = ({ measured, card }: TakeRecord) => -(measured?.cardStops ?? card.placement) || 0;
+const undoOf = ({ found, planned }: TakeFacts) => -(found ?? planned) || 0;
 
-const TAKE_COLUMNS: readonly Column<TakeRecord>[] = [
+const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
   {
     id: 'take',
     header: 'Take',
-    cell: ({ card, number }) => `${card.setupName} ${number}`,
-    sortBy: ({ card, number }) => `${card.setupName} ${String(number).padStart(6, '0')}`,
+    cell: ({ setup, number }) => `${setup} ${number}`,
+    sortBy: ({ setup, number }) => `${setup} ${String(number).padStart(6, '0')}`,
   },
-  {
-    id: 'camera',
-    header: 'Camera',
-    cell: ({ card }) => card.cameraName,
-    sortBy: ({ card }) => card.cameraName,
-  },
+  { id: 'camera', header: 'Camera', cell: ({ camera }) => camera, sortBy: ({ camera }) => camera },
   {
     id: 'planned',
     header: 'Planned',
-    cell: ({ card }) => printStopsDecimal(card.placement),
-    sortBy: ({ card }) => card.placement,
+    cell: ({ planned }) => printStopsDecimal(planned),
+    sortBy: ({ planned }) => planned,
   },
   {
     id: 'found',
     header: 'Found',
-    cell: ({ measured }) =>
-      measured?.cardStops === undefined ? 'not marked' : printStopsDecimal(measured.cardStops),
-    sortBy: ({ measured }) => measured?.cardStops,
+    cell: ({ found }) => (found === undefined ? 'not marked' : printStopsDecimal(found)),
+    sortBy: ({ found }) => found,
   },
   {
     id: 'undo',
@@ -59,29 +53,32 @@ const TAKE_COLUMNS: readonly Column<TakeRecord>[] = [
 
 const LogFiles = () => {
   const selection = useSelection();
-  const { takes = NO_TAKES, setAside } = useTakes();
+  const { database } = useBench();
+  const { facts, count, isComplete, setAside } = useTakeIndex();
   const name = `${slug(selection.shoot.name)}-log`;
-  const none = takes.length === 0;
+  const none = facts.length === 0;
+  const save = async (log: (typeof LOG_EXPORTS)[number]) => {
+    const { takes } = await takesOfShoot(database, selection.shoot.id);
+    download(`${name}.${log.extension}`, log.write(selection.shoot, takes, new Date()), log.type);
+  };
   return (
     <Panel
       title="The log"
-      note={none ? 'no take yet' : `${takes.length} takes of ${selection.shoot.name}, stops from grey`}
+      note={count === 0 ? 'no take yet' : `${count ?? 0} takes of ${selection.shoot.name}, stops from grey`}
     >
       <SetAsideNotice items={setAside} />
       {none ? (
         <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
       ) : (
-        <DataTable label="The log" columns={TAKE_COLUMNS} rows={takes} rowKey={({ id }) => id} />
+        <DataTable label="The log" columns={TAKE_COLUMNS} rows={facts} rowKey={({ id }) => id} />
       )}
       <div className="exports">
         {LOG_EXPORTS.map((log) => (
           <Button
             key={log.name}
             variant="outline-secondary"
-            disabled={none}
-            onClick={() =>
-              download(`${name}.${log.extension}`, log.write(selection.shoot, takes, new Date()), log.type)
-            }
+            disabled={none || !isComplete}
+            onClick={() => void save(log)}
           >
             <Download size={16} aria-hidden="true" /> {log.name}
           </Button>

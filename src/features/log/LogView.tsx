@@ -1,116 +1,48 @@
 'use client';
 
-import { Circle, CircleDot, Trash2 } from 'lucide-react';
 import Link from 'next/link';
+import { useDeferredValue, useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
-import { printInstant, zoneOf } from '#core/day/clock.ts';
-import { printStopsDecimal } from '#core/units.ts';
-import type { TakeRecord } from '#store/records/take.ts';
-import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
-import { useTakes } from '#ui/bench/useTakes.ts';
-import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
+import { filterTakes } from '#store/takeFacts.ts';
+import { useHrefTo, useSelection } from '#ui/bench/hooks.ts';
+import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { StateMark } from '#ui/parts/StateMark.tsx';
 import { SetAsideNotice } from '#ui/shell/SetAsideNotice.tsx';
 import { useLog } from '#ui/shell/LogContext.ts';
-import { cardLine, foundLine, removeTake } from './logModel.ts';
-import { NotesField } from './NotesField.tsx';
-import { Thumbnail } from './Thumbnail.tsx';
+import { LogFilter } from './LogFilter.tsx';
+import { logNote } from './logModel.ts';
+import { TakeList } from './TakeList.tsx';
+import { useTakeFilter } from './useTakeFilter.ts';
 
-const Take = ({ take }: { take: TakeRecord }) => {
-  const { book, database } = useBench();
-  const { sun } = useSelection().shoot;
-  const zone = sun && zoneOf(sun.clock);
-  const { measured, card } = take;
-  const troubles = measured?.verdicts.filter(({ state }) => state !== 'holds') ?? [];
-  const remove = async () => {
-    const [latest, thumbnail] = await Promise.all([
-      database.rows('takes').get(take.id),
-      database.rows('thumbnails').get(take.id),
-    ]);
-    if (latest) await book.edit(removeTake(latest, thumbnail));
-  };
+const NoTake = () => {
+  const hrefTo = useHrefTo();
   return (
-    <li className={`take${take.circled ? ' take-circled' : ''}`} data-take={take.number}>
-      <Thumbnail takeId={take.id} alt={measured ? `Frame ${measured.file}` : ''} />
-      {measured ? (
-        <LadderGlyph distribution={measured.distribution} label="How the picture spreads over stops" />
-      ) : (
-        <span className="glyph glyph-none" />
-      )}
-      <div className="take-what">
-        <p className="take-name">
-          <strong>{card.setupName}</strong> <span className="num">{take.number}</span>
-          <span className="quiet">
-            {card.cameraName} · {printInstant(take.loggedAt, zone)}
-          </span>
-        </p>
-        <p className="take-card">{cardLine(take)}</p>
-        <p className="quiet">
-          Card {card.cardZebra} · warn {card.warningZebra} · {foundLine(take)}
-        </p>
-      </div>
-      <div className="take-found">
-        {measured?.cardOffset !== undefined && (
-          <p className="take-offset">
-            <StateMark state={Math.abs(measured.cardOffset) <= 1 / 6 ? 'holds' : 'watch'} />
-            <span className="num">{printStopsDecimal(measured.cardOffset)}</span>
-            <span className="quiet">off plan</span>
-          </p>
-        )}
-        {troubles.slice(0, 2).map(({ id, state, title, figure }) => (
-          <p key={id} className="take-trouble">
-            <StateMark state={state} /> {title} <span className="num">{figure}</span>
-          </p>
-        ))}
-        {!measured && <p className="quiet">logged without a frame</p>}
-      </div>
-      <NotesField
-        take={take}
-        onSave={(notes) => book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
-      />
-      <div className="take-tools">
-        <Button
-          variant="bare"
-          aria-pressed={take.circled}
-          aria-label={`Circle take ${take.number}`}
-          title="Circle: the one to use"
-          onClick={() =>
-            void book.patch(`Circle take ${take.number}`, 'takes', take.id, { circled: !take.circled })
-          }
-        >
-          {take.circled ? (
-            <CircleDot size={20} aria-hidden="true" />
-          ) : (
-            <Circle size={20} aria-hidden="true" />
-          )}
-        </Button>
-        <Button
-          variant="bare"
-          aria-label={`Delete take ${take.number}`}
-          title="Delete; undo brings it back"
-          onClick={() => void remove()}
-        >
-          <Trash2 size={18} aria-hidden="true" />
-        </Button>
-      </div>
-    </li>
+    <Empty title="No take yet">
+      <p className="quiet">
+        Press <kbd>L</kbd> on any screen: the card as it stands is kept, with what was measured on the open
+        frame.
+      </p>
+      <Link className="btn btn-outline-secondary" href={hrefTo('/judge')}>
+        Judge a frame first
+      </Link>
+    </Empty>
   );
 };
 
 /** Log: what was shot, how it was set, and what was found. */
 export const LogView = () => {
   const selection = useSelection();
-  const hrefTo = useHrefTo();
-  const { takes, setAside } = useTakes();
+  const { facts, count, isComplete, setAside, problem } = useTakeIndex();
+  const narrowed = useTakeFilter();
   const log = useLog();
-  const circled = takes?.filter((take) => take.circled).length ?? 0;
+  const deferred = useDeferredValue(JSON.stringify(narrowed.filter));
+  const shown = useMemo(() => filterTakes(facts, JSON.parse(deferred)), [facts, deferred]);
   return (
     <div className="log">
       <Panel
         title={`Takes of ${selection.shoot.name}`}
-        note={takes && takes.length > 0 ? `${takes.length} logged, ${circled} circled` : undefined}
+        note={logNote(facts, shown, { count, isComplete, isNarrowed: narrowed.isNarrowed })}
         tools={
           <Button variant="primary" size="sm" onClick={log}>
             Log take <kbd>L</kbd>
@@ -118,23 +50,18 @@ export const LogView = () => {
         }
       >
         <SetAsideNotice items={setAside} />
-        {takes === undefined && <p className="quiet">Reading the log…</p>}
-        {takes?.length === 0 && (
-          <Empty title="No take yet">
-            <p className="quiet">
-              Press <kbd>L</kbd> on any screen: the card as it stands is kept, with what was measured on the
-              open frame.
-            </p>
-            <Link className="btn btn-outline-secondary" href={hrefTo('/judge')}>
-              Judge a frame first
-            </Link>
+        {problem && <p className="field-error">The log cannot be read: {problem}. Open the page again.</p>}
+        {count === undefined && !problem && <p className="quiet">Reading the log…</p>}
+        {count === 0 && setAside.length === 0 && <NoTake />}
+        {(facts.length > 1 || narrowed.isNarrowed) && <LogFilter facts={facts} narrowed={narrowed} />}
+        {isComplete && facts.length > 0 && shown.length === 0 && (
+          <Empty title="No take fits">
+            <Button variant="outline-secondary" onClick={narrowed.clear}>
+              Show all {facts.length}
+            </Button>
           </Empty>
         )}
-        <ul className="takes">
-          {takes?.map((take) => (
-            <Take key={take.id} take={take} />
-          ))}
-        </ul>
+        <TakeList takes={shown} />
       </Panel>
     </div>
   );

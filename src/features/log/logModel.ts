@@ -3,6 +3,7 @@ import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { Edit } from '#store/edits.ts';
 import type { TakeRecord, ThumbnailRecord } from '#store/records/take.ts';
+import type { TakeFacts } from '#store/takeFacts.ts';
 import { printKelvin, printNd } from '#ui/format.ts';
 
 /** The card of a take in one line, as it was. */
@@ -41,3 +42,15 @@ export const removeTake = (take: TakeRecord, thumbnail: ThumbnailRecord | undefi
     ...(thumbnail ? [{ table: 'thumbnails' as const, id: take.id, before: thumbnail }] : []),
   ],
 });
+
+/** How many takes there are, and how many of them are shown. */
+export const logNote = (
+  facts: readonly TakeFacts[],
+  shown: readonly TakeFacts[],
+  read: { readonly count?: number; readonly isComplete: boolean; readonly isNarrowed: boolean },
+): string | undefined => {
+  if (!read.count || facts.length === 0) return undefined;
+  if (!read.isComplete) return `${facts.length} of ${read.count} read…`;
+  if (read.isNarrowed) return `${shown.length} of ${facts.length} shown`;
+  return `${facts.length} logged, ${facts.filter(({ circled }) => circled).length} circled`;
+};

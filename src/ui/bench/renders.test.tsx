@@ -10,7 +10,7 @@ import { BenchOver } from './BenchProvider.tsx';
 import { openHere } from './fixtures/services.ts';
 import { useSession } from './hooks.ts';
 import { FIRST_BUILD } from './session/lutWork.ts';
-import { useTakes } from './useTakes.ts';
+import { useTakeIndex } from './useTakeIndex.ts';
 
 vi.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams() }));
 
@@ -24,7 +24,7 @@ const Counted = ({ id, children }: { id: string; children: ReactNode }) => (
 /** What the log draws from: the takes of the shoot. */
 const Log = () => (
   <ol>
-    {useTakes().takes?.map(({ id }) => (
+    {useTakeIndex().facts.map(({ id }) => (
       <li key={id}>{id}</li>
     ))}
   </ol>

@@ -1,0 +1,126 @@
+'use client';
+
+import { useId, useMemo, type ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import ToggleButton from 'react-bootstrap/ToggleButton';
+import { printDate } from '#core/day/clock.ts';
+import { takeChoices, type TakeFacts, type TakeVerdict } from '#store/takeFacts.ts';
+import type { useTakeFilter } from './useTakeFilter.ts';
+
+const VERDICTS = {
+  lost: 'something lost',
+  watch: 'something to watch',
+  holds: 'all holds',
+  none: 'no frame',
+} as const satisfies Record<TakeVerdict, string>;
+
+/** Thirds are what a camera is set by. */
+const OFF_PLAN = [
+  { stops: 0.33, name: '1/3 stop or more' },
+  { stops: 0.67, name: '2/3 stop or more' },
+  { stops: 1, name: '1 stop or more' },
+  { stops: 2, name: '2 stops or more' },
+];
+
+const Choice = ({
+  label,
+  any,
+  value,
+  onPick,
+  children,
+}: {
+  label: string;
+  any: string;
+  value: string | number | null;
+  onPick: (value: string | null) => void;
+  children: ReactNode;
+}) => (
+  <Form.Select
+    size="sm"
+    aria-label={label}
+    value={value ?? ''}
+    onChange={({ target }) => onPick(target.value === '' ? null : target.value)}
+  >
+    <option value="">{any}</option>
+    {children}
+  </Form.Select>
+);
+
+const options = (values: readonly string[], print = (value: string) => value) =>
+  values.map((value) => (
+    <option key={value} value={value}>
+      {print(value)}
+    </option>
+  ));
+
+/** Search and filters over the log. */
+export const LogFilter = ({
+  facts,
+  narrowed,
+}: {
+  facts: readonly TakeFacts[];
+  narrowed: ReturnType<typeof useTakeFilter>;
+}) => {
+  const { values, set, clear, isNarrowed } = narrowed;
+  const { setups, cameras, days } = useMemo(() => takeChoices(facts), [facts]);
+  const circled = useId();
+  return (
+    <search className="log-filter">
+      <Form.Control
+        size="sm"
+        type="search"
+        aria-label="Search the log"
+        placeholder="Search: set-up, file, notes…"
+        maxLength={200}
+        value={values.find ?? ''}
+        onChange={({ target }) => set({ find: target.value || null })}
+      />
+      <Choice label="Set-up" any="all set-ups" value={values.of} onPick={(of) => set({ of })}>
+        {options(setups)}
+      </Choice>
+      <Choice label="Camera of the take" any="all cameras" value={values.by} onPick={(by) => set({ by })}>
+        {options(cameras)}
+      </Choice>
+      <Choice label="Day" any="all days" value={values.day} onPick={(day) => set({ day })}>
+        {options(days, printDate)}
+      </Choice>
+      <Choice
+        label="Verdict"
+        any="any verdict"
+        value={values.verdict}
+        onPick={(verdict) => set({ verdict: verdict as TakeVerdict | null })}
+      >
+        {options(Object.keys(VERDICTS), (id) => VERDICTS[id as TakeVerdict])}
+      </Choice>
+      <Choice
+        label="Off the plan by"
+        any="off plan or not"
+        value={values.off}
+        onPick={(off) => set({ off: off === null ? null : Number(off) })}
+      >
+        {OFF_PLAN.map(({ stops, name }) => (
+          <option key={stops} value={stops}>
+            {name}
+          </option>
+        ))}
+      </Choice>
+      <ToggleButton
+        id={circled}
+        type="checkbox"
+        value="circled"
+        size="sm"
+        variant="outline-secondary"
+        checked={values.circled ?? false}
+        onChange={({ target }) => set({ circled: target.checked || null })}
+      >
+        Circled
+      </ToggleButton>
+      {isNarrowed && (
+        <Button size="sm" variant="bare" onClick={clear}>
+          Show all
+        </Button>
+      )}
+    </search>
+  );
+};

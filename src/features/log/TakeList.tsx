@@ -1,0 +1,55 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRef } from 'react';
+import type { TakeFacts } from '#store/takeFacts.ts';
+import { TakeRow } from './TakeRow.tsx';
+
+/** From so many on, only those in sight are drawn; the list scrolls in its own place then. */
+const MANY = 40;
+/** About the height of a line, px; each is measured once it is drawn. */
+const LINE_PX = 92;
+
+const TakesInSight = ({ takes }: { takes: readonly TakeFacts[] }) => {
+  const scroll = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- for a compiler not in use here; no other hook
+  const virtual = useVirtualizer({
+    count: takes.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => LINE_PX,
+    getItemKey: (i) => takes[i].id,
+    overscan: 4,
+  });
+  return (
+    <div ref={scroll} className="takes-long" tabIndex={0} role="group" aria-label="Takes">
+      <ul className="takes" style={{ height: virtual.getTotalSize() }}>
+        {virtual.getVirtualItems().map(({ key, index, start }) => (
+          <li
+            key={key}
+            ref={virtual.measureElement}
+            data-index={index}
+            aria-setsize={takes.length}
+            aria-posinset={index + 1}
+            style={{ transform: `translateY(${start}px)` }}
+          >
+            <TakeRow facts={takes[index]} />
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+};
+
+/** Takes line by line, newest first. */
+export const TakeList = ({ takes }: { takes: readonly TakeFacts[] }) =>
+  takes.length > MANY ? (
+    <TakesInSight takes={takes} />
+  ) : (
+    <ul className="takes">
+      {takes.map((facts) => (
+        <li key={facts.id}>
+          <TakeRow facts={facts} />
+        </li>
+      ))}
+    </ul>
+  );

@@ -1,0 +1,120 @@
+'use client';
+
+import { Circle, CircleDot, Trash2 } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import { printInstant, zoneOf } from '#core/day/clock.ts';
+import { printStopsDecimal } from '#core/units.ts';
+import type { TakeRecord } from '#store/records/take.ts';
+import type { TakeFacts } from '#store/takeFacts.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { useTake } from '#ui/bench/useTakeIndex.ts';
+import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { cardLine, foundLine, removeTake } from './logModel.ts';
+import { NotesField } from './NotesField.tsx';
+import { Thumbnail } from './Thumbnail.tsx';
+
+const TakeName = ({ setup, number, camera, loggedAt }: TakeFacts) => {
+  const { sun } = useSelection().shoot;
+  return (
+    <p className="take-name">
+      <strong>{setup}</strong> <span className="num">{number}</span>
+      <span className="quiet">
+        {camera} · {printInstant(loggedAt, sun && zoneOf(sun.clock))}
+      </span>
+    </p>
+  );
+};
+
+const Found = ({ measured }: TakeRecord) => {
+  const troubles = measured?.verdicts.filter(({ state }) => state !== 'holds') ?? [];
+  return (
+    <div className="take-found">
+      {measured?.cardOffset !== undefined && (
+        <p className="take-offset">
+          <StateMark state={Math.abs(measured.cardOffset) <= 1 / 6 ? 'holds' : 'watch'} />
+          <span className="num">{printStopsDecimal(measured.cardOffset)}</span>
+          <span className="quiet">off plan</span>
+        </p>
+      )}
+      {troubles.slice(0, 2).map(({ id, state, title, figure }) => (
+        <p key={id} className="take-trouble">
+          <StateMark state={state} /> {title} <span className="num">{figure}</span>
+        </p>
+      ))}
+      {!measured && <p className="quiet">logged without a frame</p>}
+    </div>
+  );
+};
+
+const Tools = ({ take }: { take: TakeRecord }) => {
+  const { book, database } = useBench();
+  const remove = async () => {
+    const [latest, thumbnail] = await Promise.all([
+      database.rows('takes').get(take.id),
+      database.rows('thumbnails').get(take.id),
+    ]);
+    if (latest) await book.edit(removeTake(latest, thumbnail));
+  };
+  const Mark = take.circled ? CircleDot : Circle;
+  return (
+    <div className="take-tools">
+      <Button
+        variant="bare"
+        aria-pressed={take.circled}
+        aria-label={`Circle take ${take.number}`}
+        title="Circle: the one to use"
+        onClick={() =>
+          void book.patch(`Circle take ${take.number}`, 'takes', take.id, { circled: !take.circled })
+        }
+      >
+        <Mark size={20} aria-hidden="true" />
+      </Button>
+      <Button
+        variant="bare"
+        aria-label={`Delete take ${take.number}`}
+        title="Delete; undo brings it back"
+        onClick={() => void remove()}
+      >
+        <Trash2 size={18} aria-hidden="true" />
+      </Button>
+    </div>
+  );
+};
+
+/** One line of the log. Its name stands at once, the rest as it comes from the records. */
+export const TakeRow = ({ facts }: { facts: TakeFacts }) => {
+  const { book } = useBench();
+  const take = useTake(facts.id);
+  return (
+    <div className={`take${facts.circled ? ' take-circled' : ''}`} data-take={facts.number}>
+      <Thumbnail takeId={facts.id} alt={take?.measured ? `Frame ${take.measured.file}` : ''} />
+      {take?.measured ? (
+        <LadderGlyph distribution={take.measured.distribution} label="How the picture spreads over stops" />
+      ) : (
+        <span className="glyph glyph-none" />
+      )}
+      <div className="take-what">
+        <TakeName {...facts} />
+        {take && (
+          <>
+            <p className="take-card">{cardLine(take)}</p>
+            <p className="quiet">
+              Card {take.card.cardZebra} · warn {take.card.warningZebra} · {foundLine(take)}
+            </p>
+          </>
+        )}
+      </div>
+      {take && (
+        <>
+          <Found {...take} />
+          <NotesField
+            take={take}
+            onSave={(notes) => book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
+          />
+          <Tools take={take} />
+        </>
+      )}
+    </div>
+  );
+};

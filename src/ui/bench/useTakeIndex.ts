@@ -1,0 +1,25 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect } from 'react';
+import { useStore } from 'zustand';
+import { zoneOf } from '#core/day/clock.ts';
+import type { TakeRecord } from '#store/records/take.ts';
+import type { TakeIndexState } from '#store/takeIndex.ts';
+import { takeOf } from '#store/takes.ts';
+import { useBench, useSelection } from './hooks.ts';
+
+/** The log of the chosen shoot, kept up with what is written. */
+export const useTakeIndex = (): TakeIndexState => {
+  const { takes } = useBench();
+  const { id, sun } = useSelection().shoot;
+  const zone = sun && zoneOf(sun.clock);
+  useEffect(() => takes.open(id, zone), [takes, id, zone]);
+  return useStore(takes);
+};
+
+/** A whole take, as it stands in the records; undefined while it is read, or where it is gone. */
+export const useTake = (id: string): TakeRecord | undefined => {
+  const { database } = useBench();
+  return useLiveQuery(() => takeOf(database, id), [database, id]);
+};
