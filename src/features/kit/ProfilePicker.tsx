@@ -1,11 +1,12 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { ARCHETYPE_IDS } from '#core/profile/index.ts';
 import type { BookRecords } from '#store/book.ts';
 import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { MANY_PROFILES, shownProfiles } from './profileSearch.ts';
 import { pickProfile } from './saveProfile.ts';
 
 const inOrder = (profiles: BookRecords['profiles']) => {
@@ -52,11 +53,24 @@ export const ProfilePicker = () => {
   const { book } = useBench();
   const selection = useSelection();
   const records = useRecords();
+  const [letters, setLetters] = useState('');
   const { camera, plan, profile } = selection;
   const all = inOrder(records.profiles);
+  const { shown, more } = shownProfiles(all, profile.id, letters);
   return (
     <div className="profile-chips" role="group" aria-label={`Profile in use on ${camera.name}`}>
-      {all.map((one) => (
+      {all.length > MANY_PROFILES && (
+        <Form.Control
+          size="sm"
+          type="search"
+          className="profile-search"
+          aria-label="Find a profile"
+          placeholder={`Find among ${all.length}…`}
+          value={letters}
+          onChange={({ target }) => setLetters(target.value)}
+        />
+      )}
+      {shown.map((one) => (
         <Button
           key={one.id}
           variant="choice"
@@ -69,6 +83,7 @@ export const ProfilePicker = () => {
           {one.name}
         </Button>
       ))}
+      {more > 0 && <span className="quiet">and {more} more: type a part of the name</span>}
     </div>
   );
 };

@@ -3,6 +3,7 @@ import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
 import { TABLES } from '#store/tables.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { saveProfile } from './saveProfile.ts';
+import { MANY_PROFILES, shownProfiles } from './profileSearch.ts';
 import { bracketFrom, solveBracket } from './ways/bracketModel.ts';
 import { printedFrom, rescaled, solvePrinted, typedOver } from './ways/printedModel.ts';
 import { WAY_IDS, wayOf } from './ways/index.ts';
@@ -151,5 +152,30 @@ describe('printed numbers', () => {
       Math.log2(0.02 / 0.18),
       9,
     );
+  });
+});
+
+describe('a kit of many profiles', () => {
+  const all = Array.from({ length: 300 }, (_, i) => ({ id: `p${i}`, name: `Own log ${i}` }));
+
+  it('shows few of them, the one in use always, and says how many there are besides', () => {
+    const { shown, more } = shownProfiles(all, 'p250', '');
+    expect(shown).toHaveLength(MANY_PROFILES + 1);
+    expect(shown.at(-1)?.id).toBe('p250');
+    expect(shown.length + more).toBe(300);
+  });
+
+  it('narrows by letters, whatever their case', () => {
+    const { shown, more } = shownProfiles(all, 'p0', 'LOG 29');
+    expect(shown.map(({ id }) => id)).toEqual([
+      'p0',
+      'p29',
+      ...Array.from({ length: 10 }, (_, i) => `p${290 + i}`),
+    ]);
+    expect(more).toBe(0);
+  });
+
+  it('of few profiles all stand there', () => {
+    expect(shownProfiles(all.slice(0, 9), 'p3', 'nothing').shown).toHaveLength(9);
   });
 });
