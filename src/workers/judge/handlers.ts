@@ -88,7 +88,7 @@ export const judgeHandlers = (
         if (!opened.ok) return { output: opened };
         return { output: success({ info: source.open({ kind: 'still', bytes }, options, opened.value) }) };
       }
-      const clip = await outside(() => openClip(file, (words) => tell(words, 0.3)));
+      const clip = await outside(() => openClip(file, (words) => tell(words, 0.3), signal));
       if (!clip.ok) return { output: clip };
       let first: Result<OpenedFrame> | undefined;
       try {

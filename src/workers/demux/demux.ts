@@ -9,10 +9,10 @@ import {
 } from 'mediabunny';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
-import { MAX_PIXELS, type OpenedFrame, type ReadingOptions } from '#core/formats/opened.ts';
-import { openedVideo, tagsOfColour } from '#core/formats/video.ts';
+import { MAX_PIXELS } from '#core/formats/opened.ts';
+import { tagsOfColour, type DecodedPicture } from '#core/formats/video.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { pace, type ClipSource } from './source.ts';
+import type { FrameTimes, Undecodable } from './protocol.ts';
 
 /** The most frames whose times are kept: ten hours at 60 a second. */
 const MOST_FRAMES = 2_200_000;
@@ -38,13 +38,12 @@ const exactnessOf = (format: string, told: number, depth: number): Exactness => 
 };
 
 /** The samples of a decoded picture as the codec has them. */
-const openSample = async (
+const pictureOf = async (
   sample: VideoSample,
   container: string,
   told: number,
   tags: SourceTags,
-  options: ReadingOptions,
-): Promise<Result<OpenedFrame>> => {
+): Promise<Result<DecodedPicture>> => {
   const layout = VIDEO_LAYOUTS[sample.format ?? ''];
   if (!layout)
     return failure(
@@ -55,33 +54,64 @@ const openSample = async (
   const bytes = new Uint8Array(sample.allocationSize());
   await sample.copyTo(bytes);
   const exactness = exactnessOf(sample.format ?? '', told, layout.bitDepth);
-  return success(openedVideo({ width, height, layout, bytes, container, tags, exactness }, options));
+  return success({ width, height, layout, bytes, container, tags, exactness });
 };
 
-const timesOf = async (track: InputVideoTrack): Promise<{ times: Float64Array; last: number }> => {
+/** Says at most this often that it gets on, ms. */
+const SAY_EVERY_MS = 200;
+
+/** Says that reading gets on: at bytes further into the file than any before, and at frames found. */
+const progressOf = (getsOn: () => void) => {
+  let [furthest, said] = [0, -Infinity];
+  const say = () => {
+    const now = performance.now();
+    if (now - said < SAY_EVERY_MS) return;
+    said = now;
+    getsOn();
+  };
+  return {
+    frame: say,
+    read: (_from: number, to: number) => {
+      if (to <= furthest) return;
+      furthest = to;
+      say();
+    },
+  };
+};
+
+const timesOf = async (track: InputVideoTrack, onFrame: () => void): Promise<FrameTimes> => {
   const sink = new EncodedPacketSink(track);
   const found: number[] = [];
   let last = 0;
   let latest = -Infinity;
   for await (const packet of sink.packets(undefined, undefined, { metadataOnly: true })) {
     found.push(packet.timestamp);
+    onFrame();
     if (packet.timestamp > latest) [latest, last] = [packet.timestamp, packet.duration];
     if (found.length >= MOST_FRAMES) break;
   }
   return { times: Float64Array.from(found).sort(), last };
 };
 
-/** Why a clip is left to the helper: this browser has no decoder for it. */
-export type Undecodable = { readonly codec: string };
+/** A clip whose container is open. */
+export type Container = {
+  readonly times: FrameTimes;
+  readonly frameAt: (n: number) => Promise<Result<DecodedPicture>>;
+};
 
 /**
  * A clip in MP4, MOV, MKV or WebM through WebCodecs; 10-bit planes stay 10 bit. Frames that follow each other
  * are decoded on; a jump begins at the key frame before it. `undecodable` when only the decoder is missing.
+ * @param getsOn Called from time to time as the container is read further.
  */
-export const openWebCodecsClip = async (
+export const openContainer = async (
   file: Blob,
-): Promise<Result<ClipSource> | { readonly ok: false; readonly undecodable: Undecodable }> => {
-  const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  getsOn: () => void,
+): Promise<Result<Container> | { readonly ok: false; readonly undecodable: Undecodable }> => {
+  const progress = progressOf(getsOn);
+  const source = new BlobSource(file);
+  source.onread = progress.read;
+  const input = new Input({ source, formats: ALL_FORMATS });
   let track: InputVideoTrack | null;
   let container: string;
   let sound: boolean;
@@ -125,7 +155,8 @@ export const openWebCodecsClip = async (
       );
     const told = depthOfCodec(codec);
     const tags = tagsOfColour(await track.getColorSpace());
-    const { times, last } = await timesOf(track);
+    const found = await timesOf(track, progress.frame);
+    const { times } = found;
     if (times.length === 0)
       return shut(failure('track', 'The clip has a picture track without a frame in it: copy it again.'));
     const sink = new VideoSampleSink(track);
@@ -139,8 +170,8 @@ export const openWebCodecsClip = async (
     };
 
     return success({
-      info: { times, ...pace(times, last) },
-      frameAt: async (n, options) => {
+      times: found,
+      frameAt: async (n) => {
         try {
           if (run?.next !== n) {
             await leave();
@@ -156,7 +187,7 @@ export const openWebCodecsClip = async (
             );
           }
           try {
-            return await openSample(sample, name, told, tags, options);
+            return await pictureOf(sample, name, told, tags);
           } finally {
             sample.close();
           }
@@ -168,11 +199,6 @@ export const openWebCodecsClip = async (
             `It could not be decoded (${detail.slice(0, 90)}): the clip may be cut short.`,
           );
         }
-      },
-      close: () => {
-        void leave()
-          .catch(() => undefined)
-          .then(() => input.dispose());
       },
     });
   } catch (error) {

@@ -1,0 +1,18 @@
+// What a demultiplexing worker does: finds the frames of one clip in its container and decodes them. Types only.
+import type { DecodedPicture } from '#core/formats/video.ts';
+import type { Result } from '#core/result.ts';
+
+/** Why a clip is left to the helper: this browser has no decoder for it. */
+export type Undecodable = { readonly codec: string };
+
+/** When each frame is shown, seconds, and how long the last one stands. */
+export type FrameTimes = { readonly times: Float64Array; readonly last: number };
+
+/** What came of opening; `undecodable` when only the decoder is missing. */
+export type Demuxed = Result<FrameTimes> | { readonly ok: false; readonly undecodable: Undecodable };
+
+/** Jobs on the one file that the worker was started for; each tells from time to time that it gets on. */
+export type DemuxJobs = {
+  open: { input: { readonly file: Blob }; output: Demuxed };
+  frame: { input: { readonly n: number }; output: Result<DecodedPicture> };
+};
