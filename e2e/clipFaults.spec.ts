@@ -36,6 +36,32 @@ test('clips that are spoilt are named by what is wrong; the last picture stays',
   await bad(file('noise.mkv'), /No format that is read/);
 });
 
+test('a container that leads in circles is ended by itself or by hand; L logs meanwhile, the next file opens', async ({
+  page,
+}) => {
+  await visit(page, judgePath);
+  writeFileSync(file('plain.y4m'), ramp(8, '4:2:0'));
+  await openClip(page, file('plain.y4m'));
+  const source = ['-f', 'lavfi', '-i', 'testsrc=s=320x180:d=1', '-c:v', 'libx264'];
+  ffmpeg(...source, file('circles.mkv'));
+  // The list of places at its beginning, as a bad sector leaves it: the demultiplexer never comes to its end.
+  writeFileSync(file('circles.mkv'), readFileSync(file('circles.mkv')).fill(0, 56, 64));
+  await page.getByLabel('Frame file').setInputFiles(file('circles.mkv'));
+  await expect(page.locator('.busy')).toContainText('Reading the file');
+  await page.keyboard.press('l');
+  await expect(page.locator('.notice').first()).toContainText(/logged/i);
+  await expect(page.locator('.notice-bad')).toContainText('leads in circles');
+  await expect(page.locator('.picture h2')).toHaveText('plain.y4m');
+  await page.locator('.notice-bad').getByRole('button', { name: 'Close' }).click();
+  // Given up by hand.
+  writeFileSync(file('again.mkv'), readFileSync(file('circles.mkv')));
+  await page.getByLabel('Frame file').setInputFiles(file('again.mkv'));
+  await page.locator('.busy').getByRole('button', { name: 'Stop' }).click();
+  await expect(page.locator('.busy')).toHaveCount(0);
+  ffmpeg(...source, file('sound-one.mkv'));
+  await openClip(page, file('sound-one.mkv'));
+});
+
 test('frames that come unevenly and odd sizes are told and shown', async ({ page }) => {
   await visit(page, judgePath);
   ffmpeg(

@@ -1,6 +1,10 @@
+import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
+import { CONTAINERS, containerRound, containerSeed, framesIn, type ContainerKind } from './containers.ts';
 import { PARSERS } from './parsers.ts';
 import { faultOf, fuzzRound, reduced } from './round.ts';
+
+const hasFfmpeg = spawnSync('ffmpeg', ['-version']).status === 0;
 
 describe('a short round of spoilt files', () => {
   it.each(PARSERS.map((parser) => [parser.name, parser] as const))('%s takes what is right', (_, parser) => {
@@ -14,6 +18,21 @@ describe('a short round of spoilt files', () => {
       expect(findings.map(({ seed, fault }) => `seed ${seed}: ${fault}`)).toEqual([]);
       expect(accepted).toBeLessThan(300);
     },
+  );
+});
+
+const kinds = Object.keys(CONTAINERS) as ContainerKind[];
+describe.skipIf(!hasFfmpeg)('a short round of spoilt containers', () => {
+  it.each(kinds)(
+    '%s is refused or read to its end',
+    async (kind) => {
+      expect(await framesIn(containerSeed(kind))).toBe(15);
+      const { ended, accepted, longest } = await containerRound(kind, 30);
+      expect(accepted + ended.length).toBeLessThan(30);
+      expect(longest).toBeGreaterThan(0);
+      // Each file that is ended costs the start of another process.
+    },
+    180_000,
   );
 });
 

@@ -10,6 +10,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { delimiter, join } from 'node:path';
+import { Writable } from 'node:stream';
 import { afterAll, afterEach, describe, expect, it } from 'vitest';
 import { RAW_LAYOUTS } from '#core/frame/servedClip.ts';
 import { frameOfVideo, videoBytes } from '#core/frame/ofVideo.ts';
@@ -127,6 +128,67 @@ describe.skipIf(!there)('clips taken over', () => {
     });
     expect(await takeClip(broken, never)).toMatchObject({ ok: false });
     expect(kept()).toBe(0);
+  });
+
+  const noMore = () => new ReadableStream<Uint8Array>({ start: (to) => to.enqueue(new Uint8Array(1000)) });
+
+  it('an upload can be stopped in the middle, and leaves nothing', async () => {
+    const stop = new AbortController();
+    const taking = takeClip(noMore(), stop.signal);
+    setTimeout(() => stop.abort(), 50);
+    expect(await taking).toMatchObject({ ok: false, reason: 'It was stopped.' });
+    expect(kept()).toBe(0);
+  });
+
+  it('one that brings nothing more, or takes for ever, is ended', async () => {
+    const silent = await takeClip(noMore(), never, { silentMs: 40 });
+    expect(silent).toMatchObject({ ok: false, reason: expect.stringContaining('too slowly') as string });
+    let timer: ReturnType<typeof setInterval> | undefined;
+    const drip = new ReadableStream<Uint8Array>({
+      start: (to) => {
+        timer = setInterval(() => to.enqueue(new Uint8Array(1)), 5);
+      },
+      cancel: () => clearInterval(timer),
+    });
+    const slow = await takeClip(drip, never, { longestMs: 100 });
+    expect(slow).toMatchObject({ ok: false, reason: expect.stringContaining('too slowly') as string });
+    expect(kept()).toBe(0);
+  });
+
+  it('a disk that is full in the middle is said to be, and the next clip is taken', async () => {
+    const bytes = new Uint8Array(readFileSync(made('room.mp4', '-c:v', 'libx264', '-frames:v', '3')));
+    let room = 2;
+    const open = () =>
+      new Writable({
+        write: (_part, _encoding, done) => {
+          room -= 1;
+          done(room < 0 ? Object.assign(new Error('no space left'), { code: 'ENOSPC' }) : null);
+        },
+      });
+    const many = new ReadableStream<Uint8Array>({ pull: (to) => to.enqueue(new Uint8Array(65_536)) });
+    expect(await takeClip(many, never, { open })).toMatchObject({ ok: false, where: 'disk' });
+    const after = await takeClip(body(bytes), never);
+    expect(after.ok).toBe(true);
+    if (after.ok) await dropClip(after.value.id);
+  });
+
+  it('of many uploads held open at once only two are taken on', async () => {
+    const stop = new AbortController();
+    const held = [0, 1].map(() => takeClip(noMore(), stop.signal));
+    expect(await takeClip(noMore(), never)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('other clips') as string,
+    });
+    stop.abort();
+    await Promise.all(held);
+    const bytes = new Uint8Array(readFileSync(made('next.mp4', '-c:v', 'libx264', '-frames:v', '3')));
+    const clip = await takeClip(body(bytes), never);
+    expect(clip.ok).toBe(true);
+    if (clip.ok) {
+      expect(await framesOf(clip.value.id, 0, NaN, never)).toMatchObject({ ok: false, where: 'count' });
+      expect(await framesOf(clip.value.id, 0, 1e9, never)).toMatchObject({ ok: true });
+      await dropClip(clip.value.id);
+    }
   });
 
   it('only the last few are kept', async () => {

@@ -2,9 +2,11 @@ import { createWriteStream, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { once } from 'node:events';
+import { Readable, type Writable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { ServedClip } from '#core/frame/servedClip.ts';
-import { failure, success, type Result } from '#core/result.ts';
+import { failure, success, type Failure, type Result } from '#core/result.ts';
 import { hasFfmpeg, NO_FFMPEG, probeClip, readFrames } from './ffmpeg.ts';
 
 /** Largest clip that is taken, bytes. */
@@ -70,52 +72,113 @@ const makeWay = async (): Promise<void> => {
   for (const [id] of oldest.slice(0, Math.max(0, kept.size - MOST_CLIPS + 1))) await dropClip(id);
 };
 
-const write = async (body: ReadableStream<Uint8Array>, path: string): Promise<Result<number>> => {
-  const file = createWriteStream(path, { mode: 0o600, flags: 'wx' });
+/** Uploads at once; further ones are told to wait. */
+const MOST_UPLOADS = 2;
+/** An upload that brings nothing for so long is ended, ms, and one that takes longer than this altogether. */
+const SILENT_MS = 20_000;
+const LONGEST_MS = 30 * 60_000;
+let uploads = 0;
+
+export type UploadLimits = { readonly silentMs?: number; readonly longestMs?: number };
+
+/** Ended by the caller, by silence, or by age; `alive` puts the silence off. */
+const uploadClock = (
+  caller: AbortSignal,
+  { silentMs = SILENT_MS, longestMs = LONGEST_MS }: UploadLimits,
+): { readonly signal: AbortSignal; readonly alive: () => void; readonly stop: () => void } => {
+  const ended = new AbortController();
+  const end = () => ended.abort();
+  const longest = setTimeout(end, longestMs);
+  let silent = setTimeout(end, silentMs);
+  return {
+    signal: AbortSignal.any([caller, ended.signal]),
+    alive: () => {
+      clearTimeout(silent);
+      silent = setTimeout(end, silentMs);
+    },
+    stop: () => {
+      clearTimeout(longest);
+      clearTimeout(silent);
+    },
+  };
+};
+
+const TOO_LARGE = failure('clip', `The clip is larger than ${MOST_BYTES / 1e9} GB: cut it first.`);
+
+/** Why a clip was not written, in words. */
+const writeFailure = (error: unknown, caller: AbortSignal): Failure => {
+  const { code, message } = error as NodeJS.ErrnoException;
+  if (code === 'ENOSPC' || code === 'EDQUOT')
+    return failure(
+      'disk',
+      'The disk of this machine is full: make room for a copy of the clip and try again.',
+    );
+  if (code === 'ABORT_ERR')
+    return failure('clip', caller.aborted ? 'It was stopped.' : 'The clip came too slowly: open it again.');
+  return failure(
+    'clip',
+    `It could not be taken over (${(message ?? String(error)).slice(0, 80)}): try again.`,
+  );
+};
+
+const write = async (
+  body: ReadableStream<Uint8Array>,
+  file: Writable,
+  caller: AbortSignal,
+  limits: UploadLimits,
+): Promise<Result<number>> => {
+  const clock = uploadClock(caller, limits);
   let size = 0;
-  try {
-    for await (const part of body as unknown as AsyncIterable<Uint8Array>) {
+  const counted = async function* counted(parts: AsyncIterable<Uint8Array>) {
+    for await (const part of parts) {
+      clock.alive();
       size += part.length;
-      if (size > MOST_BYTES)
-        return failure('clip', `The clip is larger than ${MOST_BYTES / 1e9} GB: cut it first.`);
-      if (!file.write(part)) await once(file, 'drain');
+      if (size > MOST_BYTES) throw TOO_LARGE;
+      yield part;
     }
-    file.end();
-    await once(file, 'close');
+  };
+  try {
+    await pipeline(Readable.fromWeb(body as NodeStream<Uint8Array>), counted, file, { signal: clock.signal });
     return size === 0 ? failure('byte 0', 'The clip is empty: copy it from the card again.') : success(size);
+  } catch (error) {
+    return error === TOO_LARGE ? TOO_LARGE : writeFailure(error, caller);
   } finally {
-    // A file that is still being opened would come to be after it was cleared away.
-    if (!file.closed) {
-      const closed = once(file, 'close');
-      file.destroy();
-      await closed;
-    }
+    clock.stop();
   }
 };
 
-/** Takes a clip in; whatever goes wrong, nothing of it stays. */
+const toDisk = (path: string): Writable => createWriteStream(path, { mode: 0o600, flags: 'wx' });
+
+/**
+ * Takes a clip in; whatever goes wrong, nothing of it stays.
+ * @param signal Stops it: the upload, and the probe after it.
+ */
 export const takeClip = async (
   body: ReadableStream<Uint8Array> | null,
   signal: AbortSignal,
+  { open = toDisk, ...limits }: UploadLimits & { readonly open?: (path: string) => Writable } = {},
 ): Promise<Result<ServedClip>> => {
   if (!hasFfmpeg()) return NO_FFMPEG;
   if (!body) return failure('byte 0', 'The clip is empty: copy it from the card again.');
+  if (uploads >= MOST_UPLOADS) {
+    void body.cancel().catch(() => undefined);
+    return failure('helper', 'The helper is taking in other clips: try again when they have come.');
+  }
+  uploads += 1;
   const id = crypto.randomUUID();
   const path = join(ownFolder(), id);
-  await makeWay();
   let taken = false;
   try {
-    const written = await write(body, path);
+    await makeWay();
+    const written = await write(body, open(path), signal, limits);
     if (!written.ok) return written;
     const probed = await probeClip(id, path, signal);
     if (!probed.ok || signal.aborted) return probed;
     kept.set(id, { clip: probed.value, path, used: Date.now() });
     taken = true;
     return probed;
-  } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
-    return failure('clip', `It could not be taken over (${detail.slice(0, 80)}): try again.`);
   } finally {
+    uploads -= 1;
     if (!taken) await rm(path, { force: true });
   }
 };
@@ -131,6 +194,7 @@ export const framesOf = async (
   if (!one) return failure('clip', 'The helper has let the clip go: open it again.');
   if (!(Number.isInteger(n) && n >= 0 && n < one.clip.times.length))
     return failure(`frame ${n}`, `The clip has ${one.clip.times.length} frames.`);
+  if (!Number.isInteger(count)) return failure('count', 'How many frames is no whole number.');
   one.used = Date.now();
   return readFrames(one.clip, one.path, n, Math.min(MOST_FRAMES, Math.max(1, count)), signal);
 };
