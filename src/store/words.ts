@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { ownEntry } from '#core/ownEntry.ts';
 import type { FieldPatch } from './patches.ts';
 import type { TableName } from './tables.ts';
 
@@ -41,7 +42,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 };
 
 const spelled = (name: string) =>
-  FIELD_WORDS[name] ?? name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).trim();
+  ownEntry(FIELD_WORDS, name) ?? name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).trim();
 
 /** A place in a record in words: `zebra, maximum`. */
 const fieldWords = (path: readonly PropertyKey[]): string =>
@@ -133,7 +134,7 @@ export const openingWords = (error: unknown): string => {
   const names = [error, (error as { readonly inner?: unknown } | null)?.inner].map(
     (one) => (one as { readonly name?: string } | null)?.name ?? '',
   );
-  const known = names.map((name) => OPENING[name]).find((words) => words !== undefined);
+  const known = names.map((name) => ownEntry(OPENING, name)).find((words) => words !== undefined);
   return `${known ?? `The records cannot be opened: ${failureWords(error)}`}. Nothing was changed.`;
 };
 

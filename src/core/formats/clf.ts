@@ -2,6 +2,7 @@ import type { Matrix3 } from '../maths/matrix.ts';
 import { isFloat32 } from '../maths/float32.ts';
 import { failure, success, type Result } from '../result.ts';
 import type { LutNode } from '../lut/node.ts';
+import { ownEntry } from '../ownEntry.ts';
 import { CLF_NODES } from './clfNodes.ts';
 import { CLF_OPERATORS, type ClfOperator } from './clfOperators.ts';
 import { writeClf } from './clfWrite.ts';
@@ -52,7 +53,7 @@ export const parseClfFile = (text: string): Result<ClfFile> => {
     const { id } = node.attributes;
     const named = id ? ` “${id.slice(0, 30)}”` : '';
     const where = `${node.name.slice(0, 30)}${named}, node ${i + 1}`;
-    const read = CLF_NODES[node.name];
+    const read = ownEntry(CLF_NODES, node.name);
     if (!read)
       return failure(
         where,
@@ -90,7 +91,7 @@ export const parseClf = (text: string): Result<SampledCurve> => {
   const left: string[] = [];
   for (const node of list.children) {
     if (WORDS.includes(node.name) || node.attributes.bypass === 'true') continue;
-    const make = CLF_OPERATORS[node.name as keyof typeof CLF_OPERATORS];
+    const make = ownEntry<(typeof CLF_OPERATORS)[keyof typeof CLF_OPERATORS]>(CLF_OPERATORS, node.name);
     if (!make) {
       left.push(node.name);
       continue;

@@ -1,6 +1,7 @@
 import type { Frame } from '../frame/frame.ts';
 import { frameOfYcbcr } from '../frame/ofYcbcr.ts';
 import { failure, success, type Result } from '../result.ts';
+import { ownEntry } from '../ownEntry.ts';
 import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 import { maxCode, type Range } from '../signal/scale.ts';
 import { MAX_PIXELS } from './opened.ts';
@@ -78,12 +79,12 @@ export const readY4mHead = (bytes: Uint8Array): Result<Y4mHead> => {
       `The clip is ${width} x ${height}; up to ${MAX_PIXELS / 1e6} million pixels are read.`,
     );
   const name = of('C') ?? '420';
-  if (!(name in LAYOUTS))
+  const layout = ownEntry<(typeof LAYOUTS)[keyof typeof LAYOUTS]>(LAYOUTS, name);
+  if (!layout)
     return failure(
       'byte 0',
       `The clip’s layout is ${name.slice(0, 20)}; read are ${Object.keys(LAYOUTS).join(', ')}.`,
     );
-  const layout = LAYOUTS[name as keyof typeof LAYOUTS];
   const told = words.find((word) => word.startsWith('XCOLORRANGE='))?.slice(12);
   const [top, bottom] = (of('F') ?? '25:1').split(':').map(Number);
   return success({

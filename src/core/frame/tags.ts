@@ -1,3 +1,4 @@
+import { ownEntry } from '../ownEntry.ts';
 import { LUMA, type LumaId } from '../signal/luma.ts';
 import type { Range } from '../signal/scale.ts';
 
@@ -45,11 +46,11 @@ const SILENT: ReadonlySet<string> = new Set(['', 'unknown', 'unspecified', 'rese
 
 /** A tag in the words used here; undefined when it says nothing. */
 export const plainTag = (tag: Tag, name: string | null | undefined): string | undefined =>
-  name && !SILENT.has(name) ? (SAME[tag][name] ?? name) : undefined;
+  name && !SILENT.has(name) ? (ownEntry(SAME[tag], name) ?? name) : undefined;
 
 /**
  * The matrix to read Y'CbCr by: the tag's where it is one of the three known, else BT.709, since every camera
  * that records log is at least HD.
  */
 export const matrixOfTags = ({ matrix }: SourceTags): LumaId =>
-  matrix !== undefined && matrix in LUMA ? (matrix as LumaId) : 'bt709';
+  matrix !== undefined && Object.hasOwn(LUMA, matrix) ? (matrix as LumaId) : 'bt709';

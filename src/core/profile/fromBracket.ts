@@ -22,6 +22,8 @@ export type BracketReading = {
 const FRAME_SIGMA = 0.001;
 
 const MIN_READINGS = 5;
+/** Each reading is held against all others: a bracket by thirds over twenty stops is 61. */
+const MAX_READINGS = 64;
 const MAX_OUTLIERS = 2;
 /** A reading that lies this many standard deviations off the curve through the others is not believed. */
 const OUTLIER_SIGMAS = 4;
@@ -100,6 +102,11 @@ const unsound = (sorted: readonly Reading[]): Result<never> | undefined => {
       `${sorted.length} readings; a bracket needs at least ${MIN_READINGS}, better nine from −4 to +5.`,
     );
   }
+  if (sorted.length > MAX_READINGS)
+    return failure(
+      'bracket',
+      `${sorted.length} readings; up to ${MAX_READINGS} are read: keep one a third of a stop.`,
+    );
   const twice = sorted.find(({ stops }, i) => i > 0 && stops === sorted[i - 1].stops);
   if (twice)
     return failure(`at ${printStops(twice.stops)}`, `Two readings at ${printStops(twice.stops)}: keep one.`);

@@ -9,6 +9,7 @@ import { addProfile, conflictOf, removeProfile, replaceProfile, type Conflict } 
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { CompareWith } from './ProfilePicker.tsx';
 import { download, slug } from '#ui/download.ts';
+import { readTextFile } from '#ui/readTextFile.ts';
 
 type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Conflict, { kind: 'none' }> };
 
@@ -30,9 +31,10 @@ const useTakeIn = () => {
     const name = book.getState().profiles.get(id)?.name ?? incoming.name;
     setSaid({ text: `${name} is in the kit and on ${camera.name}.` });
   };
-  const takeIn = async (text: string) => {
+  const takeIn = async (file: File) => {
     setSaid(undefined);
-    const read = parseProfileJson(text);
+    const text = await readTextFile(file);
+    const read = text.ok ? parseProfileJson(text.value) : text;
     if (!read.ok) return setSaid({ text: `${read.where}: ${read.reason}`, bad: true });
     const conflict = conflictOf(book.getState().profiles, read.value);
     if (conflict.kind === 'none') return add(read.value);
@@ -112,7 +114,7 @@ export const ProfileTools = () => {
           onChange={(event) => {
             const [chosen] = event.target.files ?? [];
             event.target.value = '';
-            if (chosen) void chosen.text().then(takeIn);
+            if (chosen) void takeIn(chosen);
           }}
         />
         {profile.origin !== 'archetype' && (

@@ -59,6 +59,11 @@ describe('further ways in', () => {
     expect(solved.ok && solved.value.warnings[0]).toMatch(/bad.cube, line 2: .*What was there stays/);
   });
 
+  it.each(['a.constructor', 'a.__proto__', 'a.', 'a'])('a file called %s is a table', async (name) => {
+    const before = tableFrom(ARCHETYPES.wideLog);
+    expect((await fieldsOfFile(before, name, '0.18 41')).text).toBe('0.18 41');
+  });
+
   it('a table of a million rows leaves what was there; a NaN and a row that falls are named', async () => {
     const fields = tableFrom(ARCHETYPES.wideLog);
     const million = Array.from({ length: 1_000_000 }, (_, i) => `${i},1`).join('\n');

@@ -149,7 +149,7 @@ const clipOfProbe = (id: string, probe: Probe): Result<ServedClip> => {
     id,
     width,
     height,
-    pixels: own in RAW_LAYOUTS ? own : RAW_FALLBACK,
+    pixels: Object.hasOwn(RAW_LAYOUTS, own) ? own : RAW_FALLBACK,
     own,
     container: probe.format?.format_name?.split(',')[0] ?? 'clip',
     codec: stream.codec_name ?? 'unknown',

@@ -5,9 +5,10 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
 import { mendedRecord, setAsideJson, setAsideWords, type SetAside } from '#store/setAside.ts';
-import { failureWords } from '#store/words.ts';
+import { failureWords, Refusal } from '#store/words.ts';
 import { useBench } from '../bench/hooks.ts';
 import { download, slug } from '../download.ts';
+import { readTextFile } from '../readTextFile.ts';
 
 const Row = ({ aside }: { aside: SetAside }) => {
   const { book } = useBench();
@@ -19,7 +20,11 @@ const Row = ({ aside }: { aside: SetAside }) => {
       (error: unknown) => setProblem(failureWords(error)),
     );
   const takeIn = (mended: File) =>
-    attempt(async () => book.mend(aside, mendedRecord(aside, await mended.text())));
+    attempt(async () => {
+      const text = await readTextFile(mended);
+      if (!text.ok) throw new Refusal(text.reason);
+      await book.mend(aside, mendedRecord(aside, text.value));
+    });
   return (
     <li className="set-aside" data-id={aside.id}>
       <p className="mb-1">

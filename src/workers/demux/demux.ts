@@ -11,6 +11,7 @@ import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import { VIDEO_LAYOUTS } from '#core/frame/videoFormats.ts';
 import { MAX_PIXELS } from '#core/formats/opened.ts';
 import { tagsOfColour, type DecodedPicture } from '#core/formats/video.ts';
+import { ownEntry } from '#core/ownEntry.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { FrameTimes, Undecodable } from './protocol.ts';
 
@@ -31,7 +32,7 @@ const depthOfCodec = (codec: string): number => {
 };
 
 const exactnessOf = (format: string, told: number, depth: number): Exactness => {
-  if (VIDEO_LAYOUTS[format]?.kind === 'rgb')
+  if (ownEntry(VIDEO_LAYOUTS, format)?.kind === 'rgb')
     return { exact: false, why: 'the browser gives this picture only as RGB it made itself' };
   if (told > depth) return { exact: false, why: `the file holds ${told} bit, the browser gives ${depth}` };
   return { exact: true };
@@ -44,7 +45,7 @@ const pictureOf = async (
   told: number,
   tags: SourceTags,
 ): Promise<Result<DecodedPicture>> => {
-  const layout = VIDEO_LAYOUTS[sample.format ?? ''];
+  const layout = ownEntry(VIDEO_LAYOUTS, sample.format ?? '');
   if (!layout)
     return failure(
       'picture',

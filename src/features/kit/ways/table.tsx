@@ -3,6 +3,7 @@
 import { useDropzone } from 'react-dropzone';
 import Button from 'react-bootstrap/Button';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
+import { readTextFile } from '#ui/readTextFile.ts';
 import {
   fieldsOfText,
   fieldsOfFile,
@@ -49,7 +50,10 @@ const Fields = ({ fields, change }: WayProps<TableFields>) => {
     noKeyboard: true,
     multiple: false,
     onDrop: ([file]) => {
-      if (file) void file.text().then(async (text) => change(await fieldsOfFile(fields, file.name, text)));
+      if (!file) return;
+      void readTextFile(file).then(async (text) =>
+        change(text.ok ? await fieldsOfFile(fields, file.name, text.value) : { refused: text }),
+      );
     },
   });
   return (

@@ -11,6 +11,7 @@ import {
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { parseCube1d } from '#core/formats/cube1d.ts';
 import type { SampledCurve } from '#core/profile/sampledCurve.ts';
+import { ownEntry } from '#core/ownEntry.ts';
 import { failure, success, type Failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
@@ -69,7 +70,7 @@ export const fieldsOfText = (fields: TableFields, name: string, text: string): T
 
 /** A dropped file as fields: a LUT by its ending, else a table. */
 export const fieldsOfFile = async (fields: TableFields, name: string, text: string): Promise<TableFields> => {
-  const parser = CURVE_FILES[name.toLowerCase().split('.').at(-1) ?? ''];
+  const parser = ownEntry(CURVE_FILES, name.toLowerCase().split('.').at(-1) ?? '');
   if (!parser) return fieldsOfText(fields, name, text);
   const curve = (await parser())(text);
   if (!curve.ok)
