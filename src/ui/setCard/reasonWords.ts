@@ -3,7 +3,7 @@ import { printLight, THIN } from '../format.ts';
 
 // Sentences and sums of the set card's cells that are longer than a line. Stops throughout where nothing is said.
 
-export const oneOver = (seconds: number): string => `1/${(1 / seconds).toFixed(0)}`;
+const oneOver = (seconds: number): string => `1/${(1 / seconds).toFixed(0)}`;
 
 /** `250 × 2.83² / (1/50 × 800) × 2^(ND 0 + placement +1) = 100 lx` */
 export const luxSum = (
