@@ -128,6 +128,10 @@ test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', a
   const want = y4mFrameFrom(new Uint8Array(raw.subarray(4 * size, 5 * size)), shape, 'legal');
   const found = await codesOf(page);
   expect(found.g.every((code, i) => code === want.g[i])).toBe(true);
+  // A container that only ffmpeg takes apart.
+  ffmpeg('-i', file('ramp.y4m'), '-c:v', 'mpeg2video', '-q:v', '2', '-pix_fmt', 'yuv422p', file('card.mxf'));
+  await openClip(page, file('card.mxf'));
+  await expect(page.locator('[data-frame]')).toHaveAttribute('data-frame', '0');
   // Another file on the bench lets the clip go.
   const gone = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
   await openClip(page, file('ramp.y4m'));

@@ -1,5 +1,5 @@
 // npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip.
-// Parts are `scopes`, `luts`, `log` and `live`; `live 3600` lets the feed run for an hour. Ends with 1 when a limit
+// Parts are `scopes`, `luts`, `log`, `open` and `live`; `live 3600` lets the feed run for an hour. Ends with 1 when a limit
 // does not hold.
 import { mkdirSync } from 'node:fs';
 import { buildKernels, fail, installDebian, installPackages, nodeIsNew } from './ground.mjs';
@@ -22,6 +22,7 @@ const asked = (part) => wanted.length === 0 || wanted.includes(part);
 if (asked('scopes')) await (await import('./bench-scopes.mjs')).benchScopes();
 if (asked('luts')) await (await import('./bench-luts.mjs')).benchLuts();
 if (asked('log')) await (await import('./bench-log.mjs')).benchLog();
+if (asked('open')) await (await import('./bench-open.mjs')).benchOpen();
 if (asked('live')) {
   const seconds = Number(wanted[wanted.indexOf('live') + 1]);
   await (await import('./bench-live.mjs')).benchLive(seconds > 0 ? seconds : undefined);
