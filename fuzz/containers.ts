@@ -87,12 +87,15 @@ const readUntilStuck = (
       ...['--import', 'tsx', join(import.meta.dirname, 'containerChild.ts')],
       ...[kind, String(from), String(count)],
     ]);
+    // Nobody else would end one that goes round in circles.
+    const end = () => child.kill('SIGKILL');
+    process.once('exit', end);
     let next = from;
     let errors = '';
-    let timer = setTimeout(() => child.kill('SIGKILL'), STARTING_MS);
+    let timer = setTimeout(end, STARTING_MS);
     createInterface({ input: child.stdout }).on('line', (text) => {
       clearTimeout(timer);
-      timer = setTimeout(() => child.kill('SIGKILL'), SILENT_MS);
+      timer = setTimeout(end, SILENT_MS);
       const line = JSON.parse(text) as Line;
       next = line.seed + 1;
       onLine(line);
@@ -100,6 +103,7 @@ const readUntilStuck = (
     child.stderr.on('data', (part: Buffer) => (errors += part.toString()));
     child.on('close', (code) => {
       clearTimeout(timer);
+      process.off('exit', end);
       if (code !== null && code !== 0) reject(new Error(errors.slice(0, 400)));
       else resolve(next);
     });
