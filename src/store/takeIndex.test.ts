@@ -87,6 +87,7 @@ describe('the index of the log', () => {
     index.open('second');
     await until(() => index.getState().isComplete);
     expect(numbers(index)).toEqual([9]);
+    expect(index.getState().shootId).toBe('second');
     // A take of the first shoot is no news here.
     await database.rows('takes').add(takeAt(5));
     await database.rows('takes').add({ ...other, id: 'many-10', number: 10 });

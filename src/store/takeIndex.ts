@@ -6,6 +6,8 @@ import { factsOf, type TakeFacts } from './takeFacts.ts';
 import { failureWords } from './words.ts';
 
 export type TakeIndexState = {
+  /** Whose log it is; undefined while none is open. */
+  readonly shootId?: string;
   /** Newest first; grows while the log is read. */
   readonly facts: readonly TakeFacts[];
   /** How many takes there are, read or not; undefined until they are counted. */
@@ -17,7 +19,7 @@ export type TakeIndexState = {
   readonly problem?: string;
 };
 
-const EMPTY: TakeIndexState = { facts: [], isComplete: false, setAside: [] };
+export const UNREAD_LOG: TakeIndexState = { facts: [], isComplete: false, setAside: [] };
 
 /** The first screen of lines; then larger parts, each short enough that nothing waits for it. */
 const FIRST_PART = 30;
@@ -59,7 +61,7 @@ const nextTask = () => new Promise((resolve) => setTimeout(resolve));
  * window and others write. Whole takes are asked for by their id.
  */
 export const createTakeIndex = (database: Database) => {
-  const store = createStore<TakeIndexState>(() => EMPTY);
+  const store = createStore<TakeIndexState>(() => UNREAD_LOG);
   let shoot: Shoot | undefined;
   let ids: string[] = [];
   const read = new Map<string, Read>();
@@ -68,6 +70,7 @@ export const createTakeIndex = (database: Database) => {
   const show = ({ isComplete = true, isCounted = true } = {}) => {
     const shown = ids.flatMap((id) => read.get(id) ?? []);
     store.setState({
+      shootId: shoot?.id,
       facts: shown.flatMap((one) => ('facts' in one ? one.facts : [])),
       setAside: shown.flatMap((one) => ('setAside' in one ? one.setAside : [])),
       count: isCounted ? ids.length : undefined,
@@ -150,7 +153,7 @@ export const createTakeIndex = (database: Database) => {
     open: (id: string, zone?: string) => {
       if (shoot?.id === id && shoot.zone === zone) return;
       shoot = { id, zone };
-      store.setState(EMPTY, true);
+      store.setState(UNREAD_LOG, true);
       inTurn(readAll);
     },
     /** Listens no more. */

@@ -5,7 +5,7 @@ import { useEffect } from 'react';
 import { useStore } from 'zustand';
 import { zoneOf } from '#core/day/clock.ts';
 import type { TakeRecord } from '#store/records/take.ts';
-import type { TakeIndexState } from '#store/takeIndex.ts';
+import { UNREAD_LOG, type TakeIndexState } from '#store/takeIndex.ts';
 import { takeOf } from '#store/takes.ts';
 import { useBench, useSelection } from './hooks.ts';
 
@@ -15,7 +15,9 @@ export const useTakeIndex = (): TakeIndexState => {
   const { id, sun } = useSelection().shoot;
   const zone = sun && zoneOf(sun.clock);
   useEffect(() => takes.open(id, zone), [takes, id, zone]);
-  return useStore(takes);
+  const state = useStore(takes);
+  // Until it is opened, the log of the shoot before is none of this one.
+  return state.shootId === id || state.problem !== undefined ? state : UNREAD_LOG;
 };
 
 /** A whole take, as it stands in the records; undefined while it is read, or where it is gone. */
