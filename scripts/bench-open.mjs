@@ -86,27 +86,28 @@ export const benchOpen = async () => {
     );
     for (const [size, pixels] of Object.entries(SIZES))
       for (const [kind, ending, frames, args] of KINDS) {
-        const name = `open-${size}.${ending}`;
-        const file = `.bench/${kind.replace(/\W+/g, '')}-${name}`;
+        const shown = `${kind.replace(/\W+/g, '')}-${size}.${ending}`;
+        const file = `.bench/${shown}`;
         const source = `testsrc2=s=${pixels}:r=25,noise=alls=6:allf=t`;
         ffmpeg('-f', 'lavfi', '-i', source, '-frames:v', String(frames), ...args, file);
         const [opened, decoded] = [[], []];
         for (let n = 0; n < ROUNDS; n += 1) {
-          // Another one in between, or the browser sees no change.
-          const shown = file.split('/').at(-1);
           const ms = await opening(page, file, shown);
           if (ms === undefined) break;
           opened.push(ms);
           decoded.push(decode(file) - startOf());
+          // Nothing in between, or the browser sees no change.
           await page.getByLabel('Frame file').setInputFiles([]);
           await page.waitForTimeout(150);
         }
-        const [ours, theirs] = [median(opened), Math.max(1, median(decoded))];
-        say(
-          opened.length === 0
-            ? `  ${size} ${kind}: not opened (${(await page.locator('.notice-bad').allTextContents()).join(' ').slice(0, 120)})`
-            : `  ${size} ${kind} (${(statSync(file).size / 1e6).toFixed(1)} MB): ${ours.toFixed(0)} / ${theirs.toFixed(0)} = ${(ours / theirs).toFixed(1)}`,
-        );
+        const name = `  ${size} ${kind}, ${(statSync(file).size / 1e6).toFixed(1)} MB`;
+        if (opened.length === 0) {
+          const why = (await page.locator('.notice-bad').allTextContents()).join(' ');
+          say(`${name}: not opened (${why.slice(0, 120)})`);
+        } else {
+          const [ours, theirs] = [median(opened), Math.max(1, median(decoded))];
+          say(`${name}: ${ours.toFixed(0)} / ${theirs.toFixed(0)} = ${(ours / theirs).toFixed(1)}`);
+        }
         for (const close of await page.locator('.notice-bad').getByRole('button', { name: 'Close' }).all())
           await close.click();
       }

@@ -23,7 +23,8 @@ describe('names from outside that are names of the language', () => {
   });
 
   it.each(NAMES)('a LUT with a node %s is refused', (name) => {
-    const text = `<?xml version="1.0"?><ProcessList id="a" compCLFversion="3"><${name} inBitDepth="32f" outBitDepth="32f"/></ProcessList>`;
+    const node = `<${name} inBitDepth="32f" outBitDepth="32f"/>`;
+    const text = `<?xml version="1.0"?><ProcessList id="a" compCLFversion="3">${node}</ProcessList>`;
     for (const read of [parseClfFile, parseClf, openLut]) expect(read(text).ok).toBe(false);
   });
 });
