@@ -23,6 +23,8 @@ const config = [
       'no-console': 'error',
       // Pictures come out of this browser's own records; there is no image server.
       '@next/next/no-img-element': 'off',
+      // Warns of the virtualiser for the sake of the React Compiler, which is not in use here.
+      'react-hooks/incompatible-library': 'off',
     },
   },
   {

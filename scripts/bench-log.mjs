@@ -70,7 +70,8 @@ export const benchLog = async () => {
         event: 'change',
       },
     };
-    say(`\nLog of ${TAKES} takes`);
+    say('');
+    say(`Log of ${TAKES} takes`);
     say(`  first line ${firstLine.toFixed(0)} ms after the step is pressed`);
     const slowest = [];
     for (const [name, pick] of Object.entries(picks)) {

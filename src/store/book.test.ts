@@ -1,19 +1,20 @@
 import 'fake-indexeddb/auto';
 import { afterEach, describe, expect, it } from 'vitest';
 import { MOST_STEPS } from './book.ts';
-import type { Database } from './database.ts';
-import { changePlan as change, openBooks, PLAN_ID as ID, planOf, until } from './fixtures/openBooks.ts';
+import {
+  changePlan as change,
+  openBooks,
+  PLAN_ID as ID,
+  planOf,
+  until,
+  full,
+  noRoom,
+  room,
+} from './fixtures/openBooks.ts';
 import { sampleTake } from './fixtures/sampleTake.ts';
 
 const { fresh, bookOf, closeAll } = openBooks('book');
 afterEach(closeAll);
-
-const noRoom = () => {
-  throw new DOMException('no room', 'QuotaExceededError');
-};
-/** From now on the disk is full, and then not any more. */
-const full = (database: Database) => database.rows('plans').hook('updating', noRoom);
-const room = (database: Database) => database.rows('plans').hook('updating').unsubscribe(noRoom);
 
 describe('the book', () => {
   it('shows an edit at once, before it is written', async () => {

@@ -1,17 +1,9 @@
 import 'fake-indexeddb/auto';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { Database } from './database.ts';
-import { changePlan as change, openBooks, PLAN_ID as ID, planOf } from './fixtures/openBooks.ts';
+import { changePlan as change, openBooks, PLAN_ID as ID, planOf, full, room } from './fixtures/openBooks.ts';
 
 const { fresh, bookOf, closeAll } = openBooks('book');
 afterEach(closeAll);
-
-const noRoom = () => {
-  throw new DOMException('no room', 'QuotaExceededError');
-};
-/** From now on the disk is full, and then not any more. */
-const full = (database: Database) => database.rows('plans').hook('updating', noRoom);
-const room = (database: Database) => database.rows('plans').hook('updating').unsubscribe(noRoom);
 
 describe('a refused edit', () => {
   it('is taken back and worded as field, rule and value', async () => {

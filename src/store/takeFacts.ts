@@ -1,8 +1,9 @@
 import { dateIn } from '#core/day/clock.ts';
 import type { TakeRecord } from './records/take.ts';
 
-/** The worst that was found on a take; `none` where it was logged without a frame. */
-export type TakeVerdict = 'holds' | 'watch' | 'lost' | 'none';
+/** The worst that was found on a take, from the least; `none` where it was logged without a frame. */
+export const TAKE_VERDICTS = ['none', 'holds', 'watch', 'lost'] as const;
+export type TakeVerdict = (typeof TAKE_VERDICTS)[number];
 
 /** What the log is searched by: a small part of each take, held in memory for thousands of them. */
 export type TakeFacts = {
@@ -25,12 +26,10 @@ export type TakeFacts = {
   readonly text: string;
 };
 
-const RANK: readonly TakeVerdict[] = ['none', 'holds', 'watch', 'lost'];
-
 const verdictOf = ({ measured }: TakeRecord): TakeVerdict =>
   measured
     ? measured.verdicts.reduce<TakeVerdict>(
-        (worst, { state }) => (RANK.indexOf(state) > RANK.indexOf(worst) ? state : worst),
+        (worst, { state }) => (TAKE_VERDICTS.indexOf(state) > TAKE_VERDICTS.indexOf(worst) ? state : worst),
         'holds',
       )
     : 'none';

@@ -7,15 +7,10 @@ import {
   profileFromFormula,
   profileFromTable,
   type LogFormula,
-  type ProfileSolution,
 } from './index.ts';
-import type { Result } from '../result.ts';
+import { solved } from './fixtures/solved.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
-const solved = (result: Result<ProfileSolution>) => {
-  if (!result.ok) throw new Error(`${result.where}: ${result.reason}`);
-  return { ...result.value, compiled: compileProfile(result.value.profile) };
-};
 
 describe('a printed formula', () => {
   const { coefficients } = ARCHETYPES.wideLog.curve as { coefficients: ReturnType<typeof tangentLog> };

@@ -13,13 +13,10 @@ import {
   type BracketReading,
   type ProfileSolution,
 } from './index.ts';
+import { solved } from './fixtures/solved.ts';
 import type { Result } from '../result.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
-const solved = (result: Result<ProfileSolution>) => {
-  if (!result.ok) throw new Error(`${result.where}: ${result.reason}`);
-  return { ...result.value, compiled: compileProfile(result.value.profile) };
-};
 const whole = (signal: number) => Math.round(100 * signal) / 100;
 
 /** Log curves as they occur: the toe from the prior, grey between 32 and 42 %, six stops of room. */

@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { LOG_EXPORTS } from '#store/exports/index.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { takesOfShoot } from '#store/takes.ts';
+import { failureWords } from '#store/words.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
 import { download, slug } from '#ui/download.ts';
@@ -54,31 +55,41 @@ const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
 const LogFiles = () => {
   const selection = useSelection();
   const { database } = useBench();
-  const { facts, count, isComplete, setAside } = useTakeIndex();
+  const { facts, count, isComplete, setAside, problem } = useTakeIndex();
+  const [refused, setRefused] = useState<string>();
   const name = `${slug(selection.shoot.name)}-log`;
   const none = facts.length === 0;
   const save = async (log: (typeof LOG_EXPORTS)[number]) => {
     const { takes } = await takesOfShoot(database, selection.shoot.id);
+    setRefused(undefined);
     download(`${name}.${log.extension}`, log.write(selection.shoot, takes, new Date()), log.type);
   };
   return (
     <Panel
       title="The log"
-      note={count === 0 ? 'no take yet' : `${count ?? 0} takes of ${selection.shoot.name}, stops from grey`}
+      note={
+        count === undefined
+          ? undefined
+          : count === 0
+            ? 'no take yet'
+            : `${count} takes of ${selection.shoot.name}, stops from grey`
+      }
     >
       <SetAsideNotice items={setAside} />
-      {none ? (
-        <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
-      ) : (
-        <DataTable label="The log" columns={TAKE_COLUMNS} rows={facts} rowKey={({ id }) => id} />
+      {(problem ?? refused) && (
+        <p className="field-error">The log cannot be read: {problem ?? refused}. Open the page again.</p>
       )}
+      {count === 0 && (
+        <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
+      )}
+      {!none && <DataTable label="The log" columns={TAKE_COLUMNS} rows={facts} rowKey={({ id }) => id} />}
       <div className="exports">
         {LOG_EXPORTS.map((log) => (
           <Button
             key={log.name}
             variant="outline-secondary"
             disabled={none || !isComplete}
-            onClick={() => void save(log)}
+            onClick={() => void save(log).catch((error: unknown) => setRefused(failureWords(error)))}
           >
             <Download size={16} aria-hidden="true" /> {log.name}
           </Button>

@@ -36,8 +36,8 @@ export const LogView = () => {
   const { facts, count, isComplete, setAside, problem } = useTakeIndex();
   const narrowed = useTakeFilter();
   const log = useLog();
-  const deferred = useDeferredValue(JSON.stringify(narrowed.filter));
-  const shown = useMemo(() => filterTakes(facts, JSON.parse(deferred)), [facts, deferred]);
+  const deferred = useDeferredValue(narrowed.filter);
+  const shown = useMemo(() => filterTakes(facts, deferred), [facts, deferred]);
   return (
     <div className="log">
       <Panel

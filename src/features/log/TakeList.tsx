@@ -12,7 +12,6 @@ const LINE_PX = 92;
 
 const TakesInSight = ({ takes }: { takes: readonly TakeFacts[] }) => {
   const scroll = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library -- for a compiler not in use here; no other hook
   const virtual = useVirtualizer({
     count: takes.length,
     getScrollElement: () => scroll.current,

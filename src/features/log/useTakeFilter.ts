@@ -8,7 +8,8 @@ import {
   useQueryStates,
   type inferParserType,
 } from 'nuqs';
-import type { TakeFilter } from '#store/takeFacts.ts';
+import { useMemo } from 'react';
+import { TAKE_VERDICTS, type TakeFilter } from '#store/takeFacts.ts';
 
 const keys = {
   find: parseAsString,
@@ -16,7 +17,7 @@ const keys = {
   by: parseAsString,
   day: parseAsString,
   circled: parseAsBoolean,
-  verdict: parseAsStringLiteral(['holds', 'watch', 'lost', 'none'] as const),
+  verdict: parseAsStringLiteral(TAKE_VERDICTS),
   off: parseAsFloat,
 };
 /** The address is shared with the other steps, which have an `of` of their own. */
@@ -34,15 +35,18 @@ type Values = inferParserType<typeof keys>;
 export const useTakeFilter = () => {
   const [values, set] = useQueryStates(keys, { history: 'replace', urlKeys });
   const { find, of, by, day, circled, verdict, off } = values;
-  const filter: TakeFilter = {
-    words: find ?? undefined,
-    setup: of ?? undefined,
-    camera: by ?? undefined,
-    day: day ?? undefined,
-    circled: circled ?? undefined,
-    verdict: verdict ?? undefined,
-    offPlan: off ?? undefined,
-  };
+  const filter = useMemo(
+    (): TakeFilter => ({
+      words: find ?? undefined,
+      setup: of ?? undefined,
+      camera: by ?? undefined,
+      day: day ?? undefined,
+      circled: circled ?? undefined,
+      verdict: verdict ?? undefined,
+      offPlan: off ?? undefined,
+    }),
+    [find, of, by, day, circled, verdict, off],
+  );
   return {
     values,
     filter,

@@ -141,7 +141,6 @@ const LinesInSight = <Row extends object>({
   scroll,
   ...shown
 }: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
-  // eslint-disable-next-line react-hooks/incompatible-library -- for a compiler not in use here; no other hook
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: scroll,

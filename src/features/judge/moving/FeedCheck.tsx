@@ -50,7 +50,10 @@ export const FeedCheck = () => {
     const came = (name: string, code: number, meant: number) =>
       `${name} came as ${at(codeToSignal(code, plain))} for ${at(meant)}`;
     setSaid(
-      `${came('Black', black, truth.blackSignal)}, ${came('clip', ceiling.value, truth.clipSignal)}: read so now.`,
+      [
+        `${came('Black', black, truth.blackSignal)}, ${came('clip', ceiling.value, truth.clipSignal)}.`,
+        'The feed is read so from now on.',
+      ].join(' '),
     );
     await session.frame.reread({ range, referred, feed: anchors.value });
   };
