@@ -26,7 +26,11 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   outputFileTracingRoot: import.meta.dirname,
-  turbopack: { root: import.meta.dirname },
+  turbopack: {
+    root: import.meta.dirname,
+    // The same library without what only old browsers need.
+    resolveAlias: { dexie: 'dexie/dist/modern/dexie.min.mjs' },
+  },
   sassOptions: {
     quietDeps: true,
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],

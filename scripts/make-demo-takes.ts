@@ -5,9 +5,11 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { sceneFiles, type StageSceneId } from '#store/demo/scenes.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { takeSchema } from '#store/records/take.ts';
-import { cardNumbersOf, dialledLight, distributionOf, judgementOf } from '#ui/bench/benchModel.ts';
+import { cardNumbersOf, dialledLight, distributionOf } from '#ui/bench/benchModel.ts';
+import { judgementOf } from '#ui/bench/judgement.ts';
 import { takeOf } from '#ui/bench/logTake.ts';
-import { bodyOf, knobsOfCard, patchesOfTruth, settingsOfKnobs, type Knobs } from '#ui/stage/stageModel.ts';
+import { bodyOf, knobsOfCard, settingsOfKnobs, type Knobs } from '#ui/stage/stageModel.ts';
+import { patchesOfTruth } from '#ui/stage/stageStart.ts';
 import { judgeHandlers } from '#workers/judge/handlers.ts';
 import { plainContext as context } from '#workers/rpc/fixtures/context.ts';
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { gelSchema, lightSchema, monitorSchema, ndSetSchema } from './records/bag.ts';
 import { cameraSchema } from './records/camera.ts';
 import { lutSchema, lutTextSchema } from './records/lut.ts';
@@ -25,7 +25,7 @@ export const TABLES = {
   lutTexts: lutTextSchema,
   takes: takeSchema,
   thumbnails: thumbnailSchema,
-} as const satisfies Record<string, z.ZodType<{ id: string }>>;
+} as const satisfies Record<string, z.ZodMiniType<{ id: string }>>;
 
 export type TableName = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];

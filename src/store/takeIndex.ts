@@ -2,7 +2,7 @@ import Dexie, { type IntervalTree, type ObservabilitySet } from 'dexie';
 import { createStore } from 'zustand/vanilla';
 import type { Database } from './database.ts';
 import { readRows, type SetAside } from './setAside.ts';
-import { factsOf, type TakeFacts } from './takeFacts.ts';
+import type { TakeFacts } from './takeFacts.ts';
 import { failureWords } from './words.ts';
 
 export type TakeIndexState = {
@@ -81,6 +81,8 @@ export const createTakeIndex = (database: Database) => {
 
   /** Reads takes into the index. @returns ids that are no longer there, or belong to another shoot. */
   const readPart = async (part: readonly string[], { id: shootId, zone }: Shoot): Promise<string[]> => {
+    // Asked for with the first log that is opened: what a take is searched by brings the calendar along.
+    const { factsOf } = await import('./takeFacts.ts');
     const rows = await database.table<unknown, string>('takes').bulkGet([...part]);
     return part.filter((id, i) => {
       const row = rows[i] as { readonly shootId?: unknown } | undefined;

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { ownEntry } from '#core/ownEntry.ts';
 import type { FieldPatch } from './patches.ts';
 import type { TableName } from './tables.ts';
@@ -107,7 +107,7 @@ const at = (value: unknown, path: readonly PropertyKey[]): unknown =>
   path.reduce<unknown>((one, key) => (one as Record<PropertyKey, unknown> | undefined)?.[key], value);
 
 /** The first thing that is wrong with a record: field, rule and value. */
-export const issueWords = ({ issues: [issue] }: z.ZodError, record: unknown): string => {
+export const issueWords = ({ issues: [issue] }: z.core.$ZodError, record: unknown): string => {
   const rule = (RULES[issue.code] as ((one: Issue) => string) | undefined)?.(issue);
   const field = fieldWords(issue.path) || 'it';
   if (!rule) return `${field}: ${issue.message}`;

@@ -30,3 +30,12 @@ export const printLight = (value: number): string => {
 /** What the grade does with a placement: its pull, or nothing. */
 export const inPost = (placement: number): string =>
   printPull(placement) === 'no pull' ? 'as is' : printPull(placement);
+
+/** How a camera records: `10-bit 4:2:2`. */
+export const printDepth = ({
+  coding,
+  chroma,
+}: {
+  readonly coding: { readonly bitDepth: number };
+  readonly chroma: string;
+}): string => `${coding.bitDepth}-bit ${chroma}`;

@@ -1,5 +1,8 @@
-import { HandoffView } from '#features/handoff/HandoffView.tsx';
+'use client';
 
-const Page = () => <HandoffView />;
+import dynamic from 'next/dynamic';
+
+// The set card stands first; the work comes in beside it.
+const Page = dynamic(() => import('#features/handoff/HandoffView.tsx').then((part) => part.HandoffView));
 
 export default Page;

@@ -1,5 +1,8 @@
-import { KitView } from '#features/kit/KitView.tsx';
+'use client';
 
-const Page = () => <KitView />;
+import dynamic from 'next/dynamic';
+
+// The set card stands first; the work comes in beside it.
+const Page = dynamic(() => import('#features/kit/KitView.tsx').then((part) => part.KitView));
 
 export default Page;

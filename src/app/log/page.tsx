@@ -1,5 +1,8 @@
-import { LogView } from '#features/log/LogView.tsx';
+'use client';
 
-const Page = () => <LogView />;
+import dynamic from 'next/dynamic';
+
+// The set card stands first; the work comes in beside it.
+const Page = dynamic(() => import('#features/log/LogView.tsx').then((part) => part.LogView));
 
 export default Page;

@@ -1,5 +1,8 @@
-import { LutsView } from '#features/luts/LutsView.tsx';
+'use client';
 
-const Page = () => <LutsView />;
+import dynamic from 'next/dynamic';
+
+// The set card stands first; the work comes in beside it.
+const Page = dynamic(() => import('#features/luts/LutsView.tsx').then((part) => part.LutsView));
 
 export default Page;

@@ -3,7 +3,8 @@ import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { sensorFromFloor } from '../noise/sensorNoise.ts';
 import { luminanceFor } from './meter.ts';
 import { MOST_WITH_SKIN, recommend, SCHOOL_IDS, schoolAnswers, type SchoolInput } from './schools.ts';
-import { incidentAgainstSpot, luxOfGrey, SPOT_UNIT_IDS, SPOT_UNITS, surveyOf, type Spot } from './survey.ts';
+import { SPOT_UNIT_IDS, type Spot } from './spot.ts';
+import { incidentAgainstSpot, luxOfGrey, SPOT_UNITS, surveyOf } from './survey.ts';
 const subjects = [{ id: 'ana', name: 'Ana', skinOffset: 1.2 }];
 const spot = (part: Partial<Spot>): Spot => ({
   id: 'x',

@@ -2,46 +2,12 @@ import { failure, success, type Result } from '../result.ts';
 import { MIDDLE_GREY } from '../units.ts';
 import { exactFNumber } from './aperture.ts';
 import { METER_C, METER_K } from './meter.ts';
+import type { Spot, SpotUnit } from './spot.ts';
 import { readAgain } from './surveyWords.ts';
 
 /** Meter constants of ISO 2720; makers differ, so that they can be changed. */
 export type MeterConstants = { readonly k: number; readonly c: number };
 const METER_CONSTANTS: MeterConstants = { k: METER_K, c: METER_C };
-
-/** What a spot is for. */
-export const SPOT_ROLES = {
-  card: { name: 'grey card', says: 'An 18 % card in the light on the subject.' },
-  skin: { name: 'key side of a face', says: 'Measured where the key falls; its own offset is known.' },
-  keep: { name: 'must keep', says: 'Has to stay between clip and floor.' },
-  mayLose: { name: 'may lose', says: 'Nice to have; may clip or go black.' },
-  light: {
-    name: 'light in frame',
-    says: 'A lamp, the sun, a window: it may clip and must not fool the meter.',
-  },
-} as const;
-export type SpotRole = keyof typeof SPOT_ROLES;
-
-export type SpotUnit = 'stops' | 'ev' | 'luminance' | 'lux' | 'incident' | 'fNumber' | 'meter';
-
-/** A reading of one place, in the unit it was taken in. */
-export type Spot = {
-  readonly id: string;
-  readonly name: string;
-  readonly role: SpotRole;
-  readonly unit: SpotUnit;
-  readonly value: number;
-  /** Of the surface, 0..1; illuminance only. Without it 0.18. */
-  readonly reflectance?: number;
-  /** Settings the reading was taken at; meter and f-number only. */
-  readonly at?: {
-    readonly iso: number;
-    readonly iris: number;
-    readonly seconds: number;
-    readonly ndStops: number;
-  };
-  /** Whose face; role skin. */
-  readonly subjectId?: string;
-};
 
 type UnitDefinition = {
   readonly name: string;
@@ -135,7 +101,6 @@ export const SPOT_UNITS = {
     wrong: finite,
   },
 } as const satisfies Record<SpotUnit, UnitDefinition>;
-export const SPOT_UNIT_IDS = Object.keys(SPOT_UNITS) as SpotUnit[];
 
 /** A spot on the common scale. */
 type SurveyedSpot = {

@@ -62,7 +62,8 @@ const LogFiles = () => {
   const save = async (log: (typeof LOG_EXPORTS)[number]) => {
     const { takes } = await takesOfShoot(database, selection.shoot.id);
     setRefused(undefined);
-    download(`${name}.${log.extension}`, log.write(selection.shoot, takes, new Date()), log.type);
+    const text = await log.write(selection.shoot, takes, new Date());
+    download(`${name}.${log.extension}`, text, log.type);
   };
   return (
     <Panel

@@ -1,17 +1,21 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useJudgement, useSession } from '#ui/bench/hooks.ts';
-import { SimulatedCamera } from '#ui/stage/SimulatedCamera.tsx';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
-import { FeedBar } from './moving/FeedBar.tsx';
-import { TransportBar } from './moving/TransportBar.tsx';
 import { PicturePane } from './picture/PicturePane.tsx';
 import { ScopePane } from './scopes/ScopePane.tsx';
 import { useJudgeView } from './useJudgeView.ts';
 import { VerdictPane } from './VerdictPane.tsx';
+
+const SimulatedCamera = dynamic(() =>
+  import('#ui/stage/SimulatedCamera.tsx').then((part) => part.SimulatedCamera),
+);
+const FeedBar = dynamic(() => import('./moving/FeedBar.tsx').then((part) => part.FeedBar));
+const TransportBar = dynamic(() => import('./moving/TransportBar.tsx').then((part) => part.TransportBar));
 
 /** Judge: the picture, two scopes and what they mean. */
 export const JudgeView = () => {

@@ -5,13 +5,13 @@ import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
 import { useCard, useComparedProfile, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
-import { CameraPanel } from './camera/CameraPanel.tsx';
 import { ProfileChart } from './ProfileChart.tsx';
-import { ProfileFigures } from './ProfileFigures.tsx';
-import { ProfileMaker } from './ProfileMaker.tsx';
 import { ProfilePicker } from './ProfilePicker.tsx';
 import { ProfileTools } from './ProfileTools.tsx';
 
+const CameraPanel = dynamic(() => import('./camera/CameraPanel.tsx').then((part) => part.CameraPanel));
+const ProfileFigures = dynamic(() => import('./ProfileFigures.tsx').then((part) => part.ProfileFigures));
+const ProfileMaker = dynamic(() => import('./ProfileMaker.tsx').then((part) => part.ProfileMaker));
 const ZebraSheet = dynamic(() => import('./ZebraSheet.tsx').then((part) => part.ZebraSheet));
 const BagView = dynamic(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 

@@ -6,8 +6,8 @@ import { useBench } from '#ui/bench/hooks.ts';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
-import { BuildView } from './build/BuildView.tsx';
 
+const BuildView = dynamic(() => import('./build/BuildView.tsx').then((part) => part.BuildView));
 const InspectView = dynamic(() => import('./inspect/InspectView.tsx').then((part) => part.InspectView));
 const CombineView = dynamic(() => import('./combine/CombineView.tsx').then((part) => part.CombineView));
 const CompareView = dynamic(() => import('./compare/CompareView.tsx').then((part) => part.CompareView));

@@ -3,7 +3,7 @@
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import { sceneFor } from '#store/demo/scenes.ts';
-import type { Spot } from '#core/exposure/survey.ts';
+import type { Spot } from '#core/exposure/spot.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { SimulatedCamera } from '#ui/stage/SimulatedCamera.tsx';

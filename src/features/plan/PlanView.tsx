@@ -2,161 +2,23 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
-import Button from 'react-bootstrap/Button';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
-import { setCardNumbers } from '#core/exposure/setCard.ts';
-import { zebraTrap } from '#core/exposure/zebraSheet.ts';
-import { printZebra } from '#core/exposure/zebra.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
-import { monitorPicture } from '#store/monitorPicture.ts';
-import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
-import { inPost } from '#ui/format.ts';
-import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
-import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
-import { Folded } from '#ui/parts/Folded.tsx';
+import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
-import { REASONS } from '#ui/setCard/reasons.ts';
-import { placementRows } from './placementRows.ts';
 import { schoolsOf } from './planModel.ts';
-import { SchoolsPanel } from './SchoolsPanel.tsx';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { useSurvey } from './useSurvey.ts';
-import { behindTheLut } from './planWords.ts';
 
+const SchoolsPanel = dynamic(() => import('./SchoolsPanel.tsx').then((part) => part.SchoolsPanel));
+const FiguresView = dynamic(() => import('./FiguresView.tsx').then((part) => part.FiguresView));
 const AdvicePanel = dynamic(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
 const BalancePanel = dynamic(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
 const DayPanel = dynamic(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
 const ChecklistPanel = dynamic(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
 const DayCardsView = dynamic(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
-
-type Placed = ReturnType<typeof placementRows>[number];
-
-const Placements = () => {
-  const selection = useSelection();
-  const editPlan = useEditPlan();
-  const rows = useMemo(() => placementRows(selection), [selection]);
-  const { subjects, plan } = selection;
-  const isTaken = ({ placement }: Placed) => Math.abs(placement - plan.placement) < 0.01;
-  const columns: readonly Column<Placed>[] = [
-    {
-      id: 'placement',
-      header: 'Placement',
-      cell: (row) => (
-        <Button
-          variant="bare"
-          className="row-pick"
-          aria-pressed={isTaken(row)}
-          onClick={() => editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })}
-        >
-          {printStops(row.placement)}
-        </Button>
-      ),
-    },
-    { id: 'card', header: 'Card zebra', cell: ({ card }) => card },
-    ...subjects.map(({ id, name, skinOffset }, i) => ({
-      id: `face ${id}`,
-      header: (
-        <>
-          {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
-        </>
-      ),
-      cell: ({ skin }: Placed) => skin[i],
-    })),
-    {
-      id: 'rounding',
-      header: 'Rounding, stop',
-      cell: ({ limited, cost }) => (limited ? 'out of reach' : printStopsDecimal(cost, 2)),
-      className: ({ limited }) => (limited ? 'text-warn' : undefined),
-    },
-    { id: 'over', header: 'Stops over it', cell: ({ roomAbove }) => printStopsDecimal(roomAbove) },
-    { id: 'under', header: 'Usable under it', cell: ({ usableBelow }) => printStopsDecimal(usableBelow) },
-    { id: 'post', header: 'In post', cell: ({ placement }) => inPost(placement) },
-  ];
-  return (
-    <Panel
-      title="Placement by thirds"
-      note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]"
-      className="placements"
-    >
-      <DataTable
-        label="Placement by thirds"
-        columns={columns}
-        rows={rows}
-        rowKey={({ placement }) => String(placement)}
-        rowProps={(row) => ({ className: isTaken(row) ? 'taken' : undefined })}
-      />
-    </Panel>
-  );
-};
-
-const Light = () => {
-  const selection = useSelection();
-  const { numbers } = useCard();
-  const input = { selection, numbers };
-  const rows = [
-    { name: 'Light', ...REASONS.iris(input) },
-    { name: 'ISO', ...REASONS.iso(input) },
-    { name: 'Shutter', ...REASONS.shutter(input) },
-  ];
-  return (
-    <Panel title="What these settings mean" note="computed from the card">
-      {rows.map(({ name, why, lines }) => (
-        <Folded
-          key={name}
-          className="reason"
-          title={
-            <>
-              <strong>{name}</strong> <span>{why}</span>
-            </>
-          }
-        >
-          <Arithmetic lines={lines} />
-        </Folded>
-      ))}
-    </Panel>
-  );
-};
-
-const ZebraTrap = () => {
-  const selection = useSelection();
-  const { numbers } = useCard();
-  const { reads } = selection.camera.zebra;
-  const trap = zebraTrap(selection.profile.data);
-  const other = setCardNumbers(
-    selection.profile.data,
-    { ...selection.camera, zebra: { ...selection.camera.zebra, reads: reads === 'log' ? 'lut' : 'log' } },
-    selection.plan,
-    selection.subjects,
-    selection.setup.fps,
-    monitorPicture(selection, selection.profile.data),
-  );
-  return (
-    <Panel
-      title="Which picture the zebra reads"
-      note={reads === 'log' ? 'here: the recording' : 'here: the LUT’s output'}
-    >
-      <div className="two-numbers">
-        <p>
-          <span className="quiet">{reads === 'log' ? 'On the recording' : 'Behind the LUT'}</span>
-          <strong className="aim">{printZebra(numbers.card)}</strong>
-        </p>
-        <p>
-          <span className="quiet">
-            {reads === 'log' ? 'Were it behind the LUT' : 'Were it on the recording'}
-          </span>
-          <strong>{printZebra(other.card)}</strong>
-        </p>
-      </div>
-      <p className="trap">
-        <StateMark state={reads === 'log' ? trap.worth : 'holds'} />
-        {reads === 'log' ? trap.says : behindTheLut()}
-      </p>
-    </Panel>
-  );
-};
 
 const Cautions = () => {
   const selection = useSelection();
@@ -201,20 +63,9 @@ const LightAndPlacement = () => {
   );
 };
 
-/** Placement by thirds, what the settings mean, and which picture the zebra reads. */
-const Figures = () => (
-  <>
-    <div className="plan-top">
-      <Light />
-      <ZebraTrap />
-    </div>
-    <Placements />
-  </>
-);
-
 const PARTS = {
   light: { name: 'Light and placement', View: LightAndPlacement },
-  figures: { name: 'By thirds', View: Figures },
+  figures: { name: 'By thirds', View: FiguresView },
   profile: { name: 'Profile', View: AdvicePanel },
   balance: { name: 'White balance', View: BalancePanel },
   day: { name: 'Day and media', View: DayPanel },

@@ -4,22 +4,14 @@ import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { z } from 'zod';
-import {
-  SPOT_ROLES,
-  SPOT_UNIT_IDS,
-  SPOT_UNITS,
-  type Spot,
-  type SpotRole,
-  type SpotUnit,
-} from '#core/exposure/survey.ts';
+import { SPOT_ROLES, SPOT_UNIT_IDS, type Spot, type SpotRole, type SpotUnit } from '#core/exposure/spot.ts';
+import { SPOT_UNITS } from '#core/exposure/survey.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '#core/units.ts';
-import { spotSchema, spotSettingsSchema } from '#store/records/setup.ts';
+import { spotSchema } from '#store/records/setup.ts';
+import { between, positive, positiveTo } from '#store/records/common.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { settingsOf } from './planModel.ts';
-
-const above0 = z.number().positive();
 
 const ROLE_IDS = Object.keys(SPOT_ROLES) as SpotRole[];
 
@@ -57,7 +49,7 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
             <NumberField
               isInline
               label={label}
-              rule={{ schema: id === 'ndStops' ? spotSettingsSchema.shape.ndStops.min(0) : above0, says }}
+              rule={{ schema: id === 'ndStops' ? between(0, 20) : positive, says }}
               value={shown(at[id])}
               onSet={(value) => onChange({ ...spot, at: { ...at, [id]: kept(value) } })}
             />
@@ -76,7 +68,7 @@ const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => voi
       <NumberField
         isInline
         label={`Reflectance of ${spot.name}, percent`}
-        rule={{ schema: above0.max(100), says: 'Type 1 to 100 %' }}
+        rule={{ schema: positiveTo(100), says: 'Type 1 to 100 %' }}
         value={Number((100 * (spot.reflectance ?? MIDDLE_GREY)).toFixed(1))}
         onSet={(percent) => onChange({ ...spot, reflectance: percent / 100 })}
       />

@@ -1,19 +1,22 @@
 'use client';
 
 import { Plus } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { incidentAgainstSpot, luxOfGrey, type Spot, type Survey } from '#core/exposure/survey.ts';
+import type { Spot } from '#core/exposure/spot.ts';
+import { incidentAgainstSpot, luxOfGrey, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { LookThrough } from './LookThrough.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
 import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from './useSetup.ts';
+
+const LookThrough = dynamic(() => import('./LookThrough.tsx').then((part) => part.LookThrough));
 
 const Lands = ({ survey }: { survey: Survey }) => {
   const selection = useSelection();

@@ -17,7 +17,8 @@ import {
   type ExposureAnswer,
   type ExposureChoices,
 } from '#core/exposure/solver.ts';
-import { surveyOf, type Spot, type Survey } from '#core/exposure/survey.ts';
+import type { Spot } from '#core/exposure/spot.ts';
+import { surveyOf, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Result } from '#core/result.ts';
 import { profileSchema, type ProfileRecord } from '../records/profile.ts';
 import { readVersioned } from './versioned.ts';

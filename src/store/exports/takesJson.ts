@@ -1,6 +1,7 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Result } from '#core/result.ts';
 import { shootSchema, type ShootRecord } from '../records/shoot.ts';
+import { listOf } from '../records/common.ts';
 import { readVersioned } from './versioned.ts';
 import { takeSchema, type TakeRecord } from '../records/take.ts';
 
@@ -10,7 +11,7 @@ const takesFileSchema = z.object({
   version: z.literal(1),
   exportedAt: z.iso.datetime(),
   shoot: shootSchema,
-  takes: z.array(takeSchema).max(100_000),
+  takes: listOf(takeSchema, 0, 100_000),
 });
 export type TakesFile = z.infer<typeof takesFileSchema>;
 

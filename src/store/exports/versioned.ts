@@ -1,11 +1,12 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { failure, success, type Result } from '#core/result.ts';
+import { issueWords } from '../words.ts';
 
 /** A file of ours: told apart by `format`, read by `version`. */
 export type FileKind<T> = {
   readonly format: string;
   readonly version: number;
-  readonly schema: z.ZodType<T>;
+  readonly schema: z.ZodMiniType<T>;
   /** What to do with a file that cannot be read: `export the log again`. */
   readonly remedy: string;
 };
@@ -39,5 +40,5 @@ export const readVersioned = <T>(
   const parsed = schema.safeParse(data);
   if (parsed.success) return success(parsed.data);
   const [issue] = parsed.error.issues;
-  return failure(issue.path.join('.') || 'file', `${issue.message}: ${remedy}.`);
+  return failure(issue.path.join('.') || 'file', `The file’s ${issueWords(parsed.error, data)}: ${remedy}.`);
 };

@@ -1,11 +1,28 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+
+// The small form of the schemas: what a record is checked by is on every first screen.
+
+export const finite = z.number();
+/** A number within two limits, both taken in. */
+export const between = (min: number, max: number) => finite.check(z.minimum(min), z.maximum(max));
+export const atLeast = (min: number) => finite.check(z.minimum(min));
+/** A number over 0. */
+export const positive = finite.check(z.positive());
+export const positiveTo = (max: number) => positive.check(z.maximum(max));
+/** A whole number within two limits, both taken in. */
+export const whole = (min: number, max: number) => z.int().check(z.minimum(min), z.maximum(max));
+/** A whole number over 0. */
+export const natural = z.int().check(z.positive());
+
+/** A text of so many characters. */
+export const text = (min: number, max: number) => z.string().check(z.minLength(min), z.maxLength(max));
+/** A name: not empty, no blanks around it. */
+export const named = (max: number) => z.string().check(z.trim(), z.minLength(1), z.maxLength(max));
+/** A list of so many entries. */
+export const listOf = <T extends z.core.$ZodType>(entry: T, min: number, max: number) =>
+  z.array(entry).check(z.minLength(min), z.maxLength(max));
 
 /** Ids are short slugs or generated; they stand in URLs. */
-export const idSchema = z
-  .string()
-  .min(1)
-  .max(80)
-  .regex(/^[A-Za-z0-9:_-]+$/);
-export const nameSchema = z.string().trim().min(1).max(80);
-export const finite = z.number().finite();
-export const stopsSchema = finite.min(-20).max(20);
+export const idSchema = text(1, 80).check(z.regex(/^[A-Za-z0-9:_-]+$/));
+export const nameSchema = named(80);
+export const stopsSchema = between(-20, 20);

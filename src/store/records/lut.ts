@@ -1,35 +1,46 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileRecipe, type LutRecipe } from '#core/lut/recipe.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
-import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
+import {
+  between,
+  finite,
+  idSchema,
+  listOf,
+  nameSchema,
+  positiveTo,
+  stopsSchema,
+  text,
+  whole,
+} from './common.ts';
 import { profileDataSchema } from './profile.ts';
 
 const output = z.enum(OUTPUT_IDS as [OutputId, ...OutputId[]]);
-const between = ({ min, max }: { readonly min: number; readonly max: number }) => finite.min(min).max(max);
+type Limits = { readonly min: number; readonly max: number };
+const within = ({ min, max }: Limits) => between(min, max);
 
 const toneSchema = z.object({
-  grey: between(TONE_LIMITS.grey).optional(),
-  white: between(TONE_LIMITS.white).optional(),
-  contrast: between(TONE_LIMITS.contrast),
-  toe: between(TONE_LIMITS.toe),
-  shoulder: between(TONE_LIMITS.shoulder),
+  grey: z.optional(within(TONE_LIMITS.grey)),
+  white: z.optional(within(TONE_LIMITS.white)),
+  contrast: within(TONE_LIMITS.contrast),
+  toe: within(TONE_LIMITS.toe),
+  shoulder: within(TONE_LIMITS.shoulder),
 });
-const saturation = finite.min(0).max(3);
+const saturation = between(0, 3);
 
 /** A LUT being built for a camera in a set-up: everything but the profile, which is the plan's. */
 export const lutBuildSchema = z.object({
   output,
   /** cd/m2; counts for PQ. */
-  peak: finite.positive().max(10_000),
+  peak: positiveTo(10_000),
   preset: z.enum(TONE_PRESET_IDS as [TonePresetId, ...TonePresetId[]]),
   /** What was moved away from the preset. */
-  moved: toneSchema.partial(),
+  moved: z.partial(toneSchema),
   saturation,
   /** Stops; without it the placement's. */
-  pull: stopsSchema.optional(),
+  pull: z.optional(stopsSchema),
 });
 export type LutBuild = z.infer<typeof lutBuildSchema>;
 
@@ -38,7 +49,7 @@ const recipeSchema = z.object({
   profile: profileDataSchema,
   pullStops: stopsSchema,
   output,
-  peak: finite.positive().max(10_000),
+  peak: positiveTo(10_000),
   tone: toneSchema,
   saturation,
 });
@@ -48,15 +59,15 @@ export const lutSchema = z.object({
   id: idSchema,
   name: nameSchema,
   /** Where it comes from, in words. */
-  says: z.string().max(300),
+  says: text(0, 300),
   output,
   scale: z.enum(['signal', 'code']),
-  coding: z.object({ bitDepth: z.number().int().min(8).max(16), range: z.enum(['legal', 'full']) }),
+  coding: z.object({ bitDepth: whole(8, 16), range: z.enum(['legal', 'full']) }),
   interpolation: z.enum(['tetrahedral', 'trilinear']),
   /** Without it the LUT is a file: its text has the same id in `lutTexts`. */
-  recipe: recipeSchema.optional(),
+  recipe: z.optional(recipeSchema),
   /** What it makes of neutrals, for the card and zebras. */
-  axis: z.object({ from: finite, to: finite, out: z.array(finite).min(2).max(4096).readonly() }),
+  axis: z.object({ from: finite, to: finite, out: z.readonly(listOf(finite, 2, 4096)) }),
 });
 export type LutRecord = z.infer<typeof lutSchema>;
 
@@ -76,4 +87,4 @@ export const lutOfRecipe = (
 });
 
 /** The file of a LUT. */
-export const lutTextSchema = z.object({ id: idSchema, text: z.string().min(1).max(80_000_000) });
+export const lutTextSchema = z.object({ id: idSchema, text: text(1, 80_000_000) });

@@ -1,10 +1,10 @@
-import { z } from 'zod';
-import { finite, idSchema, stopsSchema } from './common.ts';
+import * as z from 'zod/mini';
+import { between, idSchema, natural, positive, positiveTo, stopsSchema, whole } from './common.ts';
 import { lutBuildSchema } from './lut.ts';
 
 export const shutterSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('angle'), degrees: finite.positive().max(360) }),
-  z.object({ kind: z.literal('time'), denominator: finite.positive().max(32_000) }),
+  z.object({ kind: z.literal('angle'), degrees: positiveTo(360) }),
+  z.object({ kind: z.literal('time'), denominator: positiveTo(32_000) }),
 ]);
 
 /** What was decided for one camera in one set-up; its id is `setup:camera`. */
@@ -14,19 +14,19 @@ export const planSchema = z.object({
   cameraId: idSchema,
   profileId: idSchema,
   placement: stopsSchema,
-  iso: z.number().int().positive(),
-  kelvin: z.number().int().min(1000).max(20_000),
-  tint: finite.min(-100).max(100),
+  iso: natural,
+  kelvin: whole(1000, 20_000),
+  tint: between(-100, 100),
   shutter: shutterSchema,
-  iris: finite.positive(),
-  ndStops: finite.min(0).max(20),
+  iris: positive,
+  ndStops: between(0, 20),
   /** Which glass makes them; without it any. */
-  ndSetId: idSchema.optional(),
-  warningMargin: finite.min(0).max(3),
+  ndSetId: z.optional(idSchema),
+  warningMargin: between(0, 3),
   /** The LUT on each monitor, by the monitor's id; without one a monitor shows the computed picture. */
-  monitorLuts: z.record(idSchema, idSchema).optional(),
+  monitorLuts: z.optional(z.record(idSchema, idSchema)),
   /** The LUT that is being built here; without one the plain one. */
-  lutBuild: lutBuildSchema.optional(),
+  lutBuild: z.optional(lutBuildSchema),
 });
 export type PlanRecord = z.infer<typeof planSchema>;
 

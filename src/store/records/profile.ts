@@ -1,14 +1,23 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { GAMUT_IDS, ownGamut, type GamutId } from '#core/colour/gamut.ts';
 import { profileProblem, type ProfileData } from '#core/profile/index.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { TRANSFERS, type TransferId } from '#core/transfer/index.ts';
-import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
+import {
+  atLeast,
+  between,
+  finite,
+  idSchema,
+  listOf,
+  nameSchema,
+  positive,
+  stopsSchema,
+  text,
+} from './common.ts';
 
-const positive = finite.positive();
 const edits = {
-  knee: z.object({ at: positive, width: positive }).optional(),
-  lift: finite.min(-0.2).max(0.2).optional(),
+  knee: z.optional(z.object({ at: positive, width: positive })),
+  lift: z.optional(between(-0.2, 0.2)),
 };
 
 const curve = z.discriminatedUnion('kind', [
@@ -38,47 +47,43 @@ const curve = z.discriminatedUnion('kind', [
       exponent: positive,
       offset: finite,
       cut: positive,
-      line: z.object({ e: positive, f: finite }).optional(),
+      line: z.optional(z.object({ e: positive, f: finite })),
     }),
     ...edits,
   }),
   z.object({
     kind: z.literal('table'),
-    rows: z
-      .array(z.object({ reflectance: finite.min(0), signal: finite }))
-      .min(2)
-      .max(20_000)
-      .readonly(),
+    rows: z.readonly(listOf(z.object({ reflectance: atLeast(0), signal: finite }), 2, 20_000)),
     ...edits,
   }),
 ]);
 
-const xy = z.tuple([finite, finite]).readonly();
+const xy = z.readonly(z.tuple([finite, finite]));
 const typedGamut = z
   .object({ name: nameSchema, red: xy, green: xy, blue: xy, white: xy })
-  .refine((gamut) => ownGamut(gamut).ok, 'primaries and white that make no gamut');
+  .check(z.refine((gamut) => ownGamut(gamut).ok, 'primaries and white that make no gamut'));
 
 const anchor = z.object({
   id: z.enum(['black', 'grey', 'white', 'clip', 'extra']),
   reading: finite,
-  stops: stopsSchema.optional(),
-  step: finite.positive().optional(),
+  stops: z.optional(stopsSchema),
+  step: z.optional(positive),
 });
 
 const profileFields = z.object({
   curve,
   gamut: z.union([z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]), typedGamut]),
   clipStops: stopsSchema,
-  band: z
-    .object({
-      stops: z.array(finite).readonly(),
-      signal: z.array(finite).readonly(),
-      stopsWide: z.array(finite).readonly(),
-    })
-    .optional(),
-  anchors: z.array(anchor).max(8).readonly().optional(),
-  anchorScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
-}) satisfies z.ZodType<ProfileData>;
+  band: z.optional(
+    z.object({
+      stops: z.readonly(z.array(finite)),
+      signal: z.readonly(z.array(finite)),
+      stopsWide: z.readonly(z.array(finite)),
+    }),
+  ),
+  anchors: z.optional(z.readonly(listOf(anchor, 0, 8))),
+  anchorScale: z.optional(z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]])),
+}) satisfies z.ZodMiniType<ProfileData>;
 
 const MOST_KEPT = 64;
 const MOST_SPELLED = 2000;
@@ -96,17 +101,19 @@ const problemOf = (data: ProfileData): string | undefined => {
 };
 
 /** What a profile is made of; only what can be compiled and asked everywhere passes. */
-export const profileDataSchema = profileFields.superRefine((data, context) => {
-  const problem = problemOf(data);
-  if (problem) context.addIssue({ code: 'custom', path: ['curve'], message: problem });
-});
+export const profileDataSchema = profileFields.check(
+  z.superRefine((data, context) => {
+    const problem = problemOf(data);
+    if (problem) context.addIssue({ code: 'custom', path: ['curve'], message: problem });
+  }),
+);
 
 /** A profile in the kit. `archetype` ones ship with the app, the others say which way they came in. */
 export const profileSchema = z.object({
   id: idSchema,
   name: nameSchema,
   origin: z.enum(['archetype', 'anchors', 'formula', 'table', 'bracket', 'edit']),
-  says: z.string().max(300),
+  says: text(0, 300),
   data: profileDataSchema,
 });
 

@@ -1,15 +1,26 @@
-import { z } from 'zod';
-import { SPOT_ROLES, SPOT_UNIT_IDS, type SpotRole, type SpotUnit } from '#core/exposure/survey.ts';
-import { finite, idSchema, nameSchema, stopsSchema } from './common.ts';
+import * as z from 'zod/mini';
+import { SPOT_ROLES, SPOT_UNIT_IDS, type SpotRole } from '#core/exposure/spot.ts';
+import {
+  between,
+  finite,
+  idSchema,
+  listOf,
+  nameSchema,
+  positive,
+  positiveTo,
+  stopsSchema,
+  text,
+  whole,
+} from './common.ts';
 
 /** Cautions that a set-up calls for; their words are in core/cautions.ts. */
 const CAUTION_IDS = ['hotWork', 'sun', 'air', 'diving', 'lamps', 'longRecording', 'waterEdge'] as const;
 
 /** What a camera was set to as it read a spot. */
 export const spotSettingsSchema = z.object({
-  iso: finite.positive(),
-  iris: finite.positive(),
-  seconds: finite.positive(),
+  iso: positive,
+  iris: positive,
+  seconds: positive,
   ndStops: stopsSchema,
 });
 
@@ -18,25 +29,25 @@ export const spotSchema = z.object({
   id: idSchema,
   name: nameSchema,
   role: z.enum(Object.keys(SPOT_ROLES) as [SpotRole, ...SpotRole[]]),
-  unit: z.enum(SPOT_UNIT_IDS as [SpotUnit, ...SpotUnit[]]),
+  unit: z.enum(SPOT_UNIT_IDS),
   value: finite,
-  reflectance: finite.min(0).max(1).optional(),
-  at: spotSettingsSchema.optional(),
-  subjectId: idSchema.optional(),
+  reflectance: z.optional(between(0, 1)),
+  at: z.optional(spotSettingsSchema),
+  subjectId: z.optional(idSchema),
 });
 
 /** What the pictures are for and how they are shot. */
 export const briefSchema = z.object({
   graded: z.boolean(),
-  minutesPerClip: finite.min(0).max(600),
+  minutesPerClip: between(0, 600),
   live: z.boolean(),
   changing: z.boolean(),
   hdr: z.boolean(),
   outside: z.boolean(),
   mains: z.union([z.literal(50), z.literal(60)]),
-  clips: z.number().int().min(0).max(10_000),
+  clips: whole(0, 10_000),
   /** Recorded by each camera. */
-  minutes: finite.min(0).max(10_000),
+  minutes: between(0, 10_000),
 });
 export type Brief = z.infer<typeof briefSchema>;
 export const PLAIN_BRIEF: Brief = {
@@ -52,7 +63,7 @@ export const PLAIN_BRIEF: Brief = {
 };
 
 /** Metres from the surface, and from lens to subject. */
-export const waterSchema = z.object({ depth: finite.min(0).max(200), distance: finite.min(0).max(50) });
+export const waterSchema = z.object({ depth: between(0, 200), distance: between(0, 50) });
 
 /** What stays where it is while the exposure is solved. */
 const locksSchema = z.object({
@@ -70,29 +81,26 @@ export const setupSchema = z.object({
   shootId: idSchema,
   name: nameSchema,
   order: finite,
-  light: z.string().max(300),
-  fps: z.number().positive().max(240),
-  cameraIds: z.array(idSchema).min(1).max(12),
-  subjectIds: z.array(idSchema).max(12),
-  cautions: z.array(z.enum(CAUTION_IDS)).max(8),
-  spots: z.array(spotSchema).max(40).default([]),
-  brief: briefSchema.default(PLAIN_BRIEF),
-  locks: locksSchema.default(PLAIN_LOCKS),
+  light: text(0, 300),
+  fps: positiveTo(240),
+  cameraIds: listOf(idSchema, 1, 12),
+  subjectIds: listOf(idSchema, 0, 12),
+  cautions: listOf(z.enum(CAUTION_IDS), 0, 8),
+  spots: z._default(listOf(spotSchema, 0, 40), []),
+  brief: z._default(briefSchema, PLAIN_BRIEF),
+  locks: z._default(locksSchema, PLAIN_LOCKS),
   /** Reflected-light constant of the hand meter (ISO 2720): 12.5 or 14 are usual. */
-  meterK: finite.min(5).max(30).default(12.5),
+  meterK: z._default(between(5, 30), 12.5),
   /** Incident-light constant (ISO 2720): 250 for a flat receptor, 320 to 340 for a dome. */
-  meterC: finite.min(200).max(500).default(250),
+  meterC: z._default(between(200, 500), 250),
   /** Stops the brightest kept tone stays under clip. */
-  backOff: finite
-    .min(0)
-    .max(2)
-    .default(1 / 3),
+  backOff: z._default(between(0, 2), 1 / 3),
   /** Lights of the bag that play here; the one on the skin first. */
-  lightIds: z.array(idSchema).max(8).default([]),
-  water: waterSchema.optional(),
+  lightIds: z._default(listOf(idSchema, 0, 8), []),
+  water: z.optional(waterSchema),
   /** Day of the shoot and hour on the clock it starts at. */
-  when: z.object({ day: z.number().int().min(1).max(99), hour: finite.min(0).max(24) }).optional(),
+  when: z.optional(z.object({ day: whole(1, 99), hour: between(0, 24) })),
   /** Checklist items ticked off, by camera. */
-  ticked: z.record(idSchema, z.array(z.string().max(40)).max(40)).default({}),
+  ticked: z._default(z.record(idSchema, listOf(text(0, 40), 0, 40)), {}),
 });
 export type SetupRecord = z.infer<typeof setupSchema>;

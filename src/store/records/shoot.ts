@@ -1,19 +1,19 @@
-import { z } from 'zod';
-import { finite, idSchema, nameSchema } from './common.ts';
+import * as z from 'zod/mini';
+import { between, finite, idSchema, nameSchema, text } from './common.ts';
 
 /** Where and when, for the sun: degrees north + and east +, ISO 8601 date, hours from UTC on the clock there. */
 export const sunSchema = z.object({
-  latitude: finite.min(-90).max(90),
-  longitude: finite.min(-180).max(180),
+  latitude: between(-90, 90),
+  longitude: between(-180, 180),
   date: z.iso.date(),
-  clock: finite.min(-12).max(14),
+  clock: between(-12, 14),
 });
 
 export const shootSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  place: z.string().max(200),
+  place: text(0, 200),
   order: finite,
-  sun: sunSchema.optional(),
+  sun: z.optional(sunSchema),
 });
 export type ShootRecord = z.infer<typeof shootSchema>;

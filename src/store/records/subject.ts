@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { idSchema, nameSchema, stopsSchema } from './common.ts';
 
 /** A person in front of the camera: skin on the key side, in stops from grey, measured beside the card. */

@@ -1,6 +1,6 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
-import { finite, idSchema, stopsSchema } from './common.ts';
+import { finite, idSchema, listOf, natural, stopsSchema, text } from './common.ts';
 import { profileDataSchema } from './profile.ts';
 import { shutterSchema } from './plan.ts';
 
@@ -20,52 +20,53 @@ const cardSnapshotSchema = z.object({
   iris: finite,
   ndStops: finite,
   /** What the zebra levels are in; takes logged before it was kept have none. */
-  zebraScale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]).optional(),
+  zebraScale: z.optional(z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]])),
   cardZebra: z.string(),
   skinZebras: z.array(z.object({ subject: z.string(), zebra: z.string() })),
   warningZebra: z.string(),
   pullStops: stopsSchema,
   /** The LUT on the monitor; without one the picture was computed. */
-  monitorLut: z.string().max(80).optional(),
+  monitorLut: z.optional(text(0, 80)),
 });
 export type CardSnapshot = z.infer<typeof cardSnapshotSchema>;
 
 /** What was measured on the frame; absent when the take was logged without one. */
 const measuredSchema = z.object({
-  file: z.string().max(300),
+  file: text(0, 300),
   size: z.tuple([finite, finite]),
-  cardStops: finite.optional(),
-  cardOffset: finite.optional(),
+  cardStops: z.optional(finite),
+  cardOffset: z.optional(finite),
   /** What was judged: a still, a frame of a clip, a live picture; takes logged before it was kept have none. */
-  source: z
-    .object({
+  source: z.optional(
+    z.object({
       kind: z.enum(['still', 'clip', 'feed', 'camera']),
-      container: z.string().max(120),
+      container: text(0, 120),
       exact: z.boolean(),
       /** Frame of a clip, from 1; seconds of a feed. */
-      at: finite.optional(),
-    })
-    .optional(),
+      at: z.optional(finite),
+    }),
+  ),
   /** Marked places: codes as recorded, stops over grey. */
-  patches: z
-    .array(
+  patches: z.optional(
+    listOf(
       z.object({
-        name: z.string().max(80),
+        name: text(0, 80),
         kind: z.enum(['card', 'skin', 'neutral', 'white']),
         r: finite,
         g: finite,
         b: finite,
         stops: finite,
       }),
-    )
-    .max(24)
-    .optional(),
+      0,
+      24,
+    ),
+  ),
   /** Shares of the picture, 0..1. */
   clippedAll: finite,
   clippedSome: finite,
   underFloor: finite,
   /** Shares a half stop from -10 to +10, for the glyph. */
-  distribution: z.array(finite).max(80),
+  distribution: listOf(finite, 0, 80),
   verdicts: z.array(
     z.object({
       id: z.string(),
@@ -83,12 +84,12 @@ export const takeSchema = z.object({
   shootId: idSchema,
   setupId: idSchema,
   cameraId: idSchema,
-  number: z.number().int().positive(),
+  number: natural,
   /** ISO 8601, UTC. */
   loggedAt: z.iso.datetime(),
   card: cardSnapshotSchema,
-  measured: measuredSchema.optional(),
-  notes: z.string().max(4000),
+  measured: z.optional(measuredSchema),
+  notes: text(0, 4000),
   circled: z.boolean(),
 });
 export type TakeRecord = z.infer<typeof takeSchema>;

@@ -1,9 +1,10 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { resolveSelection } from '#store/selection.ts';
-import { cardNumbersOf, dialledLight, distributionOf, judgementOf } from './benchModel.ts';
+import { useWhenIdle } from '../useWhenIdle.ts';
+import { cardNumbersOf, dialledLight, distributionOf } from './benchModel.ts';
 import {
   CardContext,
   JudgementContext,
@@ -17,6 +18,7 @@ import {
   useUrlIds,
   type Card,
 } from './hooks.ts';
+import type { judgementOf } from './judgement.ts';
 import { leftOutSetups } from './leftOut.ts';
 import { openServices, type Services } from './services.ts';
 import { useMeasuring } from './useMeasuring.ts';
@@ -67,6 +69,18 @@ const CardProvider = ({ children }: { children: ReactNode }) => {
   return <CardContext value={card}>{children}</CardContext>;
 };
 
+const loadRules = () => import('./judgement.ts').then((part) => part.judgementOf);
+
+/** The rules come when there is a frame to judge: the first screen has none. */
+const useRules = (isWanted: boolean): typeof judgementOf | undefined => {
+  const [rules, setRules] = useState<typeof judgementOf>();
+  useEffect(() => {
+    if (isWanted) void loadRules().then((rules) => setRules(() => rules));
+  }, [isWanted]);
+  useWhenIdle(loadRules);
+  return rules;
+};
+
 const JudgementProvider = ({ children }: { children: ReactNode }) => {
   const { placement } = useSelection().plan;
   const { coding } = useSelection().camera;
@@ -80,12 +94,13 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
     () => measurement && distributionOf(measurement, numbers),
     [measurement, numbers],
   );
+  const rules = useRules(measurement !== undefined);
   const verdicts = useMemo(
     () =>
-      measurement && distribution
-        ? judgementOf(measurement, distribution, { numbers, placement, light, coding, kind, samples, muted })
+      rules && measurement && distribution
+        ? rules(measurement, distribution, { numbers, placement, light, coding, kind, samples, muted })
         : [],
-    [measurement, distribution, numbers, placement, light, coding, kind, samples, muted],
+    [rules, measurement, distribution, numbers, placement, light, coding, kind, samples, muted],
   );
   const value = useMemo(() => ({ distribution, verdicts }), [distribution, verdicts]);
   return <JudgementContext value={value}>{children}</JudgementContext>;

@@ -3,13 +3,11 @@ import { startJudge } from '#workers/judge/client.ts';
 import { startLuts } from '#workers/luts/client.ts';
 import { openBook, type Book } from '#store/book.ts';
 import { Database } from '#store/database.ts';
-import { createTakeIndex, type TakeIndex } from '#store/takeIndex.ts';
 import { createBracket, type Bracket } from './bracket.ts';
 import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
 import { createSession, type Session } from './session/session.ts';
 import { markOpened, type Marker } from './marker.ts';
 import { createStrip, type Strip } from './strip.ts';
-import { sendUnsent } from './unsentNotes.ts';
 
 /**
  * What one window has open: its records, its workers, what is on the bench. The same objects as long as the
@@ -25,8 +23,6 @@ export type Services = {
   readonly bracket: Bracket;
   /** The last minute of a feed. */
   readonly strip: Strip;
-  /** The log of the chosen shoot, light enough to be searched. */
-  readonly takes: TakeIndex;
   /** Records that this browser had and has lost, by the marker outside them; asked once the book is ready. */
   readonly lost: () => Marker | undefined;
 };
@@ -36,29 +32,26 @@ type OpenServices = { readonly services: Services; readonly close: () => void };
 const open = (): OpenServices => {
   const database = new Database();
   const book = openBook(database);
-  const takes = createTakeIndex(database);
   const [judge, lutClient] = [startJudge(), startLuts()];
   const luts = createLutShelf(judge, lutClient, database);
   const session = createSession(judge, luts);
   const bracket = createBracket(startBracket());
   const close = () => {
-    takes.close();
     session.end();
     lutClient.end();
     bracket.end();
     // What was asked for is still written.
     void book.close().then(() => database.close());
   };
-  void session.askKernels();
   let lost: Marker | undefined;
   const stop = book.subscribe(({ status }) => {
     if (status !== 'ready') return;
     stop();
     lost = markOpened(database.isNew, new Date());
-    void sendUnsent(book, database);
+    void import('./unsentNotes.ts').then(({ sendUnsent }) => sendUnsent(book, database));
   });
   return {
-    services: { database, book, session, luts, bracket, strip: createStrip(), takes, lost: () => lost },
+    services: { database, book, session, luts, bracket, strip: createStrip(), lost: () => lost },
     close,
   };
 };

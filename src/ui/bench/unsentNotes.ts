@@ -1,6 +1,6 @@
 'use client';
 
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Book } from '#store/book.ts';
 import type { Database } from '#store/database.ts';
 
@@ -11,7 +11,7 @@ import type { Database } from '#store/database.ts';
 const KEY = 'candelum-unsent-notes';
 /** As many as a take's notes may have. */
 const MOST_LETTERS = 4000;
-const unsentSchema = z.record(z.string(), z.object({ before: z.string(), after: z.string() })).catch({});
+const unsentSchema = z.catch(z.record(z.string(), z.object({ before: z.string(), after: z.string() })), {});
 type AllUnsent = z.infer<typeof unsentSchema>;
 type Unsent = AllUnsent[string];
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
+import { useWhenIdle } from '../useWhenIdle.ts';
 import { useBench, useCard, useSession } from './hooks.ts';
-import { stripSample } from './strip.ts';
 
 /** How often the page itself learns what was measured of moving pictures. */
 const PAGE_MS = 250;
@@ -17,6 +17,7 @@ export const useMeasuring = (): void => {
     patches: state.patches,
     keyed: state.keyed,
   }));
+  useWhenIdle(session.askKernels);
   const latest = useRef(card);
   useEffect(() => {
     latest.current = card;
@@ -41,8 +42,10 @@ export const useMeasuring = (): void => {
       const { numbers, light, target: against } = latest.current;
       const measured = await session.frame.measureNow(against);
       if (!measured || session.getState().frame?.serial !== frame.serial) return;
-      if (frame.kind === 'feed' && measured.at !== undefined)
+      if (frame.kind === 'feed' && measured.at !== undefined) {
+        const { stripSample } = await import('./stripSample.ts');
         strip.add(stripSample(measured.at, measured.measurement, numbers, light));
+      }
       const now = performance.now();
       const moves = session.moving.getState().running || session.getState().stage?.running === true;
       if (moves && now - told < PAGE_MS) return;

@@ -5,13 +5,23 @@ import { useEffect } from 'react';
 import { useStore } from 'zustand';
 import { zoneOf } from '#core/day/clock.ts';
 import type { TakeRecord } from '#store/records/take.ts';
-import { UNREAD_LOG, type TakeIndexState } from '#store/takeIndex.ts';
+import type { Database } from '#store/database.ts';
+import { createTakeIndex, UNREAD_LOG, type TakeIndex, type TakeIndexState } from '#store/takeIndex.ts';
 import { takeOf } from '#store/takes.ts';
 import { useBench, useSelection } from './hooks.ts';
 
+const indexes = new WeakMap<Database, TakeIndex>();
+
+/** One for the records of a window, made when a log is first looked at. */
+const indexOf = (database: Database): TakeIndex => {
+  const index = indexes.get(database) ?? createTakeIndex(database);
+  indexes.set(database, index);
+  return index;
+};
+
 /** The log of the chosen shoot, kept up with what is written. */
 export const useTakeIndex = (): TakeIndexState => {
-  const { takes } = useBench();
+  const takes = indexOf(useBench().database);
   const { id, sun } = useSelection().shoot;
   const zone = sun && zoneOf(sun.clock);
   useEffect(() => takes.open(id, zone), [takes, id, zone]);

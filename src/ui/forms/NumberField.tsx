@@ -1,9 +1,11 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useId, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { FieldSays } from './FieldSays.tsx';
 import { printNumber, readNumber, type NumberRule } from './numberText.ts';
+
+const FieldSays = dynamic(() => import('./FieldSays.tsx').then((part) => part.FieldSays));
 
 /**
  * A number that is changed where it stands: typed with decimal comma, true minus or thirds, stepped by the arrow
@@ -77,9 +79,9 @@ export const NumberField = ({
           }
         }}
       />
-      <FieldSays id={`${id}-says`} target={control}>
-        {read === undefined ? `${rule.says}; ${print(value)} stays.` : undefined}
-      </FieldSays>
+      {read === undefined && (
+        <FieldSays id={`${id}-says`} target={control}>{`${rule.says}; ${print(value)} stays.`}</FieldSays>
+      )}
     </>
   );
   if (isInline) return field;

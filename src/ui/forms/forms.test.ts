@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { failure, success } from '#core/result.ts';
+import { between } from '#store/records/common.ts';
 import { messagesIn } from './problems.ts';
 import { numberText, parsedText, printNumber, readNumber } from './numberText.ts';
 import { resultResolver } from './resultResolver.ts';
 
 describe('a typed number', () => {
-  const rule = { schema: z.number().min(-2).max(10), says: 'Loss: type stops from −2 to 10' };
+  const rule = { schema: between(-2, 10), says: 'Loss: type stops from −2 to 10' };
 
   it.each([
     ['1,5', 1.5],
@@ -22,7 +23,13 @@ describe('a typed number', () => {
   });
 
   it('is what the schema makes of it', () => {
-    const stepped = { ...rule, schema: z.number().transform((v) => 10 * Math.round(v / 10)) };
+    const stepped = {
+      ...rule,
+      schema: z.pipe(
+        z.number(),
+        z.transform((v: number) => 10 * Math.round(v / 10)),
+      ),
+    };
     expect(readNumber('4444', stepped)).toBe(4440);
   });
 

@@ -1,54 +1,14 @@
 'use client';
 
 import { useMemo } from 'react';
-import { surveyOf } from '#core/exposure/survey.ts';
-import { rampColour } from '#core/scopes/ramp.ts';
-import { printStopsDecimal } from '#core/units.ts';
-import { useCard, useJudgement, useSelection, useSession } from '../bench/hooks.ts';
-import { ladderBars, type LadderGeometry } from './ladderGeometry.ts';
+import { useCard, useSelection, useSession } from '../bench/hooks.ts';
+import type { LadderGeometry } from './ladderGeometry.ts';
 import { LADDER_RANGE, ladderMarks, spreadLabels } from './ladderModel.ts';
 
 type Props = { readonly geometry: LadderGeometry };
-type Placed = Props & {
+export type PlacedOnLadder = Props & {
   /** Where the card is placed, stops over grey; while it is dragged, where it would be. */
   readonly placement: number;
-};
-
-/** How much of the frame lies at each stop. */
-export const FrameBars = ({ geometry }: Props) => {
-  const { distribution } = useJudgement();
-  if (!distribution) return null;
-  return ladderBars(distribution, geometry).map(({ stops, ...bar }) => (
-    <rect key={stops} {...bar} fill={rampColour('viridis', stops)} />
-  ));
-};
-
-/** What was surveyed on the set: the span that must be kept, and each reading. */
-export const SurveyedSpots = ({ geometry: { left, y }, placement }: Placed) => {
-  const { setup, subjects } = useSelection();
-  const survey = useMemo(() => {
-    const { spots, meterK, meterC } = setup;
-    const found = surveyOf(spots, subjects, { k: meterK, c: meterC });
-    return found.ok && found.value.spots.length > 0 ? found.value : undefined;
-  }, [setup, subjects]);
-  if (!survey) return null;
-  const [darkest, brightest] = survey.keep;
-  return (
-    <g className="scene">
-      <line x1={left + 5} x2={left + 5} y1={y(placement + darkest)} y2={y(placement + brightest)} />
-      {survey.spots.map(({ spot, stops }) => (
-        <circle
-          key={spot.id}
-          className={spot.role === 'light' || spot.role === 'mayLose' ? 'scene-loose' : undefined}
-          cx={left + 5}
-          cy={y(placement + stops)}
-          r={4}
-        >
-          <title>{`${spot.name} ${printStopsDecimal(placement + stops)}`}</title>
-        </circle>
-      ))}
-    </g>
-  );
 };
 
 /** A LUT's output over stops, across the bar; it moves with the slider that bends it, and the ladder stays. */
@@ -70,7 +30,7 @@ export const LutCurve = ({ geometry: { left, right, y, isNarrow } }: Props) => {
 };
 
 /** Arrows of the set card: card, each face, white, warning. What hangs on the placement moves with it. */
-export const CardMarks = ({ geometry: { left, right, y }, placement }: Placed) => {
+export const CardMarks = ({ geometry: { left, right, y }, placement }: PlacedOnLadder) => {
   const { plan } = useSelection();
   const { numbers } = useCard();
   const shift = placement - plan.placement;

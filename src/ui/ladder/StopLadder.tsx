@@ -1,14 +1,18 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { useCard, useComparedProfile, useSelection } from '../bench/hooks.ts';
+import { useCard, useComparedProfile, useJudgement, useSelection } from '../bench/hooks.ts';
 import { useSize } from '../parts/useSize.ts';
 import { CardHandle } from './CardHandle.tsx';
 import { LadderEnds, LadderScale } from './LadderScale.tsx';
-import { CardMarks, FrameBars, LutCurve, SurveyedSpots } from './LadderTones.tsx';
+import { CardMarks, LutCurve } from './LadderTones.tsx';
 import { ladderGeometry, type LadderGeometry } from './ladderGeometry.ts';
+
+const FrameBars = dynamic(() => import('./FrameBars.tsx').then((part) => part.FrameBars));
+const SurveyedSpots = dynamic(() => import('./SurveyedSpots.tsx').then((part) => part.SurveyedSpots));
 
 /** What is read under the pointer: stops, and the camera's scale. */
 const Readout = ({
@@ -34,8 +38,9 @@ const Readout = ({
 
 /** Where everything lies, in stops from middle grey. */
 export const StopLadder = () => {
-  const { plan, camera } = useSelection();
+  const { plan, camera, setup } = useSelection();
   const { numbers, profile } = useCard();
+  const { distribution } = useJudgement();
   const compared = useComparedProfile();
   const [box, size] = useSize({ width: 208, height: 640 });
   const geometry = useMemo(() => ladderGeometry(size), [size]);
@@ -62,9 +67,9 @@ export const StopLadder = () => {
           onPointerLeave={() => setHover(undefined)}
         >
           <LadderScale geometry={geometry} numbers={numbers} compared={compared} />
-          <FrameBars geometry={geometry} />
+          {distribution && <FrameBars geometry={geometry} distribution={distribution} />}
           <LadderEnds geometry={geometry} numbers={numbers} />
-          <SurveyedSpots geometry={geometry} placement={placement} />
+          {setup.spots.length > 0 && <SurveyedSpots geometry={geometry} placement={placement} />}
           {compared && (
             <line
               className="ladder-compared"

@@ -1,4 +1,3 @@
-import { scaleLinear } from 'd3-scale';
 import type { Size } from '../parts/useSize.ts';
 import { LADDER_RANGE } from './ladderModel.ts';
 
@@ -26,7 +25,11 @@ export const ladderGeometry = (box: Size): LadderGeometry => {
   const height = Math.max(300, box.height);
   const isNarrow = width < NARROW;
   const [left, right] = isNarrow ? [34, width - 8] : [48, width - 56];
-  const scale = scaleLinear(LADDER_RANGE, [height - PAD.bottom, PAD.top]).clamp(true);
+  // Worked out here: a scale of the chart library is 16 kB, and the ladder is on every first screen.
+  const [lowest, highest] = LADDER_RANGE;
+  const foot = height - PAD.bottom;
+  const perStop = (foot - PAD.top) / (highest - lowest);
+  const held = (stops: number) => Math.min(highest, Math.max(lowest, stops));
   return {
     width,
     height,
@@ -34,8 +37,8 @@ export const ladderGeometry = (box: Size): LadderGeometry => {
     left,
     right,
     middle: (left + right) / 2,
-    y: scale,
-    stopsAt: (y) => scale.invert(y),
+    y: (stops) => foot - (held(stops) - lowest) * perStop,
+    stopsAt: (y) => held(lowest + (foot - y) / perStop),
   };
 };
 

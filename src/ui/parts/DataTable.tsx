@@ -9,12 +9,17 @@ import {
   useTable,
   type ColumnDef,
   type Header,
-  type Row as TableRow,
 } from '@tanstack/react-table';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import dynamic from 'next/dynamic';
 import { useMemo, useRef, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
+import type { LinesInSight as LongLines } from './LinesInSight.tsx';
+import { TableLine, type Shown } from './TableLine.tsx';
+
+const LinesInSight = dynamic(() =>
+  import('./LinesInSight.tsx').then((part) => part.LinesInSight),
+) as typeof LongLines;
 
 /** A column of a table: its heading, what stands in a cell, what it is sorted by. The first one names the row. */
 export type Column<Row> = {
@@ -31,14 +36,14 @@ export type Column<Row> = {
   readonly group?: string;
 };
 
-type RowProps = { readonly className?: string; readonly [data: `data-${string}`]: string | boolean };
+export type RowProps = { readonly className?: string; readonly [data: `data-${string}`]: string | boolean };
 
 const features = tableFeatures({
   rowSortingFeature,
   sortedRowModel: createSortedRowModel(),
   sortFns: { basic: sortFn_basic },
 });
-type Features = typeof features;
+export type Features = typeof features;
 
 /** Columns as the table library has them: neighbours of one group under its heading. */
 const definitions = <Row extends object>(columns: readonly Column<Row>[]) => {
@@ -99,72 +104,8 @@ const Heading = <Row extends object>({
   );
 };
 
-const classOf = <Row,>({ className }: Column<Row>, row: Row) =>
-  typeof className === 'function' ? className(row) : className;
-
-type Shown<Row> = {
-  readonly columns: readonly Column<Row>[];
-  readonly rowProps?: (row: Row) => RowProps;
-};
-
-const Line = <Row extends object>({
-  row: { original, index },
-  columns,
-  rowProps,
-  place,
-}: Shown<Row> & { row: TableRow<Features, Row>; place?: number }) => (
-  <tr aria-rowindex={place} {...rowProps?.(original)}>
-    {columns.map((column, i) => {
-      const props = { className: classOf(column, original), title: column.title?.(original) };
-      const content = column.cell(original, index);
-      return i === 0 ? (
-        <th key={column.id} scope="row" {...props}>
-          {content}
-        </th>
-      ) : (
-        <td key={column.id} {...props}>
-          {content}
-        </td>
-      );
-    })}
-  </tr>
-);
-
 /** From so many rows on, only those in sight are drawn; the table scrolls in its own place then. */
 const MANY_ROWS = 60;
-/** About the height of a row, px: what is not drawn is reckoned by it. */
-const ROW_PX = 29;
-
-/** The rows of a long table that are in sight, and the height of those that are not. */
-const LinesInSight = <Row extends object>({
-  rows,
-  scroll,
-  ...shown
-}: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: scroll,
-    estimateSize: () => ROW_PX,
-    overscan: 12,
-  });
-  const items = virtual.getVirtualItems();
-  const gap = (height: number) =>
-    height > 0 && (
-      <tr aria-hidden>
-        <td colSpan={shown.columns.length} className="long-gap" height={height} />
-      </tr>
-    );
-  return (
-    <>
-      {gap(items[0]?.start ?? 0)}
-      {items.map(({ index }) => (
-        <Line key={rows[index].id} row={rows[index]} place={index + 2} {...shown} />
-      ))}
-      {gap(virtual.getTotalSize() - (items.at(-1)?.end ?? 0))}
-    </>
-  );
-};
-
 /** A table that compares or lists: sorted by its headings where that tells something. */
 export const DataTable = <Row extends object>({
   label,
@@ -230,7 +171,7 @@ export const DataTable = <Row extends object>({
         {isLong ? (
           <LinesInSight rows={shown} columns={columns} rowProps={rowProps} scroll={() => scroll.current} />
         ) : (
-          shown.map((row) => <Line key={row.id} row={row} columns={columns} rowProps={rowProps} />)
+          shown.map((row) => <TableLine key={row.id} row={row} columns={columns} rowProps={rowProps} />)
         )}
       </tbody>
     </Table>

@@ -1,9 +1,13 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRef, useState, type ReactNode } from 'react';
-import Overlay from 'react-bootstrap/Overlay';
-import Popover from 'react-bootstrap/Popover';
 import Button from 'react-bootstrap/Button';
+import { useWhenIdle } from '../useWhenIdle.ts';
+import type { PopupPlacement } from './PopupPanel.tsx';
+
+const loadPanel = () => import('./PopupPanel.tsx').then((part) => part.PopupPanel);
+const PopupPanel = dynamic(loadPanel);
 
 /** A button that opens a small panel beside it; Escape and a click elsewhere close it. */
 export const Popup = ({
@@ -23,12 +27,14 @@ export const Popup = ({
   variant?: 'outline-secondary' | 'bare';
   className?: string;
   panelClass?: string;
-  placement?: 'bottom-end' | 'bottom-start' | 'top-start' | 'top-end';
+  placement?: PopupPlacement;
   children: ReactNode | ((close: () => void) => ReactNode);
 }) => {
-  const [open, setOpen] = useState(false);
+  /** Undefined until it was pressed. */
+  const [open, setOpen] = useState<boolean>();
   const target = useRef<HTMLButtonElement>(null);
   const close = () => setOpen(false);
+  useWhenIdle(loadPanel);
   return (
     <>
       <Button
@@ -38,35 +44,23 @@ export const Popup = ({
         className={className}
         title={says}
         aria-haspopup="dialog"
-        aria-expanded={open}
+        aria-expanded={open === true}
         onClick={() => setOpen(!open)}
       >
         {name}
       </Button>
-      <Overlay
-        target={target}
-        show={open}
-        placement={placement}
-        rootClose
-        onHide={({ type, target: hit }) => {
-          // A press on the button itself is the button's own: while the panel still fades it would be closed at once.
-          const isOwn = type === 'click' && hit instanceof Node && target.current?.contains(hit);
-          if (!isOwn) close();
-        }}
-      >
-        <Popover
-          className={`cell-popover ${panelClass}`}
-          role="dialog"
-          aria-label={label}
-          onKeyDown={(event) => {
-            if (event.key !== 'Escape') return;
-            close();
-            target.current?.focus();
-          }}
+      {open !== undefined && (
+        <PopupPanel
+          target={target}
+          show={open}
+          label={label}
+          className={panelClass}
+          placement={placement}
+          onClose={close}
         >
-          <Popover.Body>{typeof children === 'function' ? children(close) : children}</Popover.Body>
-        </Popover>
-      </Overlay>
+          {typeof children === 'function' ? children(close) : children}
+        </PopupPanel>
+      )}
     </>
   );
 };

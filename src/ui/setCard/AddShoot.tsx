@@ -1,10 +1,10 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
+import { standardSchemaResolver } from '@hookform/resolvers/standard-schema';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FormProvider, useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { newSetup, newShoot } from '#store/newShoot.ts';
 import { nameSchema } from '#store/records/common.ts';
 import { useBench, useSelect, useSelection } from '../bench/hooks.ts';
@@ -18,7 +18,11 @@ export const AddShoot = () => {
   const { book } = useBench();
   const selection = useSelection();
   const select = useSelect();
-  const form = useForm({ defaultValues: { name: '' }, mode: 'onChange', resolver: zodResolver(FORM) });
+  const form = useForm({
+    defaultValues: { name: '' },
+    mode: 'onChange',
+    resolver: standardSchemaResolver(FORM),
+  });
   const { isValid, isSubmitting } = form.formState;
   const isReady = isValid && !isSubmitting;
   const addSetup = form.handleSubmit(async ({ name }) => {

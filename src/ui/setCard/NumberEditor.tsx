@@ -3,7 +3,8 @@
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { between } from '#store/records/common.ts';
 import { NumberField } from '../forms/NumberField.tsx';
 import { printNumber } from '../forms/numberText.ts';
 
@@ -29,11 +30,8 @@ export const NumberEditor = ({
   onSet: (value: number) => void;
 }) => {
   const span = `${printNumber(min)} to ${printNumber(max)}`;
-  const schema = z
-    .number()
-    .min(min)
-    .max(max)
-    .transform((typed) => Math.round(typed / step) * step);
+  const inSteps = z.transform((typed: number) => Math.round(typed / step) * step);
+  const schema = z.pipe(between(min, max), inSteps);
   const move = (by: number) => onSet(Math.min(max, Math.max(min, value + by)));
   return (
     <div className="number-editor">

@@ -1,28 +1,24 @@
 'use client';
 
-import { useEffect, useState, type ReactNode } from 'react';
-import Alert from 'react-bootstrap/Alert';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { printInstant } from '#core/day/clock.ts';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
-import { SetAsideNotice } from './SetAsideNotice.tsx';
+import { useWhenIdle } from '../useWhenIdle.ts';
+import { loadAlert, Notice } from './Notice.tsx';
 import type { Said } from './useLogTake.ts';
+
+const SetAsideNotice = dynamic(() => import('./SetAsideNotice.tsx').then((part) => part.SetAsideNotice));
+const LostNotice = dynamic(() => import('./LostNotice.tsx').then((part) => part.LostNotice));
 
 const SHOWN_MS = 6000;
 
-/** One thing that is said: it stands, it does not interrupt. */
-const Notice = ({ isBad = false, children }: { isBad?: boolean; children: ReactNode }) => (
-  <Alert bsPrefix="notice" variant={isBad ? 'bad' : 'plain'} role="status" transition={false}>
-    {children}
-  </Alert>
-);
-
 /** What just happened, what went wrong, and the way back. */
 export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
+  useWhenIdle(loadAlert);
   const { book, session, lost: lostBefore } = useBench();
   const lost = lostBefore();
-  const [isToldOfLoss, setToldOfLoss] = useState(false);
   const records = useRecords();
   const [leftOut] = useState(leftOutSetups);
   const selection = useSelection();
@@ -50,18 +46,7 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
           A newer Candelum wrote these records: they are shown and exported, and not changed.
         </Notice>
       )}
-      {lost && !isToldOfLoss && (
-        <Notice isBad>
-          <span>
-            This browser kept records from {printInstant(lost.since)} on, and they are gone: it has lost or
-            deleted them.
-            {lost.savedAt ? ` You saved them last on ${printInstant(lost.savedAt)}: look for that file.` : ''}
-          </span>
-          <Button size="sm" variant="outline-secondary" onClick={() => setToldOfLoss(true)}>
-            Close
-          </Button>
-        </Notice>
-      )}
+      {lost && <LostNotice {...lost} />}
       {leftOut.length > 0 && (
         <Notice isBad>
           <span>A set-up whose screen stopped is left out in this window.</span>
@@ -77,7 +62,7 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
           </Button>
         </Notice>
       )}
-      <SetAsideNotice items={records.setAside} />
+      {records.setAside.length > 0 && <SetAsideNotice items={records.setAside} />}
       {selection.problems.map((problem) => (
         <Notice key={problem} isBad>
           {problem}

@@ -2,9 +2,9 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import { setAsideWords, type SetAside } from '#store/setAside.ts';
+import { Notice } from './Notice.tsx';
 
 const SetAsideDialog = dynamic(() => import('./SetAsideDialog.tsx').then((part) => part.SetAsideDialog));
 
@@ -17,12 +17,12 @@ export const SetAsideNotice = ({ items }: { items: readonly SetAside[] }) => {
       ? `The ${setAsideWords(items[0])} cannot be read and is left as it is.`
       : `${items.length} stored records cannot be read and are left as they are.`;
   return (
-    <Alert bsPrefix="notice" variant="bad" role="status" transition={false} data-set-aside={items.length}>
+    <Notice isBad data-set-aside={items.length}>
       <span>{says} All else works.</span>
       <Button size="sm" variant="outline-secondary" onClick={() => setOpen(true)}>
         What to do
       </Button>
       {isOpen && <SetAsideDialog items={items} onHide={() => setOpen(false)} />}
-    </Alert>
+    </Notice>
   );
 };

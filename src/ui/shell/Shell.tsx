@@ -7,20 +7,26 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { BenchProvider } from '../bench/BenchProvider.tsx';
+import { openServices } from '../bench/services.ts';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
 import { StopLadder } from '../ladder/StopLadder.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
+import { useWhenIdle } from '../useWhenIdle.ts';
 import { LogContext } from './LogContext.ts';
 import { Mark } from './Mark.tsx';
 import { Notices } from './Notices.tsx';
+import { loadStopped } from './Stopped.tsx';
 import { STEPS } from './steps.ts';
 import { useLogTake } from './useLogTake.ts';
 import { useKey } from './useKey.ts';
 import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
+
+// The records open while the page still wakes up.
+if (typeof window !== 'undefined') openServices();
 
 const KeyHelp = dynamic(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
 
@@ -102,6 +108,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const { next } = useSurround();
   const { log, said, hush } = useLogTake();
   const unsaved = useUnsaved();
+  useWhenIdle(loadStopped);
   /** Undefined until it was asked for. */
   const [help, setHelp] = useState<boolean>();
   const { placement } = selection.plan;

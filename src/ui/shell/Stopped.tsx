@@ -1,75 +1,25 @@
 'use client';
 
-import { useState, useSyncExternalStore } from 'react';
+import dynamic from 'next/dynamic';
 import Button from 'react-bootstrap/Button';
-import { allRecordsJson } from '#store/exports/allRecordsJson.ts';
-import { resolveSelection } from '#store/selection.ts';
-import { failureWords } from '#store/words.ts';
-import { leaveOutSetup } from '../bench/leftOut.ts';
-import { markSaved } from '../bench/marker.ts';
-import { openServices } from '../bench/services.ts';
-import { download } from '../download.ts';
 import { Empty } from '../parts/Empty.tsx';
 
-const never = () => () => undefined;
+/** Fetched while all goes well: where a screen stops, it may be for want of a connection. */
+export const loadStopped = () => import('./StoppedChoices.tsx').then((part) => part.StoppedChoices);
 
-/** The set-up that the address means; the first where it says nothing. */
-const setupHere = (): string | undefined => {
-  const url = new URLSearchParams(window.location.search);
-  const ids = { shoot: url.get('shoot'), setup: url.get('setup'), camera: url.get('camera') };
-  try {
-    return resolveSelection(openServices().book.getState(), ids)?.setup.id ?? ids.setup ?? undefined;
-  } catch {
-    return ids.setup ?? undefined;
-  }
-};
+/** Where not even the choices can be fetched. */
+const LoadAgain = () => (
+  <Button variant="outline-secondary" onClick={() => window.location.reload()}>
+    Load again
+  </Button>
+);
 
-/** A screen that stopped: what can be done so that nothing is lost and work goes on. */
-export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) => {
-  const services = useSyncExternalStore(never, openServices, () => undefined);
-  const [problem, setProblem] = useState<string>();
-  const undoable = services?.book.getState().undoable;
-  const goOn = () => {
-    const setup = setupHere();
-    if (setup) leaveOutSetup(setup);
-    window.location.replace(new URL('/plan', window.location.href));
-  };
-  const backUp = async () => {
-    if (!services) return;
-    try {
-      const text = await allRecordsJson(services.database, new Date());
-      download('candelum-records.json', text, 'application/json');
-      markSaved(new Date());
-    } catch (failed) {
-      setProblem(`The records were not saved: ${failureWords(failed)}.`);
-    }
-  };
-  return (
-    <Empty title="This screen stopped">
-      <p className="quiet">{error.message}. What was stored is safe in this browser; nothing was deleted.</p>
-      <div className="d-flex flex-wrap justify-content-center gap-2">
-        <Button variant="outline-secondary" onClick={reset}>
-          Show it again
-        </Button>
-        <Button
-          variant="outline-secondary"
-          disabled={!undoable}
-          onClick={() => void services?.book.undo().then(reset)}
-        >
-          {undoable ? `Undo ${undoable}` : 'Nothing to undo'}
-        </Button>
-        <Button variant="outline-secondary" onClick={goOn}>
-          Go on without this set-up
-        </Button>
-        <Button variant="outline-secondary" onClick={() => void backUp()}>
-          Save all records
-        </Button>
-      </div>
-      {problem && (
-        <p className="text-warn mt-2" role="alert">
-          {problem}
-        </p>
-      )}
-    </Empty>
-  );
-};
+const StoppedChoices = dynamic(() => loadStopped().catch(() => LoadAgain));
+
+/** A screen that stopped: what is wrong, and what can be done. */
+export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) => (
+  <Empty title="This screen stopped">
+    <p className="quiet">{error.message}. What was stored is safe in this browser; nothing was deleted.</p>
+    <StoppedChoices reset={reset} />
+  </Empty>
+);

@@ -1,14 +1,11 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Button from 'react-bootstrap/Button';
-import { demoEdit } from '#store/demo/demoEdit.ts';
-import { useBench, useRecords } from '../bench/hooks.ts';
-import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
 import { Empty } from '../parts/Empty.tsx';
 import { Mark } from './Mark.tsx';
-import { SetAsideNotice } from './SetAsideNotice.tsx';
 
-const reload = () => window.location.replace(new URL('/plan', window.location.href));
+const NothingHere = dynamic(() => import('./NothingHere.tsx').then((part) => part.NothingHere));
 
 const Closed = ({ problem }: { problem?: string }) => (
   <Empty title="The records are not open">
@@ -18,44 +15,6 @@ const Closed = ({ problem }: { problem?: string }) => (
     </Button>
   </Empty>
 );
-
-/** No shoot, set-up or camera to show: the demo's can be put in, what is set aside mended. */
-const NothingHere = () => {
-  const { book } = useBench();
-  const records = useRecords();
-  const fill = async () => {
-    const edit = await demoEdit(book.getState());
-    if (await book.edit(edit)) window.history.replaceState(null, '', '/plan');
-  };
-  return (
-    <Empty title="No shoot with a camera in these records">
-      <p className="quiet">Put the demo shoot in to begin with; what is stored stays as it is.</p>
-      <div className="d-flex flex-wrap justify-content-center gap-2">
-        <Button variant="primary" onClick={() => void fill()}>
-          Put the demo shoot in
-        </Button>
-        {records.undoable && (
-          <Button variant="outline-secondary" onClick={() => void book.undo()}>
-            Undo {records.undoable}
-          </Button>
-        )}
-        {leftOutSetups().length > 0 && (
-          <Button
-            variant="outline-secondary"
-            onClick={() => {
-              leaveNoneOut();
-              reload();
-            }}
-          >
-            Show what was left out
-          </Button>
-        )}
-      </div>
-      {records.problem && <p className="text-warn mt-2">{records.problem}</p>}
-      <SetAsideNotice items={records.setAside} />
-    </Empty>
-  );
-};
 
 /** What is shown before there is a set-up to show. */
 export const Waiting = ({

@@ -2,8 +2,10 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { logLabel } from '#store/book.ts';
+import { useWhenIdle } from '../useWhenIdle.ts';
 import { useBench, useCard, useMuted, useSelection } from '../bench/hooks.ts';
-import { logTake } from '../bench/logTake.ts';
+
+const loadLogTake = () => import('../bench/logTake.ts');
 
 /** What was just done, and the step of undo that takes it back. */
 export type Said = { readonly text: string; readonly undoes: string };
@@ -16,6 +18,7 @@ export const useLogTake = () => {
   const [muted] = useMuted();
   const [said, setSaid] = useState<Said>();
   const busy = useRef(false);
+  useWhenIdle(loadLogTake);
   const latest = useRef({ selection, card, muted });
   useEffect(() => {
     latest.current = { selection, card, muted };
@@ -24,6 +27,7 @@ export const useLogTake = () => {
     if (busy.current) return;
     busy.current = true;
     try {
+      const { logTake } = await loadLogTake();
       const take = await logTake(services, { ...latest.current, now: new Date(), id: crypto.randomUUID() });
       if (take) {
         const what = take.measured ? take.measured.file : 'the card alone, no frame measured';

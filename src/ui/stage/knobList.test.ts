@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { KNOBS, type KnobContext } from './knobList.ts';
-import { knobsOfCard, PLAIN_AUTOMATICS, type Knobs } from './stageModel.ts';
+import { knobsOfCard, type Knobs } from './stageModel.ts';
+import { PLAIN_AUTOMATICS } from './stageStart.ts';
 
 const at = (cameraId: string) => {
   const selection = demoSelection(cameraId === 'small-cam' ? 'slipway' : 'furnace-mouth', cameraId);

@@ -22,16 +22,14 @@ import {
   automaticStep,
   autoRulesOf,
   bodyOf,
-  FIRST_LOOK,
   irisesOf,
   knobsOfCard,
-  patchesOfTruth,
-  PLAIN_AUTOMATICS,
   settingsOfKnobs,
   stepIn,
   stepKelvin,
   withAutomatics,
 } from './stageModel.ts';
+import { FIRST_LOOK, patchesOfTruth, PLAIN_AUTOMATICS } from './stageStart.ts';
 
 const book = demoBook();
 const truthOf = (id: StageSceneId) => {

@@ -1,9 +1,5 @@
 import { exactFNumber, F_NUMBERS } from '#core/exposure/aperture.ts';
 import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
-import type { Frame } from '#core/frame/frame.ts';
-import type { StageSceneId } from '#store/demo/scenes.ts';
-import type { SceneTruth } from '#core/scene/truth.ts';
-import type { Patch } from '#core/scopes/measure.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { MeterMode } from '#core/sensor/meter.ts';
@@ -35,13 +31,6 @@ export type Automatics = {
   /** Middle of the spot, in fractions of the picture. */
   readonly spot: readonly [number, number];
 };
-export const PLAIN_AUTOMATICS: Automatics = {
-  iris: false,
-  iso: false,
-  balance: false,
-  mode: 'whole',
-  spot: [0.5, 0.5],
-};
 
 /** Diffusion filters by strength: the share of light they spread, within what is usual (0.5 to 2 %). Our own. */
 export const DIFFUSIONS = [
@@ -61,11 +50,6 @@ export const knobsOfCard = ({ plan }: Selection): Knobs => ({
   profileId: plan.profileId,
   diffusion: 0,
 });
-
-/** How a scene was first found, where it differs from the card: the demo has something to judge. */
-export const FIRST_LOOK: Partial<Record<StageSceneId, Partial<Knobs>>> = {
-  'bench-interview': { iris: 5 },
-};
 
 /** Widest clip of a camera's own profiles: there its sensor is full. */
 const fullStopsOf = (camera: CameraRecord, records: BookRecords): number =>
@@ -184,23 +168,3 @@ export const stepIn = <T>(list: readonly T[], nearest: (entry: T) => number, ste
   const at = list.reduce((best, entry, i) => (nearest(entry) < nearest(list[best]) ? i : best), 0);
   return list[Math.min(list.length - 1, Math.max(0, at + steps))];
 };
-
-/** Card and faces of a scene as marks on its picture. */
-export const patchesOfTruth = (
-  { objects }: SceneTruth,
-  { width, height }: Pick<Frame, 'width' | 'height'>,
-): Patch[] =>
-  objects
-    .filter(({ kind, subjectId }) => kind === 'card' || (kind === 'skin' && subjectId !== undefined))
-    .toSorted((a, b) => Number(b.kind === 'card') - Number(a.kind === 'card'))
-    .map(({ kind, subjectId, rect }) => ({
-      id: kind === 'card' ? 'card' : `skin-${subjectId}`,
-      kind: kind === 'card' ? 'card' : 'skin',
-      subjectId: kind === 'skin' ? subjectId : undefined,
-      rect: {
-        x: Math.round(rect.x * width),
-        y: Math.round(rect.y * height),
-        width: Math.max(2, Math.round(rect.width * width)),
-        height: Math.max(2, Math.round(rect.height * height)),
-      },
-    }));

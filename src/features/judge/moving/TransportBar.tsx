@@ -10,7 +10,7 @@ import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts'
 import { useSize } from '#ui/parts/useSize.ts';
 import { useKey } from '#ui/shell/useKey.ts';
 import { DriftChart } from './DriftChart.tsx';
-import { driftOf, worstOf } from '#ui/bench/benchModel.ts';
+import { driftOf, worstOf } from '#ui/bench/judgement.ts';
 import { framesToLookAt, printTime } from './clipModel.ts';
 
 const TALL = 50;

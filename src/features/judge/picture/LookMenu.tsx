@@ -3,7 +3,6 @@
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { z } from 'zod';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
@@ -13,6 +12,7 @@ import { NO_CHOICE, openedSpec } from '#ui/bench/useThrough.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { between } from '#store/records/common.ts';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import type { JudgeLook, SetJudgeLook } from '../useJudgeView.ts';
 import { GUIDE_IDS, GUIDES, type GuideId } from './guideList.ts';
@@ -24,7 +24,7 @@ const AGAINST = [
   { id: 'hero', name: 'hero' },
 ] as const;
 
-const RATIO = { schema: z.number().min(0.2).max(5), says: 'Type width over height, 0.2 to 5' };
+const RATIO = { schema: between(0.2, 5), says: 'Type width over height, 0.2 to 5' };
 
 /** Where grey of the profile lands through the file that was opened, signal 0..1. */
 const useOpenedGrey = (): number | undefined => {

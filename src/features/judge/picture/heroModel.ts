@@ -3,7 +3,7 @@ import { castOf } from '#core/verdict/cast.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { cardReading } from '#core/verdict/index.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import { stripSample } from '#ui/bench/strip.ts';
+import { stripSample } from '#ui/bench/stripSample.ts';
 
 /** How the frame on the bench differs from the hero: brighter and warmer are +. */
 export type HeroDifference = {

@@ -1,6 +1,6 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
+import { standardSchemaResolver } from '@hookform/resolvers/standard-schema';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -29,7 +29,7 @@ export const BagForm = ({
   const [id] = useState(() => record?.id ?? crypto.randomUUID());
   const form = useForm<BagTexts, unknown, RecordOf<BagTable>>({
     defaultValues: bagTexts(kind, was),
-    resolver: zodResolver(bagForm(kind, selection, id)),
+    resolver: standardSchemaResolver(bagForm(kind, selection, id)),
   });
   const save = form.handleSubmit(async (after) => {
     if (await book.edit(bagEdit(kind, after, selection, was))) onDone();

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { BookRecords } from '#store/book.ts';
 import type { Edit } from '#store/edits.ts';
 import { nameSchema } from '#store/records/common.ts';
@@ -21,18 +21,18 @@ export const bagTexts = (kind: BagKind, record?: RecordOf<BagTable>): BagTexts =
 
 /** The form of a kind: texts in, the record as the store has it out; what is wrong is said by field. */
 export const bagForm = (kind: BagKind, selection: Selection, id: string) =>
-  z
-    .object({
+  z.pipe(
+    z.object({
       name: z
         .string()
-        .refine((text) => nameSchema.safeParse(text).success, `Name: give the ${kind.one} one.`),
+        .check(z.refine((text) => nameSchema.safeParse(text).success, `Name: give the ${kind.one} one.`)),
       ...Object.fromEntries(kind.fields.map((field) => [field.id, field.schema ?? z.string()])),
-    })
-    .transform((values, context): RecordOf<BagTable> => {
+    }),
+    z.transform((values, context): RecordOf<BagTable> => {
       const { name, ...rest } = values;
       const made = kind.make(rest as never, selection);
       const wrong = (field: string, message: string) => {
-        context.addIssue({ code: 'custom', path: [field], message });
+        context.issues.push({ code: 'custom', path: [field], message, input: values });
         return z.NEVER;
       };
       if (!made.ok) return wrong(made.where, made.reason);
@@ -41,7 +41,8 @@ export const bagForm = (kind: BagKind, selection: Selection, id: string) =>
       return read.success
         ? (read.data as RecordOf<BagTable>)
         : wrong('name', `${kind.title}: ${issueWords(read.error, record)}.`);
-    });
+    }),
+  );
 
 /** The edit that puts a new record into the bag, or in the place of the one it was filled from. */
 export const bagEdit = (

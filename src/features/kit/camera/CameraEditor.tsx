@@ -1,6 +1,6 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
+import { standardSchemaResolver } from '@hookform/resolvers/standard-schema';
 import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -89,7 +89,7 @@ export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
   const form = useForm<CameraFields, unknown, CameraRecord>({
     mode: 'onChange',
     defaultValues: fieldsOfCamera(was),
-    resolver: zodResolver(cameraForm(was)),
+    resolver: standardSchemaResolver(cameraForm(was)),
   });
   const save = form.handleSubmit(
     async (after) => {

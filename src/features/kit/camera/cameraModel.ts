@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { sensorFromFloor } from '#core/noise/sensorNoise.ts';
 import type { Edit } from '#store/edits.ts';
 import { cameraSchema, type CameraRecord } from '#store/records/camera.ts';
@@ -22,27 +22,28 @@ export const fieldsOfCamera = (camera: CameraRecord): CameraFields => ({
 });
 
 const TEXTS = Object.fromEntries(
-  CAMERA_FIELD_IDS.map((id) => [id, (fieldOf(id).schema ?? z.string()) as z.ZodType<unknown, string>]),
-) as Readonly<Record<CameraFieldId, z.ZodType<unknown, string>>>;
+  CAMERA_FIELD_IDS.map((id) => [id, (fieldOf(id).schema ?? z.string()) as z.ZodMiniType<unknown, string>]),
+) as Readonly<Record<CameraFieldId, z.ZodMiniType<unknown, string>>>;
 
 /**
  * The form of a camera: fields in, the camera as the store has it out, on the base of the one it was; what is
  * wrong is said by field.
  */
 export const cameraForm = (was: CameraRecord) =>
-  z
-    .object({
+  z.pipe(
+    z.object({
       ...TEXTS,
-      lean: z.custom<CameraRecord['lean']>().optional(),
-      noise: z.custom<CameraRecord['noise']>().optional(),
-    })
-    .transform((values, context): CameraRecord => {
+      lean: z.optional(z.custom<CameraRecord['lean']>()),
+      noise: z.optional(z.custom<CameraRecord['noise']>()),
+    }),
+    z.transform((values, context): CameraRecord => {
       let camera = was;
       for (const id of CAMERA_FIELD_IDS) {
         const { put, check } = fieldOf(id);
         camera = put(camera, values[id] as never);
         const message = check?.(camera);
-        if (message !== undefined) context.addIssue({ code: 'custom', path: [id], message });
+        if (message !== undefined)
+          context.issues.push({ code: 'custom', path: [id], message, input: values });
       }
       // A floor typed by hand overrules what an older measurement said of the sensor.
       const stale = camera.floorStops !== was.floorStops && values.noise === was.noise;
@@ -52,13 +53,15 @@ export const cameraForm = (was: CameraRecord) =>
       const record = { ...camera, lean: values.lean, noise };
       const read = cameraSchema.safeParse(record);
       if (read.success) return read.data;
-      context.addIssue({
+      context.issues.push({
         code: 'custom',
         path: ['camera'],
         message: `The ${issueWords(read.error, record)}.`,
+        input: values,
       });
       return z.NEVER;
-    });
+    }),
+  );
 
 /**
  * A further camera in the kit, like the one at hand, and in the set-up it was added from; nothing measured

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { parseNumber } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { parsedText } from '#ui/forms/numberText.ts';
@@ -13,7 +13,7 @@ export type Field<Value = never> = {
   readonly isWords?: boolean;
   readonly print: (camera: CameraRecord) => string;
   /** The text as a value; without it, the text itself. */
-  readonly schema?: z.ZodType<Value, string>;
+  readonly schema?: z.ZodMiniType<Value, string>;
   readonly put: (camera: CameraRecord, value: Value) => CameraRecord;
   /** What is wrong beside the fields before it, as one sentence. */
   readonly check?: (camera: CameraRecord) => string | undefined;

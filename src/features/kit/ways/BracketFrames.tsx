@@ -3,17 +3,17 @@
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
-import { z } from 'zod';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
 import { printStopsExact } from '#core/units.ts';
 import { stopsSchema } from '#store/records/common.ts';
+import { between } from '#store/records/common.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
 
 const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
-const MARK_RULE = { schema: z.number().min(0).max(100), says: 'Type 0 to 100 %' };
+const MARK_RULE = { schema: between(0, 100), says: 'Type 0 to 100 %' };
 const STOPS_RULE = { schema: stopsSchema, says: 'Type stops, such as −2 or 1 1/3' };
 const MARK_KEYS = Object.keys(MARK_WORDS) as (keyof CardMark)[];
 const PREVIEW = 356;

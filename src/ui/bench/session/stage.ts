@@ -2,7 +2,8 @@ import { sceneFiles, sceneFits, sceneFor, stageScene, type StageSceneId } from '
 import { failure, success, type Result } from '#core/result.ts';
 import type { ClipInput, ExposeInput, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { CallOptions, Client } from '#workers/rpc/client.ts';
-import { FIRST_LOOK, patchesOfTruth, PLAIN_AUTOMATICS, type Seen } from '../../stage/stageModel.ts';
+import type { Seen } from '../../stage/stageModel.ts';
+import { FIRST_LOOK, patchesOfTruth, PLAIN_AUTOMATICS } from '../../stage/stageStart.ts';
 import { fetchBytes, wordsOf } from './files.ts';
 import type { Moving } from './moving.ts';
 import type { Opening } from './opening.ts';

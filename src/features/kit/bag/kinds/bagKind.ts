@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { Result } from '#core/result.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { BookRecords } from '#store/book.ts';
@@ -21,7 +21,7 @@ export type BagField = {
   /** Text when nothing is typed yet. */
   readonly empty: string;
   /** What the text is read as; without it, the text itself. */
-  readonly schema?: z.ZodType<unknown, string>;
+  readonly schema?: z.ZodMiniType<unknown, string>;
   readonly options?: readonly (readonly [string, string])[];
   /** Options that come from the kit. */
   readonly optionsOf?: (records: BookRecords) => readonly (readonly [string, string])[];
@@ -52,7 +52,7 @@ export const numberField = (
   id: string,
   label: string,
   empty: string,
-  schema: z.ZodType<number>,
+  schema: z.ZodMiniType<number>,
   says: string,
   hint?: string,
 ): BagField => ({ id, label, empty, schema: numberText(schema, says), hint });
@@ -65,7 +65,7 @@ export const tintField = numberField(
   'Tint: type thousandths of Duv from −100 to 100, green +',
   'thousandths of Duv, green +',
 );
-export const miredField = (label: string, schema: z.ZodType<number>, most: number) =>
+export const miredField = (label: string, schema: z.ZodMiniType<number>, most: number) =>
   numberField('mired', label, '0', schema, `Mired: type a shift from −${most} to ${most}, warm +`, 'warm +');
 
 export const signed = (value: number) =>

@@ -1,3 +1,4 @@
+import * as z from 'zod/mini';
 import { success } from '#core/result.ts';
 import { monitorSchema, type MonitorRecord } from '#store/records/bag.ts';
 import { numberField, type BagKind } from './bagKind.ts';
@@ -22,7 +23,7 @@ export const monitors: BagKind<'monitors', MonitorValues> = {
       'LUT points a side',
       '33',
       // One point is no table.
-      lutPoints.refine((points) => points !== 1),
+      lutPoints.check(z.refine((points) => points !== 1)),
       'LUT points: type 2 to 129, such as 33, or 0 for none',
       '0: loads none',
     ),

@@ -1,0 +1,156 @@
+'use client';
+
+import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
+import { setCardNumbers } from '#core/exposure/setCard.ts';
+import { zebraTrap } from '#core/exposure/zebraSheet.ts';
+import { printZebra } from '#core/exposure/zebra.ts';
+import { printStops, printStopsDecimal } from '#core/units.ts';
+import { monitorPicture } from '#store/monitorPicture.ts';
+import { useCard, useEditPlan, useSelection } from '#ui/bench/hooks.ts';
+import { inPost } from '#ui/format.ts';
+import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
+import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
+import { Folded } from '#ui/parts/Folded.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { REASONS } from '#ui/setCard/reasons.ts';
+import { placementRows } from './placementRows.ts';
+import { behindTheLut } from './planWords.ts';
+
+type Placed = ReturnType<typeof placementRows>[number];
+
+const Placements = () => {
+  const selection = useSelection();
+  const editPlan = useEditPlan();
+  const rows = useMemo(() => placementRows(selection), [selection]);
+  const { subjects, plan } = selection;
+  const isTaken = ({ placement }: Placed) => Math.abs(placement - plan.placement) < 0.01;
+  const columns: readonly Column<Placed>[] = [
+    {
+      id: 'placement',
+      header: 'Placement',
+      cell: (row) => (
+        <Button
+          variant="bare"
+          className="row-pick"
+          aria-pressed={isTaken(row)}
+          onClick={() => editPlan(`Placement ${printStops(row.placement)}`, { placement: row.placement })}
+        >
+          {printStops(row.placement)}
+        </Button>
+      ),
+    },
+    { id: 'card', header: 'Card zebra', cell: ({ card }) => card },
+    ...subjects.map(({ id, name, skinOffset }, i) => ({
+      id: `face ${id}`,
+      header: (
+        <>
+          {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
+        </>
+      ),
+      cell: ({ skin }: Placed) => skin[i],
+    })),
+    {
+      id: 'rounding',
+      header: 'Rounding, stop',
+      cell: ({ limited, cost }) => (limited ? 'out of reach' : printStopsDecimal(cost, 2)),
+      className: ({ limited }) => (limited ? 'text-warn' : undefined),
+    },
+    { id: 'over', header: 'Stops over it', cell: ({ roomAbove }) => printStopsDecimal(roomAbove) },
+    { id: 'under', header: 'Usable under it', cell: ({ usableBelow }) => printStopsDecimal(usableBelow) },
+    { id: 'post', header: 'In post', cell: ({ placement }) => inPost(placement) },
+  ];
+  return (
+    <Panel
+      title="Placement by thirds"
+      note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]"
+      className="placements"
+    >
+      <DataTable
+        label="Placement by thirds"
+        columns={columns}
+        rows={rows}
+        rowKey={({ placement }) => String(placement)}
+        rowProps={(row) => ({ className: isTaken(row) ? 'taken' : undefined })}
+      />
+    </Panel>
+  );
+};
+
+const Light = () => {
+  const selection = useSelection();
+  const { numbers } = useCard();
+  const input = { selection, numbers };
+  const rows = [
+    { name: 'Light', ...REASONS.iris(input) },
+    { name: 'ISO', ...REASONS.iso(input) },
+    { name: 'Shutter', ...REASONS.shutter(input) },
+  ];
+  return (
+    <Panel title="What these settings mean" note="computed from the card">
+      {rows.map(({ name, why, lines }) => (
+        <Folded
+          key={name}
+          className="reason"
+          title={
+            <>
+              <strong>{name}</strong> <span>{why}</span>
+            </>
+          }
+        >
+          <Arithmetic lines={lines} />
+        </Folded>
+      ))}
+    </Panel>
+  );
+};
+
+const ZebraTrap = () => {
+  const selection = useSelection();
+  const { numbers } = useCard();
+  const { reads } = selection.camera.zebra;
+  const trap = zebraTrap(selection.profile.data);
+  const other = setCardNumbers(
+    selection.profile.data,
+    { ...selection.camera, zebra: { ...selection.camera.zebra, reads: reads === 'log' ? 'lut' : 'log' } },
+    selection.plan,
+    selection.subjects,
+    selection.setup.fps,
+    monitorPicture(selection, selection.profile.data),
+  );
+  return (
+    <Panel
+      title="Which picture the zebra reads"
+      note={reads === 'log' ? 'here: the recording' : 'here: the LUT’s output'}
+    >
+      <div className="two-numbers">
+        <p>
+          <span className="quiet">{reads === 'log' ? 'On the recording' : 'Behind the LUT'}</span>
+          <strong className="aim">{printZebra(numbers.card)}</strong>
+        </p>
+        <p>
+          <span className="quiet">
+            {reads === 'log' ? 'Were it behind the LUT' : 'Were it on the recording'}
+          </span>
+          <strong>{printZebra(other.card)}</strong>
+        </p>
+      </div>
+      <p className="trap">
+        <StateMark state={reads === 'log' ? trap.worth : 'holds'} />
+        {reads === 'log' ? trap.says : behindTheLut()}
+      </p>
+    </Panel>
+  );
+};
+
+/** Placement by thirds, what the settings mean, and which picture the zebra reads. */
+export const FiguresView = () => (
+  <>
+    <div className="plan-top">
+      <Light />
+      <ZebraTrap />
+    </div>
+    <Placements />
+  </>
+);

@@ -1,0 +1,72 @@
+import type { Temperature } from '#core/colour/temperature.ts';
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import type { Distribution } from '#core/scopes/distribution.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import { judgeFrame, type Drift, type Verdict } from '#core/verdict/index.ts';
+import type { ClipSample } from '#workers/judge/protocol.ts';
+import type { OpenFrame } from './session/state.ts';
+import type { StripSample } from './strip.ts';
+import { stripSample } from './stripSample.ts';
+
+/**
+ * What the verdicts need beside the frame: the card, how the camera is dialled, what the frame is, what moved
+ * over a clip.
+ */
+export type JudgeContext = {
+  readonly numbers: SetCardNumbers;
+  readonly placement: number;
+  readonly light?: Temperature;
+  /** How the camera records. */
+  readonly coding?: Coding;
+  readonly kind?: OpenFrame['kind'];
+  readonly samples?: readonly ClipSample[];
+  readonly muted?: readonly string[];
+};
+
+/** Every rule's word on a frame; only files are held against how the camera records. */
+export const judgementOf = (
+  measurement: FrameMeasurement,
+  distribution: Distribution,
+  { numbers, placement, light, coding, kind, samples, muted }: JudgeContext,
+): Verdict[] => {
+  const recorded = kind === 'still' || kind === 'clip' ? coding : undefined;
+  const drift = samples && driftFigures(driftOf(samples, numbers, light), placement);
+  return judgeFrame({ measurement, distribution, numbers, placement, light, recorded, drift }, muted);
+};
+
+/** What moved between the measured frames of a clip; undefined for fewer than two. */
+export const driftFigures = (drift: readonly StripSample[], planned: number): Drift | undefined => {
+  if (drift.length < 2) return undefined;
+  const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
+  const casts = drift.flatMap(({ mired }) => (mired === undefined ? [] : [mired]));
+  const worst = worstOf(drift, planned);
+  return {
+    frames: drift.length,
+    stops: spread(drift.map(({ stops }) => Math.max(-12, stops))),
+    byCard: drift.every(({ byCard }) => byCard),
+    mired: casts.length > 1 ? spread(casts) : undefined,
+    worst: worst?.at ?? 0,
+  };
+};
+
+/** A frame's faults as one number: stops off the plan, what clips, and the cast. */
+const badness = (sample: StripSample, planned: number): number =>
+  (sample.byCard ? Math.abs(sample.stops - planned) : 0) +
+  20 * sample.clipped +
+  Math.abs(sample.mired ?? 0) / 60;
+
+/** The frame that is furthest off: by the card, by clipping, by its cast. */
+export const worstOf = (drift: readonly StripSample[], planned: number): StripSample | undefined =>
+  drift.reduce<StripSample | undefined>(
+    (worst, sample) =>
+      worst === undefined || badness(sample, planned) > badness(worst, planned) ? sample : worst,
+    undefined,
+  );
+
+/** Drift of the measured frames of a clip. */
+export const driftOf = (
+  samples: readonly ClipSample[],
+  numbers: SetCardNumbers,
+  light?: Temperature,
+): StripSample[] => samples.map(({ frame, measurement }) => stripSample(frame, measurement, numbers, light));

@@ -1,0 +1,39 @@
+'use client';
+
+import type { Row as TableRow } from '@tanstack/react-table';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import type { Features } from './DataTable.tsx';
+import { TableLine, type Shown } from './TableLine.tsx';
+
+/** About the height of a row, px: what is not drawn is reckoned by it. */
+const ROW_PX = 29;
+
+/** The rows of a long table that are in sight, and the height of those that are not. */
+export const LinesInSight = <Row extends object>({
+  rows,
+  scroll,
+  ...shown
+}: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: scroll,
+    estimateSize: () => ROW_PX,
+    overscan: 12,
+  });
+  const items = virtual.getVirtualItems();
+  const gap = (height: number) =>
+    height > 0 && (
+      <tr aria-hidden>
+        <td colSpan={shown.columns.length} className="long-gap" height={height} />
+      </tr>
+    );
+  return (
+    <>
+      {gap(items[0]?.start ?? 0)}
+      {items.map(({ index }) => (
+        <TableLine key={rows[index].id} row={rows[index]} place={index + 2} {...shown} />
+      ))}
+      {gap(virtual.getTotalSize() - (items.at(-1)?.end ?? 0))}
+    </>
+  );
+};

@@ -1,0 +1,15 @@
+import { chromium } from '@playwright/test';
+import {writeFileSync} from 'node:fs';
+const b = await chromium.launch({executablePath:'/usr/bin/chromium',args:['--no-sandbox','--disable-gpu','--disable-background-networking']});
+const url='http://127.0.0.1:3391/'+(process.argv[2]??'plan');
+const c = await b.newContext({viewport:{width:1280,height:800}}); const p=await c.newPage();
+await p.addInitScript(()=>{const look=()=>{if(document.querySelector('.set-card .cell-value'))globalThis.cardSeen=performance.now();else requestAnimationFrame(look)};requestAnimationFrame(look);});
+await p.goto(url); await p.waitForTimeout(2500);await p.goto(url); await p.waitForTimeout(2500);
+const cdp=await c.newCDPSession(p); await cdp.send('Profiler.enable'); await cdp.send('Profiler.setSamplingInterval',{interval:200}); await cdp.send('Profiler.start');
+await p.goto(url); await p.waitForFunction(()=>globalThis.cardSeen); const {profile}=await cdp.send('Profiler.stop');
+const byId=new Map(profile.nodes.map(n=>[n.id,n])); const parent=new Map(); for(const n of profile.nodes)for(const ch of n.children??[])parent.set(ch,n.id);
+const self={},urls={}; const t=profile.timeDeltas; 
+profile.samples.forEach((id,i)=>{const n=byId.get(id);const k=n.callFrame.functionName||'(anon)';const u=n.callFrame.url.split('/').pop().slice(0,18)+':'+n.callFrame.lineNumber+':'+n.callFrame.columnNumber;self[k+' '+u]=(self[k+' '+u]??0)+t[i]; urls[n.callFrame.url.split('/').pop().slice(0,18)]=(urls[n.callFrame.url.split('/').pop().slice(0,18)]??0)+t[i];});
+console.log(Object.entries(urls).sort((a,b)=>b[1]-a[1]).slice(0,14).map(([k,v])=>k+' '+(v/1000).toFixed(0)).join('\n'));
+console.log(Object.entries(self).sort((a,b)=>b[1]-a[1]).slice(0,40).map(([k,v])=>k+' '+(v/1000).toFixed(1)).join('\n'));
+await b.close();
