@@ -24,6 +24,8 @@ const workerPolicy = {
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // It is served to this machine alone: packing would cost more than it saves.
+  compress: false,
   reactStrictMode: true,
   outputFileTracingRoot: import.meta.dirname,
   turbopack: {
