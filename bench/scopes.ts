@@ -12,6 +12,7 @@ import { waveformLayout } from '#core/scopes/waveform.ts';
 import { zebraTable } from '#core/scopes/zebra.ts';
 import { LUMA } from '#core/signal/luma.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
+import { startHand } from '#workers/judge/hand.ts';
 import { BENCH_PROFILE } from './frame.ts';
 
 const ROUNDS = 9;
@@ -49,7 +50,7 @@ const tasksOf = (kernels: Kernels, frame: Frame): Record<string, () => void> => 
   const zebras = zebraTable(1024, [{ from: 470, to: 520 }], { from: 850, to: 1023 });
   const cube = cubeFor(compileMonitoring({ profile: BENCH_PROFILE, pullStops: 1 }), frame);
   const wave = (plane: Uint16Array, into: Uint16Array) => {
-    into.fill(0);
+    kernels.clear(into);
     kernels.waveform(plane, frame.width, placed, into);
   };
   const tasks = {
@@ -57,7 +58,7 @@ const tasksOf = (kernels: Kernels, frame: Frame): Record<string, () => void> => 
     parade: () => [own.r, own.g, own.b].forEach((plane, c) => wave(plane, counts[c])),
     'luma waveform': () => wave(luma, counts[3]),
     vectorscope: () => {
-      pairs.fill(0);
+      kernels.clear(pairs);
       kernels.vectorscope(own, 'bt709', pairs);
     },
     histogram: () => counts.forEach((one) => kernels.histogram({ ...layout, counts: one })),
@@ -85,13 +86,25 @@ const load = async (): Promise<Kernels> => {
   return wasmKernels(instance.exports as unknown as KernelExports, memory);
 };
 
+/** The same by two threads over shared memory, as the app does it; its own second worker. */
+const loadPair = async (): Promise<Kernels> => {
+  const bytes = await (await fetch('/scopes-shared.wasm')).arrayBuffer();
+  const memory = new WebAssembly.Memory({ initial: 1, maximum: 32_768, shared: true });
+  const { instance, module } = await WebAssembly.instantiate(bytes, { env: { memory } });
+  const hand = startHand(module, memory, () => new Worker('/hand.js'));
+  if (!hand) throw new Error('no second thread here');
+  while (!hand.isFree()) await new Promise((resolve) => setTimeout(resolve, 5));
+  return wasmKernels(instance.exports as unknown as KernelExports, memory, hand);
+};
+
 const prepared = new Map<string, Record<string, () => void>>();
 
-/** ms of each task, plain and SIMD, medians of one round. */
+/** ms of each task, plain, SIMD and SIMD by two threads, medians of one round. */
 export const timeScopes = async (frame: Frame) => {
   if (prepared.size === 0) {
     prepared.set('plain', tasksOf(PLAIN, frame));
     prepared.set('wasm', tasksOf(await load(), frame));
+    prepared.set('pair', tasksOf(await loadPair(), frame));
   }
   return [...prepared].flatMap(([form, tasks]) =>
     Object.entries(tasks).map(([name, task]) => ({ form, name, ms: medianOf(ROUNDS, task) })),

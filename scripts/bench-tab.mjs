@@ -5,7 +5,9 @@ import { chromium } from '@playwright/test';
 
 const FILES = {
   '/worker.js': ['.bench/worker.js', 'text/javascript'],
+  '/hand.js': ['.bench/hand.js', 'text/javascript'],
   '/scopes.wasm': ['public/kernels/scopes.wasm', 'application/wasm'],
+  '/scopes-shared.wasm': ['public/kernels/scopes-shared.wasm', 'application/wasm'],
 };
 export const openBenchTab = async () => {
   const server = createServer((request, response) => {

@@ -15,6 +15,7 @@ const { build } = await import('esbuild');
 const bundle = (entry, outfile, format) =>
   build({ entryPoints: [entry], bundle: true, format, target: 'chrome120', outfile, logLevel: 'error' });
 await bundle('bench/worker.ts', '.bench/worker.js', 'iife');
+await bundle('src/workers/judge/hand.worker.ts', '.bench/hand.js', 'iife');
 await bundle('bench/frame.ts', '.bench/frame.mjs', 'esm');
 
 const wanted = process.argv.slice(2);

@@ -12,22 +12,31 @@ import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 import { LUMA, type LumaId } from '../signal/luma.ts';
 import type { Range } from '../signal/scale.ts';
 import { PLAIN } from './plain.ts';
+import type { Hand } from './pair.ts';
 import type { Kernels } from './types.ts';
 import { wasmKernels, type KernelExports } from './wasm.ts';
 
-const load = (file: string, memory: WebAssembly.Memory): Kernels => {
-  const instance = new WebAssembly.Instance(
-    new WebAssembly.Module(readFileSync(`public/kernels/${file}`)),
-    { env: { memory } }, // prettier-ignore
-  );
-  return wasmKernels(instance.exports as unknown as KernelExports, memory);
+const exportsOf = (file: string, memory: WebAssembly.Memory): KernelExports => {
+  const module = new WebAssembly.Module(readFileSync(`public/kernels/${file}`));
+  return new WebAssembly.Instance(module, { env: { memory } }).exports as unknown as KernelExports;
 };
+const load = (file: string, memory: WebAssembly.Memory): Kernels =>
+  wasmKernels(exportsOf(file, memory), memory);
+/** Both halves one after the other: the second one first, so that neither may count on the other. */
+const inHalves = (memory: WebAssembly.Memory): Kernels => {
+  const second = exportsOf('scopes-shared.wasm', memory);
+  const hand: Hand = {
+    isFree: () => true,
+    ask: (kernel, args) => second[kernel](...args),
+    wait: () => undefined,
+  };
+  return wasmKernels(exportsOf('scopes-shared.wasm', memory), memory, hand, 0);
+};
+const shared = () => new WebAssembly.Memory({ initial: 1, maximum: 32768, shared: true });
 const FORMS = {
   'own memory': load('scopes.wasm', new WebAssembly.Memory({ initial: 1 })),
-  'shared memory': load(
-    'scopes-shared.wasm',
-    new WebAssembly.Memory({ initial: 1, maximum: 32768, shared: true }),
-  ),
+  'shared memory': load('scopes-shared.wasm', shared()),
+  'two halves': inHalves(shared()),
 };
 
 type Shape = { width: number; height: number; bitDepth: number; range: Range; seed: number; kind: number };
@@ -53,7 +62,11 @@ const frameOf = ({ width, height, bitDepth, range, seed, kind }: Shape): Frame =
 
 const shapes = fc.record({
   width: fc.integer({ min: 1, max: 150 }),
-  height: fc.integer({ min: 1, max: 20 }),
+  // Now and then enough rows for two halves of whole sixteens.
+  height: fc.oneof(
+    { weight: 4, arbitrary: fc.integer({ min: 1, max: 20 }) },
+    { weight: 1, arbitrary: fc.integer({ min: 32, max: 70 }) },
+  ),
   bitDepth: fc.constantFrom(8, 10, 12, 16),
   range: fc.constantFrom<Range>('legal', 'full'),
   seed: fc.integer({ min: 1, max: 1e6 }),
@@ -120,6 +133,11 @@ const TASKS: Record<string, Task> = {
     const out = kernels.u16(r.length);
     kernels.widen(Uint8Array.from(r), out);
     return out;
+  },
+  'counts set to nothing': (kernels, { width }) => {
+    const counts = kernels.u32(width).fill(7);
+    kernels.clear(counts.subarray(1));
+    return counts;
   },
   'each second sample': thinTask(2),
   'each third sample': thinTask(3),

@@ -17,6 +17,7 @@ export const PLAIN: Kernels = {
   u8: (length) => new Uint8Array(length),
   u16: (length) => new Uint16Array(length),
   u32: (length) => new Uint32Array(length),
+  clear: (counts) => void counts.fill(0),
   widen: (bytes, out) => out.set(bytes),
   thin,
   luma: (planes, _bitDepth, weights, out) => fillLuma(planes, weights, out),

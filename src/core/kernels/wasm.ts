@@ -5,11 +5,12 @@ import { chromaMiddle, chromaShifts, rgbFactors } from '../frame/ycbcr.ts';
 import { fixedLumaWeights } from '../signal/luma.ts';
 import { maxCode } from '../signal/scale.ts';
 import { createArena, type Arena, type WasmMemory } from './arena.ts';
+import { pairedRun, type Hand } from './pair.ts';
 import { PLAIN } from './plain.ts';
 import type { Kernels } from './types.ts';
 
 /** What assembly/index.ts exports: pointers are byte addresses. */
-type KernelName =
+export type KernelName =
   | 'luma'
   | 'toRgb'
   | 'widen'
@@ -23,7 +24,9 @@ type KernelName =
   | 'recorded'
   | 'lattice'
   | 'unfold'
-  | 'zebra';
+  | 'zebra'
+  | 'clear'
+  | 'add';
 export type KernelExports = { readonly [name in KernelName]: (...args: number[]) => void };
 
 /** Signed 16-bit products hold codes of up to 15 bits, the lattice's places up to 14. Deeper ones go the plain way. */
@@ -35,6 +38,8 @@ const CUBE_DEPTHS: ReadonlySet<number> = new Set([8, 10, 12]);
 /** Bytes of a cube laid out by tetrahedra, and of the room its last pixels are done in. */
 const UNFOLDED = 32 ** 3 * 8 * 32;
 const SPARE = 192;
+/** Counts of a second thread. */
+const PAIRS = 512 * 512 * 4;
 
 /** Levels and stride for which the waveform knows its columns without a table. */
 const DIRECT_STRIDE = 1056;
@@ -42,11 +47,19 @@ const DIRECT_STRIDE = 1056;
 /**
  * The SIMD form over the module's functions and the memory they were given. Arrays that are not taken from it
  * are copied in and out; where they do not fit, and for codes deeper than 12 bits, the plain form runs.
+ * @param hand a second thread over the same memory, which then does half of each picture from `leastPixels` on
  */
-export const wasmKernels = (run: KernelExports, memory: WasmMemory): Kernels => {
-  const arena: Arena = createArena(memory, UNFOLDED + SPARE);
+export const wasmKernels = (
+  exports: KernelExports,
+  memory: WasmMemory,
+  hand?: Hand,
+  leastPixels?: number,
+): Kernels => {
+  const arena: Arena = createArena(memory, UNFOLDED + 2 * SPARE + PAIRS);
   const { call, room, reserved, u8, u16, u32 } = arena;
   const spare = reserved + UNFOLDED;
+  const second = { spare: spare + SPARE, counts: spare + 2 * SPARE };
+  const run = hand ? pairedRun(exports, hand, second, leastPixels) : exports;
   let unfolded: ScreenCube | undefined;
   const each = ({ r, g, b }: Planes) => [r, g, b] as const;
   return {
@@ -55,6 +68,10 @@ export const wasmKernels = (run: KernelExports, memory: WasmMemory): Kernels => 
     u8,
     u16,
     u32,
+    clear: (counts) => {
+      if (counts.buffer === memory.buffer) run.clear(counts.byteOffset, counts.byteLength);
+      else counts.fill(0);
+    },
     widen: (bytes, out) => {
       const done = call([bytes], [out], ([from, to]) => run.widen(from, bytes.length, to));
       if (!done) PLAIN.widen(bytes, out);

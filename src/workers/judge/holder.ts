@@ -126,7 +126,7 @@ const benchOf = (kernels: Kernels, slots: Slots, opened: OpenedFrame, frame: Fra
     const known = waveforms.get(plane);
     if (known && known.columns === layout.columns) return known;
     const counts = slots.counts[plane].subarray(0, layout.columns * layout.stride);
-    counts.fill(0);
+    kernels.clear(counts);
     kernels.waveform(planes[plane], frame.width, layout, counts);
     const made = { columns: layout.columns, levels: layout.levels, stride: layout.stride, counts };
     waveforms.set(plane, made);
@@ -147,7 +147,7 @@ const benchOf = (kernels: Kernels, slots: Slots, opened: OpenedFrame, frame: Fra
       const bins = 1 << vectorscopeBits(frame.bitDepth).bits;
       if (scope?.key !== matrix) {
         const counts = slots.pairs.subarray(0, bins * bins);
-        counts.fill(0);
+        kernels.clear(counts);
         // By the matrix of the recording its own samples are counted, by another one they are worked out.
         if (source?.matrix === matrix) kernels.vectorscopeOfPlanes(source, frame.bitDepth, counts);
         else kernels.vectorscope(frame, matrix, counts);
@@ -156,7 +156,7 @@ const benchOf = (kernels: Kernels, slots: Slots, opened: OpenedFrame, frame: Fra
       return scope.value;
     },
     cells: (clipCode, floorCode) => {
-      slots.cells.counts.fill(0);
+      kernels.clear(slots.cells.counts);
       kernels.cells(frame, slots.luma, clipCode, floorCode, slots.cells);
       return slots.cells;
     },

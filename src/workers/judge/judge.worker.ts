@@ -6,7 +6,7 @@ import { stillsInWorkers } from '../stills/client.ts';
 
 serve(
   globalThis as unknown as Port,
-  Promise.all([loadKernels(), loadKernels()]).then(([bench, survey]) =>
+  Promise.all([loadKernels({ withHand: true }), loadKernels()]).then(([bench, survey]) =>
     judgeHandlers(bench.kernels, survey.kernels, since1970, bench.inUse, stillsInWorkers),
   ),
   JUDGE_LANES,

@@ -1,29 +1,36 @@
 import { PLAIN } from '#core/kernels/plain.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { wasmKernels, type KernelExports } from '#core/kernels/wasm.ts';
+import { startHand } from './hand.ts';
 import type { KernelsInUse } from './protocol.ts';
 
 /** 2 GB of 64 KB pages: the most a shared memory may be declared with here. */
 const MOST_PAGES = 32_768;
 
-const load = async (shared: boolean): Promise<Kernels> => {
+const load = async (shared: boolean, withHand: boolean): Promise<Kernels> => {
   const answer = await fetch(shared ? '/kernels/scopes-shared.wasm' : '/kernels/scopes.wasm');
   if (!answer.ok) throw new Error(`${answer.url} answers ${answer.status}`);
   const memory = shared
     ? new WebAssembly.Memory({ initial: 1, maximum: MOST_PAGES, shared: true })
     : new WebAssembly.Memory({ initial: 1 });
-  const { instance } = await WebAssembly.instantiate(await answer.arrayBuffer(), { env: { memory } });
-  return wasmKernels(instance.exports as unknown as KernelExports, memory);
+  const { instance, module } = await WebAssembly.instantiate(await answer.arrayBuffer(), { env: { memory } });
+  const hand = shared && withHand ? startHand(module, memory) : undefined;
+  return wasmKernels(instance.exports as unknown as KernelExports, memory, hand);
 };
 
 /**
  * The SIMD kernels, in shared memory where the page is isolated; the plain form where WASM SIMD or the file
  * is missing, and then the reason.
  */
-export const loadKernels = async (): Promise<{ readonly kernels: Kernels; readonly inUse: KernelsInUse }> => {
+export const loadKernels = async ({
+  withHand = false,
+}: {
+  /** By two threads where there may be. */
+  readonly withHand?: boolean;
+} = {}): Promise<{ readonly kernels: Kernels; readonly inUse: KernelsInUse }> => {
   const shared = globalThis.crossOriginIsolated === true && typeof SharedArrayBuffer !== 'undefined';
   try {
-    return { kernels: await load(shared), inUse: { form: shared ? 'shared' : 'simd' } };
+    return { kernels: await load(shared, withHand), inUse: { form: shared ? 'shared' : 'simd' } };
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
     return { kernels: PLAIN, inUse: { form: 'plain', why: why.slice(0, 120) } };

@@ -94,3 +94,15 @@ export function thin(plane: usize, width: i32, height: i32, every: i32, out: usi
     for (; from < end; from += step, out += 2) store<u16>(out, load<u16>(from));
   }
 }
+
+/** Sets so many bytes of counts to nothing. */
+export function clear(counts: usize, bytes: i32): void {
+  memory.fill(counts, 0, bytes);
+}
+
+/** Adds 32-bit counts to others, place by place; n is a multiple of four. */
+export function add(counts: usize, more: usize, n: i32): void {
+  const bytes = <usize>n << 2;
+  for (let at: usize = 0; at < bytes; at += 16)
+    v128.store(counts + at, i32x4.add(v128.load(counts + at), v128.load(more + at)));
+}
