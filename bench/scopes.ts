@@ -3,7 +3,9 @@
 import type { Frame } from '#core/frame/frame.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import type { Kernels } from '#core/kernels/types.ts';
-import { wasmKernels, type KernelExports } from '#core/kernels/wasm.ts';
+import type { KernelExports } from '#core/kernels/exports.ts';
+import { pairedRun } from '#core/kernels/pair.ts';
+import { wasmKernels } from '#core/kernels/wasm.ts';
 import { compileMonitoring } from '#core/lut/monitoring.ts';
 import { compileProfile, stopsByCode } from '#core/profile/index.ts';
 import { falseColourTable } from '#core/scopes/falseColour.ts';
@@ -94,7 +96,7 @@ const loadPair = async (): Promise<Kernels> => {
   const hand = startHand(module, memory, () => new Worker('/hand.js'));
   if (!hand) throw new Error('no second thread here');
   while (!hand.isFree()) await new Promise((resolve) => setTimeout(resolve, 5));
-  return wasmKernels(instance.exports as unknown as KernelExports, memory, hand);
+  return wasmKernels(pairedRun(instance.exports as unknown as KernelExports, hand), memory);
 };
 
 const prepared = new Map<string, Record<string, () => void>>();

@@ -7,8 +7,6 @@ export type WasmMemory = {
 };
 
 const PAGE = 65536;
-/** The module's own data lies under this. */
-const BASE = PAGE;
 /** Room past the last array: SIMD reads whole sixteens. */
 const SLACK = 1024;
 /** Room for a cube that is copied in, when nothing else is. */
@@ -18,8 +16,6 @@ const ALIGN = 64;
 const aligned = (bytes: number) => Math.ceil(bytes / ALIGN) * ALIGN;
 
 export type Arena = {
-  /** Address of the bytes that stay as they are whatever is taken. */
-  readonly reserved: number;
   readonly room: (bytes: number) => void;
   readonly u8: (length: number) => Uint8Array;
   readonly u16: (length: number) => Uint16Array;
@@ -35,9 +31,9 @@ export type Arena = {
   ) => boolean;
 };
 
-/** Arrays one after another in a WebAssembly memory, behind `reserve` bytes that are never taken. */
-export const createArena = (memory: WasmMemory, reserve: number): Arena => {
-  const first = aligned(BASE + reserve);
+/** Arrays one after another in a WebAssembly memory, from an address on. */
+export const createArena = (memory: WasmMemory, from: number): Arena => {
+  const first = aligned(from);
   let top = first;
 
   const room = (bytes: number) => {
@@ -56,7 +52,6 @@ export const createArena = (memory: WasmMemory, reserve: number): Arena => {
   };
 
   return {
-    reserved: BASE,
     room,
     u8: (length) => new Uint8Array(memory.buffer, take(length), length),
     u16: (length) => new Uint16Array(memory.buffer, take(2 * length), length),

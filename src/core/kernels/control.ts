@@ -1,5 +1,5 @@
+import type { KernelExports, KernelName } from './exports.ts';
 import type { Hand } from './pair.ts';
-import type { KernelExports, KernelName } from './wasm.ts';
 
 // How one thread tells another what to do without a message: a few words in memory that both see.
 

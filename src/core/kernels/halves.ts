@@ -1,12 +1,5 @@
-import type { KernelName } from './wasm.ts';
-
-/** What the second thread needs of its own: addresses in the memory. */
-export type SecondRoom = {
-  /** Counts, 512 x 512 of 32 bits. */
-  readonly counts: number;
-  /** Where the last pixels of a cube are done. */
-  readonly spare: number;
-};
+import type { KernelName } from './exports.ts';
+import { ROOMS } from './rooms.ts';
 
 type Args = readonly number[];
 /** Arguments of the two halves. */
@@ -15,7 +8,7 @@ type Halves = readonly [first: Args, second: Args];
 type Row = {
   /** How many pixels a call is about. */
   readonly pixels: (args: Args) => number;
-  readonly split: (args: Args, room: SecondRoom) => Halves;
+  readonly split: (args: Args) => Halves;
   /** Place of the table that the whole picture is counted into; how many counts it has. */
   readonly counted?: { readonly table: number; readonly length: (args: Args) => number };
 };
@@ -59,9 +52,9 @@ export const HALVES: { readonly [name in KernelName]?: Row } = {
   recorded: inLine(3, [0, 2], [1, 2], [2, 2], [5, 4]),
   lattice: {
     ...lattice,
-    split: (args, { spare }) => {
+    split: (args) => {
       const [first, second] = lattice.split(args);
-      return [first, put(second, [7, spare])];
+      return [first, put(second, [7, ROOMS.secondSpare])];
     },
   },
   vectorscope: {

@@ -12,9 +12,10 @@ import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
 import { LUMA, type LumaId } from '../signal/luma.ts';
 import type { Range } from '../signal/scale.ts';
 import { PLAIN } from './plain.ts';
-import type { Hand } from './pair.ts';
+import type { KernelExports } from './exports.ts';
+import { pairedRun, type Hand } from './pair.ts';
 import type { Kernels } from './types.ts';
-import { wasmKernels, type KernelExports } from './wasm.ts';
+import { wasmKernels } from './wasm.ts';
 
 const exportsOf = (file: string, memory: WebAssembly.Memory): KernelExports => {
   const module = new WebAssembly.Module(readFileSync(`public/kernels/${file}`));
@@ -30,7 +31,7 @@ const inHalves = (memory: WebAssembly.Memory): Kernels => {
     ask: (kernel, args) => second[kernel](...args),
     wait: () => undefined,
   };
-  return wasmKernels(exportsOf('scopes-shared.wasm', memory), memory, hand, 0);
+  return wasmKernels(pairedRun(exportsOf('scopes-shared.wasm', memory), hand, 0), memory);
 };
 const shared = () => new WebAssembly.Memory({ initial: 1, maximum: 32768, shared: true });
 const FORMS = {

@@ -7,14 +7,16 @@ import { seededRandom } from '../random.ts';
 import { waveformLayout } from '../scopes/waveform.ts';
 import { LUMA } from '../signal/luma.ts';
 import { controlBuffer, handOver } from './control.ts';
+import type { KernelExports, KernelName } from './exports.ts';
+import { pairedRun, type Hand } from './pair.ts';
 import { PLAIN } from './plain.ts';
 import type { Kernels } from './types.ts';
-import { wasmKernels, type KernelExports, type KernelName } from './wasm.ts';
+import { wasmKernels } from './wasm.ts';
 
-const module = new WebAssembly.Module(readFileSync('public/kernels/scopes-shared.wasm'));
-const names = WebAssembly.Module.exports(module).map(({ name }) => name) as KernelName[];
+const kernels = new WebAssembly.Module(readFileSync('public/kernels/scopes-shared.wasm'));
+const names = WebAssembly.Module.exports(kernels).map(({ name }) => name) as KernelName[];
 const exportsOver = (memory: WebAssembly.Memory) =>
-  new WebAssembly.Instance(module, { env: { memory } }).exports as unknown as KernelExports;
+  new WebAssembly.Instance(kernels, { env: { memory } }).exports as unknown as KernelExports;
 
 /** A real second thread, as the browser's worker is one. */
 const startThread = (memory: WebAssembly.Memory, control: SharedArrayBuffer): Worker => {
@@ -23,8 +25,8 @@ const startThread = (memory: WebAssembly.Memory, control: SharedArrayBuffer): Wo
       contents: `
         import { workerData } from 'node:worker_threads';
         import { serveHand } from './control.ts';
-        const { module, memory, control, names } = workerData;
-        const { exports } = new WebAssembly.Instance(module, { env: { memory } });
+        const { kernels, memory, control, names } = workerData;
+        const { exports } = new WebAssembly.Instance(kernels, { env: { memory } });
         serveHand(control, names, exports);`,
       resolveDir: 'src/core/kernels',
       loader: 'ts',
@@ -34,7 +36,7 @@ const startThread = (memory: WebAssembly.Memory, control: SharedArrayBuffer): Wo
     format: 'cjs',
     write: false,
   });
-  return new Worker(outputFiles[0].text, { eval: true, workerData: { module, memory, control, names } });
+  return new Worker(outputFiles[0].text, { eval: true, workerData: { kernels, memory, control, names } });
 };
 
 const WIDTH = 640;
@@ -50,6 +52,9 @@ const frame = makeFrame({
   g: plane(),
   b: plane(),
 });
+
+const pairedOver = (memory: WebAssembly.Memory, hand: Hand, leastPixels?: number) =>
+  wasmKernels(pairedRun(exportsOver(memory), hand, leastPixels), memory);
 
 /** Luma, a waveform and the pairs of colour, as one form of the kernels counts them. */
 const countedBy = (kernels: Kernels) => {
@@ -86,7 +91,7 @@ describe('a second thread over the same memory', () => {
       ...hand,
       ask: (...work: Parameters<typeof hand.ask>) => ((asked += 1), hand.ask(...work)),
     };
-    const paired = wasmKernels(exportsOver(memory), memory, watched);
+    const paired = pairedOver(memory, watched);
     const expected = countedBy(PLAIN);
     for (let round = 0; round < 50; round += 1) expect(countedBy(paired).equals(expected)).toBe(true);
     // Of each round: luma, waveform, vectorscope, histogram.
@@ -95,7 +100,7 @@ describe('a second thread over the same memory', () => {
 
   it('leaves what is small to one', () => {
     const none = { ...hand, ask: () => expect.unreachable() };
-    const paired = wasmKernels(exportsOver(memory), memory, none, WIDTH * HEIGHT + 1);
+    const paired = pairedOver(memory, none, WIDTH * HEIGHT + 1);
     const luma = paired.u16(frame.r.length);
     paired.luma(frame, 10, LUMA.bt709, luma);
     expect(luma[1]).toBeGreaterThan(0);
@@ -105,8 +110,8 @@ describe('a second thread over the same memory', () => {
 describe('a second thread that does not come', () => {
   it('is not asked: one does it all', () => {
     const memory = new WebAssembly.Memory({ initial: 1, maximum: 32_768, shared: true });
-    const kernels = wasmKernels(exportsOver(memory), memory, handOver(controlBuffer(), names));
-    expect(countedBy(kernels).equals(countedBy(PLAIN))).toBe(true);
+    const one = pairedOver(memory, handOver(controlBuffer(), names));
+    expect(countedBy(one).equals(countedBy(PLAIN))).toBe(true);
   });
 
   it('or goes in the middle of its work: that is told once, then one does it all', async () => {
@@ -116,9 +121,9 @@ describe('a second thread that does not come', () => {
     const thread = startThread(memory, control);
     while (!hand.isFree()) await new Promise((resolve) => setTimeout(resolve, 5));
     await thread.terminate();
-    const kernels = wasmKernels(exportsOver(memory), memory, hand);
-    expect(() => countedBy(kernels)).toThrow('second thread');
+    const paired = pairedOver(memory, hand);
+    expect(() => countedBy(paired)).toThrow('second thread');
     expect(hand.isFree()).toBe(false);
-    expect(countedBy(kernels).equals(countedBy(PLAIN))).toBe(true);
+    expect(countedBy(paired).equals(countedBy(PLAIN))).toBe(true);
   });
 });

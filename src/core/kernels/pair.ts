@@ -1,5 +1,6 @@
-import { HALVES, type SecondRoom } from './halves.ts';
-import type { KernelExports, KernelName } from './wasm.ts';
+import type { KernelExports, KernelName } from './exports.ts';
+import { HALVES } from './halves.ts';
+import { ROOMS } from './rooms.ts';
 
 /** A second thread with the same functions over the same memory. */
 export type Hand = {
@@ -17,13 +18,9 @@ const LEAST_PIXELS = 100_000;
 /**
  * The kernels done by two threads, each half of the picture; the numbers are the same. What is small, or comes
  * while the second thread is away, is done by one.
+ * @param leastPixels from how many on a call is done by two
  */
-export const pairedRun = (
-  run: KernelExports,
-  hand: Hand,
-  room: SecondRoom,
-  leastPixels = LEAST_PIXELS,
-): KernelExports => {
+export const pairedRun = (run: KernelExports, hand: Hand, leastPixels = LEAST_PIXELS): KernelExports => {
   const paired = (kernel: KernelName) => {
     const row = HALVES[kernel];
     const alone = run[kernel];
@@ -33,7 +30,7 @@ export const pairedRun = (
         alone(...args);
         return;
       }
-      const [first, second] = row.split(args, room);
+      const [first, second] = row.split(args);
       if (!row.counted) {
         hand.ask(kernel, second);
         alone(...first);
@@ -42,14 +39,14 @@ export const pairedRun = (
       }
       const { table, length } = row.counted;
       const n = length(args);
-      run.clear(room.counts, 4 * n);
+      run.clear(ROOMS.secondCounts, 4 * n);
       hand.ask(
         kernel,
-        second.map((value, place) => (place === table ? room.counts : value)),
+        second.map((value, place) => (place === table ? ROOMS.secondCounts : value)),
       );
       alone(...first);
       hand.wait();
-      run.add(args[table], room.counts, n);
+      run.add(args[table], ROOMS.secondCounts, n);
     };
   };
   const names = Object.keys(run) as KernelName[];

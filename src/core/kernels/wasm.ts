@@ -4,30 +4,11 @@ import { vectorscopeBits, vectorscopeFactors } from '../scopes/vectorscope.ts';
 import { chromaMiddle, chromaShifts, rgbFactors } from '../frame/ycbcr.ts';
 import { fixedLumaWeights } from '../signal/luma.ts';
 import { maxCode } from '../signal/scale.ts';
-import { createArena, type Arena, type WasmMemory } from './arena.ts';
-import { pairedRun, type Hand } from './pair.ts';
+import { createArena, type WasmMemory } from './arena.ts';
+import type { KernelExports } from './exports.ts';
 import { PLAIN } from './plain.ts';
+import { ROOMS } from './rooms.ts';
 import type { Kernels } from './types.ts';
-
-/** What assembly/index.ts exports: pointers are byte addresses. */
-export type KernelName =
-  | 'luma'
-  | 'toRgb'
-  | 'widen'
-  | 'thin'
-  | 'waveform'
-  | 'histogram'
-  | 'vectorscope'
-  | 'vectorscopeOfPlanes'
-  | 'cells'
-  | 'falseColour'
-  | 'recorded'
-  | 'lattice'
-  | 'unfold'
-  | 'zebra'
-  | 'clear'
-  | 'add';
-export type KernelExports = { readonly [name in KernelName]: (...args: number[]) => void };
 
 /** Signed 16-bit products hold codes of up to 15 bits, the lattice's places up to 14. Deeper ones go the plain way. */
 const MOST_BITS = 12;
@@ -35,31 +16,15 @@ const MOST_BITS = 12;
 /** Depths that the lattice's loops are written for. */
 const CUBE_DEPTHS: ReadonlySet<number> = new Set([8, 10, 12]);
 
-/** Bytes of a cube laid out by tetrahedra, and of the room its last pixels are done in. */
-const UNFOLDED = 32 ** 3 * 8 * 32;
-const SPARE = 192;
-/** Counts of a second thread. */
-const PAIRS = 512 * 512 * 4;
-
 /** Levels and stride for which the waveform knows its columns without a table. */
 const DIRECT_STRIDE = 1056;
 
 /**
  * The SIMD form over the module's functions and the memory they were given. Arrays that are not taken from it
  * are copied in and out; where they do not fit, and for codes deeper than 12 bits, the plain form runs.
- * @param hand a second thread over the same memory, which then does half of each picture from `leastPixels` on
  */
-export const wasmKernels = (
-  exports: KernelExports,
-  memory: WasmMemory,
-  hand?: Hand,
-  leastPixels?: number,
-): Kernels => {
-  const arena: Arena = createArena(memory, UNFOLDED + 2 * SPARE + PAIRS);
-  const { call, room, reserved, u8, u16, u32 } = arena;
-  const spare = reserved + UNFOLDED;
-  const second = { spare: spare + SPARE, counts: spare + 2 * SPARE };
-  const run = hand ? pairedRun(exports, hand, second, leastPixels) : exports;
+export const wasmKernels = (run: KernelExports, memory: WasmMemory): Kernels => {
+  const { call, room, u8, u16, u32 } = createArena(memory, ROOMS.end);
   let unfolded: ScreenCube | undefined;
   const each = ({ r, g, b }: Planes) => [r, g, b] as const;
   return {
@@ -161,12 +126,12 @@ export const wasmKernels = (
     cube: (planes, bitDepth, cube, pixels) => {
       const fits = CUBE_DEPTHS.has(bitDepth);
       if (fits && unfolded !== cube)
-        unfolded = call([cube], [], ([from]) => run.unfold(from, reserved)) ? cube : undefined;
+        unfolded = call([cube], [], ([from]) => run.unfold(from, ROOMS.cube)) ? cube : undefined;
       const done =
         fits &&
         unfolded === cube &&
         call(each(planes), [pixels], ([r, g, b, to]) =>
-          run.lattice(r, g, b, pixels.length, reserved, bitDepth, to, spare),
+          run.lattice(r, g, b, pixels.length, ROOMS.cube, bitDepth, to, ROOMS.spare),
         );
       if (!done) PLAIN.cube(planes, bitDepth, cube, pixels);
     },

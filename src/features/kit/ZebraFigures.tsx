@@ -4,7 +4,8 @@ import { useMemo } from 'react';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import type { ZebraRow } from '#core/exposure/zebraSheet.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
+import type { Column } from '#ui/parts/column.ts';
+import { DataTable } from '#ui/parts/DataTable.tsx';
 
 const worstCost = ({ card, skin }: ZebraRow) =>
   [card, ...skin].reduce(

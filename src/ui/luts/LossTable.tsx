@@ -1,7 +1,8 @@
 import { useId, useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { Losses } from '#workers/luts/protocol.ts';
-import { DataTable, type Column } from '../parts/DataTable.tsx';
+import type { Column } from '../parts/column.ts';
+import { DataTable } from '../parts/DataTable.tsx';
 import { lossRows, lossWord } from './lossModel.ts';
 
 type LossRow = ReturnType<typeof lossRows>[number];

@@ -11,39 +11,23 @@ import {
   type Header,
 } from '@tanstack/react-table';
 import dynamic from 'next/dynamic';
-import { useMemo, useRef, type ReactNode } from 'react';
+import { useMemo, useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
 import type { LinesInSight as LongLines } from './LinesInSight.tsx';
-import { TableLine, type Shown } from './TableLine.tsx';
+import type { Column, Shown } from './column.ts';
+import { TableLine } from './TableLine.tsx';
 
 const LinesInSight = dynamic(() =>
   import('./LinesInSight.tsx').then((part) => part.LinesInSight),
 ) as typeof LongLines;
-
-/** A column of a table: its heading, what stands in a cell, what it is sorted by. The first one names the row. */
-export type Column<Row> = {
-  readonly id: string;
-  readonly header: ReactNode;
-  /** What the heading means, for who asks. */
-  readonly says?: string;
-  readonly cell: (row: Row, index: number) => ReactNode;
-  /** With it, the heading sorts by this; what is undefined comes last. */
-  readonly sortBy?: (row: Row) => number | string | undefined;
-  readonly className?: string | ((row: Row) => string | undefined);
-  readonly title?: (row: Row) => string | undefined;
-  /** The heading over this column and its neighbours of the same group. */
-  readonly group?: string;
-};
-
-export type RowProps = { readonly className?: string; readonly [data: `data-${string}`]: string | boolean };
 
 const features = tableFeatures({
   rowSortingFeature,
   sortedRowModel: createSortedRowModel(),
   sortFns: { basic: sortFn_basic },
 });
-export type Features = typeof features;
+type Features = typeof features;
 
 /** Columns as the table library has them: neighbours of one group under its heading. */
 const definitions = <Row extends object>(columns: readonly Column<Row>[]) => {

@@ -1,9 +1,8 @@
 'use client';
 
-import type { Row as TableRow } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import type { Features } from './DataTable.tsx';
-import { TableLine, type Shown } from './TableLine.tsx';
+import type { DrawnRow, Shown } from './column.ts';
+import { TableLine } from './TableLine.tsx';
 
 /** About the height of a row, px: what is not drawn is reckoned by it. */
 const ROW_PX = 29;
@@ -13,7 +12,7 @@ export const LinesInSight = <Row extends object>({
   rows,
   scroll,
   ...shown
-}: Shown<Row> & { rows: readonly TableRow<Features, Row>[]; scroll: () => HTMLElement | null }) => {
+}: Shown<Row> & { rows: readonly DrawnRow<Row>[]; scroll: () => HTMLElement | null }) => {
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: scroll,

@@ -1,14 +1,7 @@
-import type { Row as TableRow } from '@tanstack/react-table';
-import type { Column, Features, RowProps } from './DataTable.tsx';
+import type { Column, DrawnRow, Shown } from './column.ts';
 
 const classOf = <Row,>({ className }: Column<Row>, row: Row) =>
   typeof className === 'function' ? className(row) : className;
-
-/** What a line is drawn by. */
-export type Shown<Row> = {
-  readonly columns: readonly Column<Row>[];
-  readonly rowProps?: (row: Row) => RowProps;
-};
 
 /** A row of a table; its first cell names it. */
 export const TableLine = <Row extends object>({
@@ -16,7 +9,7 @@ export const TableLine = <Row extends object>({
   columns,
   rowProps,
   place,
-}: Shown<Row> & { row: TableRow<Features, Row>; place?: number }) => (
+}: Shown<Row> & { row: DrawnRow<Row>; place?: number }) => (
   <tr aria-rowindex={place} {...rowProps?.(original)}>
     {columns.map((column, i) => {
       const props = { className: classOf(column, original), title: column.title?.(original) };

@@ -1,10 +1,10 @@
 import { controlBuffer, handOver } from '#core/kernels/control.ts';
 import type { Hand } from '#core/kernels/pair.ts';
-import type { KernelName } from '#core/kernels/wasm.ts';
+import type { KernelName } from '#core/kernels/exports.ts';
 
 /** All that a second thread needs to take part. */
 export type HandStart = {
-  readonly module: WebAssembly.Module;
+  readonly kernels: WebAssembly.Module;
   readonly memory: WebAssembly.Memory;
   readonly control: SharedArrayBuffer;
   readonly names: readonly KernelName[];
@@ -17,16 +17,16 @@ const spawnHand = () => new Worker(new URL('./hand.worker.ts', import.meta.url),
  * processor, or no such thread to be had.
  */
 export const startHand = (
-  module: WebAssembly.Module,
+  kernels: WebAssembly.Module,
   memory: WebAssembly.Memory,
   spawn = spawnHand,
 ): Hand | undefined => {
   if (navigator.hardwareConcurrency < 2) return undefined;
   try {
     const worker = spawn();
-    const names = WebAssembly.Module.exports(module).map(({ name }) => name) as KernelName[];
+    const names = WebAssembly.Module.exports(kernels).map(({ name }) => name) as KernelName[];
     const control = controlBuffer();
-    worker.postMessage({ module, memory, control, names } satisfies HandStart);
+    worker.postMessage({ kernels, memory, control, names } satisfies HandStart);
     return handOver(control, names);
   } catch {
     return undefined;

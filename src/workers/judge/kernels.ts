@@ -1,6 +1,8 @@
 import { PLAIN } from '#core/kernels/plain.ts';
 import type { Kernels } from '#core/kernels/types.ts';
-import { wasmKernels, type KernelExports } from '#core/kernels/wasm.ts';
+import type { KernelExports } from '#core/kernels/exports.ts';
+import { pairedRun } from '#core/kernels/pair.ts';
+import { wasmKernels } from '#core/kernels/wasm.ts';
 import { startHand } from './hand.ts';
 import type { KernelsInUse } from './protocol.ts';
 
@@ -15,7 +17,8 @@ const load = async (shared: boolean, withHand: boolean): Promise<Kernels> => {
     : new WebAssembly.Memory({ initial: 1 });
   const { instance, module } = await WebAssembly.instantiate(await answer.arrayBuffer(), { env: { memory } });
   const hand = shared && withHand ? startHand(module, memory) : undefined;
-  return wasmKernels(instance.exports as unknown as KernelExports, memory, hand);
+  const run = instance.exports as unknown as KernelExports;
+  return wasmKernels(hand ? pairedRun(run, hand) : run, memory);
 };
 
 /**

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { printStopsDecimal } from '#core/units.ts';
-import { DataTable, type Column } from '#ui/parts/DataTable.tsx';
+import type { Column } from '#ui/parts/column.ts';
+import { DataTable } from '#ui/parts/DataTable.tsx';
 import type { LandingRow } from '../landings.ts';
 
 const percent = (v: number) => (100 * v).toFixed(1).replace('-', '−');
