@@ -18,8 +18,8 @@ import type { Kernels } from './types.ts';
 import { wasmKernels } from './wasm.ts';
 
 const exportsOf = (file: string, memory: WebAssembly.Memory): KernelExports => {
-  const module = new WebAssembly.Module(readFileSync(`public/kernels/${file}`));
-  return new WebAssembly.Instance(module, { env: { memory } }).exports as unknown as KernelExports;
+  const compiled = new WebAssembly.Module(readFileSync(`public/kernels/${file}`));
+  return new WebAssembly.Instance(compiled, { env: { memory } }).exports as unknown as KernelExports;
 };
 const load = (file: string, memory: WebAssembly.Memory): Kernels =>
   wasmKernels(exportsOf(file, memory), memory);

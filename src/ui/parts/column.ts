@@ -15,7 +15,7 @@ export type Column<Row> = {
   readonly group?: string;
 };
 
-export type RowProps = { readonly className?: string; readonly [data: `data-${string}`]: string | boolean };
+type RowProps = { readonly className?: string; readonly [data: `data-${string}`]: string | boolean };
 
 /** What a line of a table is drawn by. */
 export type Shown<Row> = {
