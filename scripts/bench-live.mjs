@@ -1,4 +1,4 @@
-// The whole app on a live 1080p feed: what is shown, how late, what is left out, how long the page stood
+// The whole app on a live feed, 1080p and UHD: what is shown, how late, what is left out, how long the page stood
 // still, what memory does; then on a clip of ten minutes.
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
@@ -9,13 +9,13 @@ import { build, freePort, say, startServer } from './ground.mjs';
 const TWO_FRAMES = 80;
 /** Parts of the run; memory is looked at between them, when nothing else is counted: the look itself takes time. */
 const PARTS = 4;
-const FLAGS = [
+const flags = (clip) => [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-background-networking',
   '--use-fake-device-for-media-stream',
   '--use-fake-ui-for-media-stream',
-  '--use-file-for-fake-video-capture=.bench/camera.y4m',
+  `--use-file-for-fake-video-capture=${clip}`,
 ];
 
 const sum = (values) => values.reduce((a, b) => a + b, 0);
@@ -44,25 +44,26 @@ const watch = (page, seconds) =>
     return { tasks, late, shown: shownThen - shown, dropped: droppedThen - dropped };
   }, seconds * 1000);
 
-const feed = async (page, address, seconds) => {
+const feed = async (page, address, { size, seconds, withMemory }) => {
   await page.goto(`${address}/judge?shoot=salt-and-fire&setup=bench-interview&camera=a-cam&under=scope`);
   await page.locator('[data-verdict="forecast"]').waitFor();
   await page.getByRole('button', { name: 'Device' }).click();
   await page.getByRole('button', { name: 'Any video input' }).click();
   await page.locator('[data-shown]').waitFor();
   await page.waitForTimeout(5000);
-  const looks = [await memory(page)];
+  const look = async () => (withMemory ? [await memory(page)] : []);
+  const looks = await look();
   const parts = [];
   for (let n = 0; n < PARTS; n += 1) {
     await page.waitForTimeout(500);
     parts.push(await watch(page, seconds / PARTS));
-    looks.push(await memory(page));
+    looks.push(...(await look()));
   }
   const of = (key) => parts.flatMap((part) => part[key]);
   const late = of('late').toSorted((a, b) => a - b);
   const at = (share) => late[Math.floor(share * (late.length - 1))].toFixed(0);
   say(
-    '\nLive, 1920x1080 at 25 a second from a played device, waveform, vectorscope, both zebras, ' +
+    `\nLive, ${size} at 25 a second from a played device, waveform, vectorscope, both zebras, ` +
       `monitoring LUT, ${seconds} s`,
   );
   say(
@@ -74,7 +75,7 @@ const feed = async (page, address, seconds) => {
       `over two frames: ${late.filter((ms) => ms > TWO_FRAMES).length} of ${late.length}`,
   );
   say(`  page’s tasks over 50 ms: ${of('tasks').join(', ') || 'none'}`);
-  say(`  memory of page and workers ${looks.map((mb) => mb.toFixed(0)).join(', ')} MB`);
+  if (withMemory) say(`  memory of page and workers ${looks.map((mb) => mb.toFixed(0)).join(', ')} MB`);
 };
 
 /** A clip of ten minutes: judged as a whole, then sought in from end to end. */
@@ -114,15 +115,44 @@ const clip = async (page) => {
   say(`  ${looks.map((mb) => mb.toFixed(0)).join(', ')} MB`);
 };
 
+/** A browser that plays a clip as its camera. */
+const withCamera = async (camera, work) => {
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: flags(camera) });
+  try {
+    await work(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
+  } finally {
+    await browser.close();
+  }
+};
+
+/** The same pictures four times as large. */
+const enlarge = () =>
+  spawnSync('ffmpeg', [
+    '-v',
+    'error',
+    '-y',
+    '-i',
+    '.bench/camera.y4m',
+    '-vf',
+    'scale=3840:2160',
+    '.bench/uhd.y4m',
+  ]);
+
 export const benchLive = async (seconds = 20) => {
   const { cameraClip } = await import(new URL('../.bench/frame.mjs', import.meta.url).href);
   writeFileSync('.bench/camera.y4m', cameraClip());
+  enlarge();
   build();
   const { server, address } = await startServer(await freePort(3500), { quietly: true });
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await feed(page, address, seconds);
-  await clip(page);
-  await browser.close();
-  server.kill();
+  try {
+    await withCamera('.bench/camera.y4m', async (page) => {
+      await feed(page, address, { size: '1920x1080', seconds, withMemory: true });
+      await clip(page);
+    });
+    await withCamera('.bench/uhd.y4m', (page) =>
+      feed(page, address, { size: '3840x2160', seconds: Math.min(20, seconds), withMemory: false }),
+    );
+  } finally {
+    server.kill();
+  }
 };

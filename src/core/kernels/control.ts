@@ -56,17 +56,25 @@ export const handOver = (
   };
 };
 
-/** The side that is asked: works until `isOver`. Blocks its thread. */
-export const serveHand = (
+type WaitAsync = (words: Int32Array, at: number, value: number) => { readonly value: unknown };
+
+/** Until there is something to do; other messages are heard meanwhile where the browser can wait so. */
+const rest = async (words: Int32Array): Promise<void> => {
+  const { waitAsync } = Atomics as { readonly waitAsync?: WaitAsync };
+  if (waitAsync) await waitAsync(words, STATE, FREE).value;
+  else Atomics.wait(words, STATE, FREE);
+};
+
+/** The side that is asked: works for as long as its thread lives. */
+export const serveHand = async (
   buffer: SharedArrayBuffer,
   names: readonly KernelName[],
   run: KernelExports,
-  isOver: () => boolean = () => false,
-): void => {
+): Promise<never> => {
   const { words, args } = viewsOf(buffer);
   Atomics.store(words, STATE, FREE);
-  while (!isOver()) {
-    if (isStill(words, FREE)) Atomics.wait(words, STATE, FREE);
+  for (;;) {
+    if (isStill(words, FREE)) await rest(words);
     if (Atomics.load(words, STATE) !== ASKED) continue;
     run[names[words[KERNEL]]](...args.subarray(0, words[COUNT]));
     // Only where it is still waited for.

@@ -27,7 +27,9 @@ const startThread = (memory: WebAssembly.Memory, control: SharedArrayBuffer): Wo
         import { serveHand } from './control.ts';
         const { kernels, memory, control, names } = workerData;
         const { exports } = new WebAssembly.Instance(kernels, { env: { memory } });
-        serveHand(control, names, exports);`,
+        // Node hears of what is waited for only when its loop turns.
+        setInterval(() => undefined, 1);
+        void serveHand(control, names, exports);`,
       resolveDir: 'src/core/kernels',
       loader: 'ts',
     },

@@ -6,5 +6,5 @@ import type { HandStart } from './hand.ts';
 globalThis.addEventListener('message', ({ data }: MessageEvent<HandStart>) => {
   const { kernels, memory, control, names } = data;
   const { exports } = new WebAssembly.Instance(kernels, { env: { memory } });
-  serveHand(control, names, exports as unknown as KernelExports);
+  void serveHand(control, names, exports as unknown as KernelExports);
 });

@@ -52,10 +52,11 @@ export const judgeHandlers = (
   now: () => number = since1970,
   inUse: KernelsInUse = { form: 'plain' },
   stills: Stills = stillsHere,
+  onLive?: (isLive: boolean) => void,
 ): Handlers<JudgeJobs> => {
   const holder = createHolder(kernels);
   const survey = createHolder(others);
-  const source = createSourceHolder(holder);
+  const source = createSourceHolder(holder, onLive);
 
   const seek = async (
     clip: SourceOf<'clip'>,

@@ -7,7 +7,7 @@ import { stillsInWorkers } from '../stills/client.ts';
 serve(
   globalThis as unknown as Port,
   Promise.all([loadKernels({ withHand: true }), loadKernels()]).then(([bench, survey]) =>
-    judgeHandlers(bench.kernels, survey.kernels, since1970, bench.inUse, stillsInWorkers),
+    judgeHandlers(bench.kernels, survey.kernels, since1970, bench.inUse, stillsInWorkers, bench.onLive),
   ),
   JUDGE_LANES,
 );

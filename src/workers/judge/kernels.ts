@@ -9,7 +9,9 @@ import type { KernelsInUse } from './protocol.ts';
 /** 2 GB of 64 KB pages: the most a shared memory may be declared with here. */
 const MOST_PAGES = 32_768;
 
-const load = async (shared: boolean, withHand: boolean): Promise<Kernels> => {
+type Loaded = { readonly kernels: Kernels; readonly onLive?: (isLive: boolean) => void };
+
+const load = async (shared: boolean, withHand: boolean): Promise<Loaded> => {
   const answer = await fetch(shared ? '/kernels/scopes-shared.wasm' : '/kernels/scopes.wasm');
   if (!answer.ok) throw new Error(`${answer.url} answers ${answer.status}`);
   const memory = shared
@@ -18,7 +20,7 @@ const load = async (shared: boolean, withHand: boolean): Promise<Kernels> => {
   const { instance, module } = await WebAssembly.instantiate(await answer.arrayBuffer(), { env: { memory } });
   const hand = shared && withHand ? startHand(module, memory) : undefined;
   const run = instance.exports as unknown as KernelExports;
-  return wasmKernels(hand ? pairedRun(run, hand) : run, memory);
+  return { kernels: wasmKernels(hand ? pairedRun(run, hand) : run, memory), onLive: hand?.onLive };
 };
 
 /**
@@ -30,10 +32,10 @@ export const loadKernels = async ({
 }: {
   /** By two threads where there may be. */
   readonly withHand?: boolean;
-} = {}): Promise<{ readonly kernels: Kernels; readonly inUse: KernelsInUse }> => {
+} = {}): Promise<Loaded & { readonly inUse: KernelsInUse }> => {
   const shared = globalThis.crossOriginIsolated === true && typeof SharedArrayBuffer !== 'undefined';
   try {
-    return { kernels: await load(shared, withHand), inUse: { form: shared ? 'shared' : 'simd' } };
+    return { ...(await load(shared, withHand)), inUse: { form: shared ? 'shared' : 'simd' } };
   } catch (error) {
     const why = error instanceof Error ? error.message : String(error);
     return { kernels: PLAIN, inUse: { form: 'plain', why: why.slice(0, 120) } };

@@ -27,10 +27,11 @@ const ANCHORS = { black: 30, white: 200 };
 
 const bench = () => {
   const ended: string[] = [];
-  const source = createSourceHolder(createHolder(PLAIN));
+  const live: boolean[] = [];
+  const source = createSourceHolder(createHolder(PLAIN), (is) => live.push(is));
   const feed = { stop: async () => void ended.push('feed') } as unknown as Feed;
   const clip = { close: () => ended.push('clip') } as unknown as ClipSource;
-  return { source, ended, feed, clip };
+  return { source, ended, feed, clip, live };
 };
 
 describe('the source of the picture on the bench', () => {
@@ -48,6 +49,16 @@ describe('the source of the picture on the bench', () => {
     expect(camera.feed).toBeUndefined();
     expect(camera.bitDepth).toBe(10);
     expect(source.next(opened(10)).feed).toBeUndefined();
+  });
+
+  it('tells when a feed begins and ends: by Stop, or by what takes its place', async () => {
+    const { source, feed, clip, live } = bench();
+    source.open({ kind: 'feed', feed, seconds: 0 }, LEGAL, opened(8));
+    await source.rest();
+    await source.rest();
+    source.open({ kind: 'feed', feed, seconds: 0 }, LEGAL, opened(8));
+    source.open({ kind: 'clip', clip, at: 0 }, LEGAL, opened(8));
+    expect(live).toEqual([true, false, true, false]);
   });
 
   it('has a number of its own, each picture of it a higher one', () => {

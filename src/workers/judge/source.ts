@@ -31,7 +31,11 @@ const leave = (source: Source | undefined): void => {
 };
 
 /** The one source on the bench, and the ways in which its picture comes to lie there. */
-export const createSourceHolder = (holder: Holder) => {
+export const createSourceHolder = (
+  holder: Holder,
+  /** Told when a feed begins and ends. */
+  onLive: (isLive: boolean) => void = () => undefined,
+) => {
   let source: Source | undefined;
   let openings = 0;
 
@@ -54,6 +58,7 @@ export const createSourceHolder = (holder: Holder) => {
       leave(source);
       openings += 1;
       source = { ...origin, opening: openings, options };
+      onLive(origin.kind === 'feed');
       return put(opened);
     },
     /** A further picture of the same source. */
@@ -78,6 +83,7 @@ export const createSourceHolder = (holder: Holder) => {
       if (source?.kind !== 'feed') return;
       const { feed, seconds, opening, options, anchors } = source;
       source = { kind: 'rest', seconds, opening, options, anchors };
+      onLive(false);
       await feed.stop();
     },
     /** Frame of a clip, or seconds of a feed, that lies on the bench. */
