@@ -19,3 +19,9 @@ it('shows pixel by pixel, and still knows what would fit', () => {
     shown: 1,
   });
 });
+
+it('stays over nothing in a box that is not laid out yet: marks are drawn by its inverse', () => {
+  const { fitting, shown } = pictureScales(frame, { width: 0, height: 0 }, 'fit', false);
+  expect(fitting).toBeGreaterThan(0);
+  expect(Number.isFinite(1 / shown)).toBe(true);
+});

@@ -1,5 +1,8 @@
 import type { Size } from '#ui/parts/useSize.ts';
 
+/** Of a box that is not laid out yet. */
+const LEAST = 0.001;
+
 /**
  * CSS pixels of a picture's pixel.
  * @param room the box that it stands in; beside a second picture it has half of it
@@ -11,6 +14,7 @@ export const pictureScales = (
   zoom: 'fit' | '1:1',
   isBeside: boolean,
 ): { readonly fitting: number; readonly shown: number } => {
-  const fitting = frame ? Math.min((isBeside ? width / 2 : width) / frame.width, height / frame.height) : 1;
+  const across = isBeside ? width / 2 : width;
+  const fitting = frame ? Math.max(LEAST, Math.min(across / frame.width, height / frame.height)) : 1;
   return { fitting, shown: zoom === 'fit' ? fitting : 1 };
 };
