@@ -8,6 +8,8 @@ import { PARSERS } from './parsers.ts';
 import { fuzzRound, reduced } from './round.ts';
 
 const SLOW_MS = 2000;
+/** The most that the process may ever have held, MB: seeds and what is made of them are far smaller. */
+const MOST_MB = 500;
 const SHOWN = 3;
 /** A container may take so long, ms, and hold so much, MB: it can be ended, and the bench goes on meanwhile. */
 const CONTAINER_LIMITS = { ms: 6000, mb: 500 };
@@ -41,11 +43,13 @@ for (const parser of chosen) {
   });
   const seconds = ((performance.now() - began) / 1000).toFixed(1);
   const files = `${tried} files from seed ${first} in ${seconds} s, ${accepted} accepted`;
-  console.log(`${parser.name}: ${files}, longest ${longest.toFixed(0)} ms, ${findings.length} faults`);
+  const held = process.resourceUsage().maxRSS / 1024;
+  const most = `longest ${longest.toFixed(0)} ms, at most ${held.toFixed(0)} MB held so far`;
+  console.log(`${parser.name}: ${files}, ${most}, ${findings.length} faults`);
   for (const finding of findings.slice(0, SHOWN)) {
     const file = join(tmpdir(), `fuzz-${parser.name.replaceAll(' ', '-')}-${finding.seed}`);
     writeFileSync(file, finding.fault.startsWith('takes') ? finding.bytes : reduced(parser, finding));
     console.log(`  seed ${finding.seed}: ${finding.fault}\n  ${file}`);
   }
-  if (findings.length > 0) process.exitCode = 1;
+  if (findings.length > 0 || held > MOST_MB) process.exitCode = 1;
 }

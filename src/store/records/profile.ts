@@ -102,10 +102,14 @@ const problemOf = (data: ProfileData): string | undefined => {
 
 /** What a profile is made of; only what can be compiled and asked everywhere passes. */
 export const profileDataSchema = profileFields.check(
-  z.superRefine((data, context) => {
-    const problem = problemOf(data);
-    if (problem) context.addIssue({ code: 'custom', path: ['curve'], message: problem });
-  }),
+  z.superRefine(
+    (data, context) => {
+      const problem = problemOf(data);
+      if (problem) context.addIssue({ code: 'custom', path: ['curve'], message: problem });
+    },
+    // Numbers out of their limits are refused as they stand: a curve of millions of stops would be walked through.
+    { when: ({ issues }) => issues.length === 0 },
+  ),
 );
 
 /** A profile in the kit. `archetype` ones ship with the app, the others say which way they came in. */
