@@ -12,10 +12,10 @@ export const FieldSays = ({
 }: {
   id: string;
   target: RefObject<HTMLElement | null>;
-  /** The sentence. */
-  children: string;
+  /** The sentence; nothing is shown without one. */
+  children?: string;
 }) => (
-  <Overlay target={target} show placement="bottom-start" transition={false}>
+  <Overlay target={target} show={children !== undefined} placement="bottom-start" transition={false}>
     <Tooltip id={id} role="alert" className="field-says">
       {children}
     </Tooltip>

@@ -1,12 +1,10 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useId, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useController, useFormState } from 'react-hook-form';
+import { FieldSays } from './FieldSays.tsx';
 import { messagesIn } from './problems.ts';
-
-const FieldSays = dynamic(() => import('./FieldSays.tsx').then((part) => part.FieldSays));
 
 type FieldOf = {
   /** The field's name in the form. */
@@ -38,9 +36,9 @@ const useField = (name: string) => {
         field.onBlur();
       },
     },
-    says: isTyped && error?.message !== undefined && (
+    says: (
       <FieldSays id={`${id}-says`} target={control}>
-        {error.message}
+        {isTyped ? error?.message : undefined}
       </FieldSays>
     ),
   };

@@ -1,11 +1,9 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useId, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { FieldSays } from './FieldSays.tsx';
 import { printNumber, readNumber, type NumberRule } from './numberText.ts';
-
-const FieldSays = dynamic(() => import('./FieldSays.tsx').then((part) => part.FieldSays));
 
 /**
  * A number that is changed where it stands: typed with decimal comma, true minus or thirds, stepped by the arrow
@@ -79,9 +77,9 @@ export const NumberField = ({
           }
         }}
       />
-      {read === undefined && (
-        <FieldSays id={`${id}-says`} target={control}>{`${rule.says}; ${print(value)} stays.`}</FieldSays>
-      )}
+      <FieldSays id={`${id}-says`} target={control}>
+        {read === undefined ? `${rule.says}; ${print(value)} stays.` : undefined}
+      </FieldSays>
     </>
   );
   if (isInline) return field;
