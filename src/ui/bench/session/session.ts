@@ -58,6 +58,7 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
   const frame = createFrame({ judge, access, opening, moving, tell, nextSerial });
   const stage = createStage({ judge, access, opening, moving, pulse, tell, nextSerial, close: frame.close });
 
+  let asked = false;
   let reviving = false;
   /**
    * The worker has ended: what it held is opened again where it can be; if that ends the next one too, it is
@@ -103,6 +104,8 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
     pulse,
     /** Asks once which form the pixel loops have; a slower one is told. */
     askKernels: async (): Promise<void> => {
+      if (asked) return;
+      asked = true;
       const outcome = await judge.call('kernels', {});
       if (outcome.state !== 'done') return;
       const kernels = outcome.output;
