@@ -1,7 +1,7 @@
 // The first load: how much script each route asks for, and how soon the set card is seen.
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
-import { build, fail, freePort, say, startServer } from './ground.mjs';
+import { build, fail, freePort, median, say, startServer } from './ground.mjs';
 
 const ROUNDS = 5;
 const ROUTES = ['kit', 'plan', 'judge', 'log', 'luts', 'handoff'];
@@ -9,7 +9,6 @@ const ROUTES = ['kit', 'plan', 'judge', 'log', 'luts', 'handoff'];
 const LIMITS = { script: 250, card: 700 };
 
 const kB = (bytes) => (bytes / 1000).toFixed(1);
-const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
 
 /** Scripts that a page names in its HTML, without those that only old browsers ask for. */
 const namedIn = (html) =>

@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { statSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { build, freePort, say, startServer } from './ground.mjs';
+import { build, freePort, median, say, startServer } from './ground.mjs';
 
 const ROUNDS = 3;
 const SIZES = { 1080: '1920x1080', UHD: '3840x2160' };
@@ -33,7 +33,6 @@ const KINDS = [
   ],
 ];
 
-const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
 const ffmpeg = (...args) => {
   const began = performance.now();
   const done = spawnSync('ffmpeg', ['-v', 'error', '-y', ...args]);

@@ -3,7 +3,7 @@
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { openBenchTab } from './bench-tab.mjs';
-import { fail, say } from './ground.mjs';
+import { fail, median, say } from './ground.mjs';
 
 const ROUNDS = 7;
 const FRAMES = 40;
@@ -61,7 +61,6 @@ export const benchScopes = async () => {
   writeFileSync('.bench/bench.cube', `${cube.join('\n')}\n`);
 
   const { ask, close } = await openBenchTab();
-  const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
   const rounds = [];
   for (let n = 0; n < ROUNDS; n += 1) {
     const ours = Object.fromEntries(

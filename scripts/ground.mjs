@@ -135,3 +135,6 @@ export const nodeIsNew = () => {
   if (major > 20 || (major === 20 && minor >= 19)) return;
   fail(`Node ${engines.node} is needed; this is ${process.versions.node}.`);
 };
+
+/** The middle one of some numbers; of an even count the upper one. */
+export const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];

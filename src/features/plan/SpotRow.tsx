@@ -1,5 +1,6 @@
 'use client';
 
+import * as z from 'zod/mini';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -7,12 +8,14 @@ import Form from 'react-bootstrap/Form';
 import { SPOT_ROLES, SPOT_UNIT_IDS, type Spot, type SpotRole, type SpotUnit } from '#core/exposure/spot.ts';
 import { SPOT_UNITS } from '#core/exposure/survey.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '#core/units.ts';
-import { spotSchema } from '#store/records/setup.ts';
-import { between, positive, positiveTo } from '#store/records/common.ts';
+import { spotSchema, spotSettingsSchema } from '#store/records/setup.ts';
+import { positive, positiveTo } from '#store/records/common.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { settingsOf } from './planModel.ts';
 
+/** Glass takes light, it gives none. */
+const glass = spotSettingsSchema.shape.ndStops.check(z.minimum(0));
 const ROLE_IDS = Object.keys(SPOT_ROLES) as SpotRole[];
 
 /** Who or what a spot is: a role, or a face by name. */
@@ -49,7 +52,7 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
             <NumberField
               isInline
               label={label}
-              rule={{ schema: id === 'ndStops' ? between(0, 20) : positive, says }}
+              rule={{ schema: id === 'ndStops' ? glass : positive, says }}
               value={shown(at[id])}
               onSet={(value) => onChange({ ...spot, at: { ...at, [id]: kept(value) } })}
             />

@@ -40,5 +40,5 @@ export const readVersioned = <T>(
   const parsed = schema.safeParse(data);
   if (parsed.success) return success(parsed.data);
   const [issue] = parsed.error.issues;
-  return failure(issue.path.join('.') || 'file', `The file’s ${issueWords(parsed.error, data)}: ${remedy}.`);
+  return failure(issue.path.join('.') || 'file', `In the file ${issueWords(parsed.error, data)}: ${remedy}.`);
 };

@@ -17,7 +17,7 @@ import {
 const CAUTION_IDS = ['hotWork', 'sun', 'air', 'diving', 'lamps', 'longRecording', 'waterEdge'] as const;
 
 /** What a camera was set to as it read a spot. */
-const spotSettingsSchema = z.object({
+export const spotSettingsSchema = z.object({
   iso: positive,
   iris: positive,
   seconds: positive,

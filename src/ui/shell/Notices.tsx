@@ -79,7 +79,7 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
       {said && (
         <Notice>
           <span>{said.text}</span>
-          {records.undoable === said.undoes && (
+          {said.undoes !== undefined && records.undoable === said.undoes && (
             <Button variant="outline-secondary" size="sm" onClick={() => void book.undo().then(hush)}>
               Undo
             </Button>

@@ -2,13 +2,14 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { logLabel } from '#store/book.ts';
+import { failureWords } from '#store/words.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
 import { useBench, useCard, useMuted, useSelection } from '../bench/hooks.ts';
 
 const loadLogTake = () => import('../bench/logTake.ts');
 
 /** What was just done, and the step of undo that takes it back. */
-export type Said = { readonly text: string; readonly undoes: string };
+export type Said = { readonly text: string; readonly undoes?: string };
 
 /** Logs a take and says so; a second press while the first is written does nothing. */
 export const useLogTake = () => {
@@ -36,6 +37,8 @@ export const useLogTake = () => {
           undoes: logLabel(take.number),
         });
       }
+    } catch (error) {
+      setSaid({ text: `No take was logged: ${failureWords(error)}. Press L again.` });
     } finally {
       busy.current = false;
     }
