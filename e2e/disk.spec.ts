@@ -1,12 +1,4 @@
-import type { Page } from '@playwright/test';
-import { cell, expect, reloaded, test, visit } from './fixtures.ts';
-
-const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=bench-interview&camera=a-cam`;
-const notice = (page: Page) => page.locator('.notice-bad');
-const close = async (page: Page) => {
-  while ((await notice(page).getByRole('button', { name: 'Close' }).count()) > 0)
-    await notice(page).getByRole('button', { name: 'Close' }).first().click();
-};
+import { at, cell, close, expect, notice, reloaded, test, visit } from './fixtures.ts';
 
 test.describe('a disk that is full', () => {
   test('each kind of write says so, keeps the last good state, and works again afterwards', async ({

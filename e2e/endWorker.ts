@@ -1,11 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect } from './fixtures.ts';
+import { close, expect, notice } from './fixtures.ts';
 
-export const notice = (page: Page) => page.locator('.notice-bad');
-export const close = async (page: Page) => {
-  while ((await notice(page).getByRole('button', { name: 'Close' }).count()) > 0)
-    await notice(page).getByRole('button', { name: 'Close' }).first().click();
-};
 /** Lets the browser end a worker as soon as it is asked for a job of this name. */
 export const endAt = (page: Page, job: string) =>
   page.evaluate((name) => Object.assign(globalThis, { endAt: name }), job);

@@ -5,10 +5,13 @@ import { y4mFrame, y4mHeader } from '../src/core/formats/y4m.ts';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
 import { encodePicture, TEST_PICTURES } from '../src/core/fixtures/testPictures.ts';
 import {
+  at,
+  close,
   expect,
   frameFile,
   inked,
   markCard,
+  notice,
   openFile,
   openWithDevice,
   printOf,
@@ -16,9 +19,8 @@ import {
   verdict,
   visit,
 } from './fixtures.ts';
-import { close, endAt, endsWhenAsked, notice, told } from './endWorker.ts';
+import { endAt, endsWhenAsked, told } from './endWorker.ts';
 
-const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=bench-interview&camera=a-cam`;
 const picture = '.picture-sheet > canvas';
 const card = frameFile('bench', { placement: 2 / 3 });
 
@@ -117,6 +119,7 @@ test.describe('a worker that the browser ends', () => {
       .setInputFiles({ name: 'falls.y4m', mimeType: 'video/x-yuv4mpeg', buffer });
     await expect(page.locator('.picture h2')).toHaveText('falls.y4m');
     const stands = page.locator('[data-frame]');
+    await stands.waitFor();
     for (const n of ['1', '2']) {
       await page.keyboard.press('.');
       await expect(stands).toHaveAttribute('data-frame', n);

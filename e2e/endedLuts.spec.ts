@@ -1,7 +1,18 @@
-import { close, endAt, endsWhenAsked, notice, told } from './endWorker.ts';
-import { expect, frameFile, openFile, openPart, pick, test, verdict, visit } from './fixtures.ts';
+import { endAt, endsWhenAsked, told } from './endWorker.ts';
+import {
+  at,
+  close,
+  expect,
+  frameFile,
+  notice,
+  openFile,
+  openPart,
+  pick,
+  test,
+  verdict,
+  visit,
+} from './fixtures.ts';
 
-const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=bench-interview&camera=a-cam`;
 const card = frameFile('bench', { placement: 2 / 3 });
 
 test.describe('the LUT worker that the browser ends', () => {

@@ -42,6 +42,17 @@ export const test = base.extend<{ watched: void }>({
 
 export { expect };
 
+/** A view of the demo shoot. */
+export const at = (step: string, setup = 'bench-interview') =>
+  `/${step}?shoot=salt-and-fire&setup=${setup}&camera=a-cam`;
+/** What went wrong and is told. */
+export const notice = (page: Page) => page.locator('.notice-bad');
+/** Closes what is told. */
+export const close = async (page: Page) => {
+  const button = notice(page).getByRole('button', { name: 'Close' });
+  while ((await button.count()) > 0) await button.first().click();
+};
+
 export const cell = (page: Page, id: string) => page.locator(`.cell[data-cell="${id}"] .cell-value`);
 export const verdict = (page: Page, id: string) => page.locator(`[data-verdict="${id}"]`);
 

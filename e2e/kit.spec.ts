@@ -242,6 +242,7 @@ test('the zebra sheet prints on one page, and so does the pocket card', async ({
     };
   };
   await visit(page, kit('bench-interview', '&part=zebra'));
+  await page.locator('.sheet').waitFor();
   const sheet = await pages();
   expect(sheet.count).toBe(1);
   // A4 is 595 x 842 points (ISO 216).

@@ -1,12 +1,21 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { ARCHETYPES } from '../src/core/profile/index.ts';
-import { cell, changeStored, expect, MEANT, reloaded, stored, storedRows, test, visit } from './fixtures.ts';
+import {
+  at,
+  cell,
+  changeStored,
+  expect,
+  MEANT,
+  reloaded,
+  stored,
+  storedRows,
+  test,
+  visit,
+} from './fixtures.ts';
 
 // What once locked the user out: records that cannot be read, records that do not open, a screen that stops.
 
-const at = (step: string, setup = 'furnace-mouth') =>
-  `/${step}?shoot=salt-and-fire&setup=${setup}&camera=a-cam`;
 const setAside = '.notice[data-set-aside]';
 const level = {
   id: 'level',
@@ -48,7 +57,7 @@ const elsewhere = async (page: Page) => {
 test('a profile that makes no curve is refused; one that is stored is set aside, exported and mended', async ({
   page,
 }) => {
-  await visit(page, at('kit'));
+  await visit(page, at('kit', 'furnace-mouth'));
   await page.getByLabel('Profile file').setInputFiles(asFile(level));
   await expect(page.getByText(/its numbers make no curve \(row 2 does not rise over row 1\)/)).toBeVisible();
   expect((await storedRows(page, 'profiles')).map(({ id }) => id)).not.toContain('level');
@@ -58,7 +67,7 @@ test('a profile that makes no curve is refused; one that is stored is set aside,
     rows.map((row) => (row.id === 'furnace-mouth:a-cam' ? { ...row, profileId: 'level' } : row)),
   );
   for (const step of ['kit', 'plan', 'judge', 'log', 'handoff', 'luts']) {
-    await visit(page, at(step));
+    await visit(page, at(step, 'furnace-mouth'));
     await expect(page.locator(setAside).first()).toContainText('profile “Level log” cannot be read');
     await expect(cell(page, 'profile')).toHaveText('wide log');
   }
@@ -93,7 +102,7 @@ test('a profile that makes no curve is refused; one that is stored is set aside,
 test('a take without its card and a plan with a bad ISO stand aside; log, hand-off and plan work', async ({
   page,
 }) => {
-  await visit(page, at('log'));
+  await visit(page, at('log', 'furnace-mouth'));
   await expect(page.locator('.take')).toHaveCount(8);
   const bad = {
     id: 'cut',
@@ -113,7 +122,7 @@ test('a take without its card and a plan with a bad ISO stand aside; log, hand-o
   await expect(
     page.locator('.notice-bad').filter({ hasText: 'the stored plan cannot be read' }),
   ).toBeVisible();
-  await visit(page, at('handoff'));
+  await visit(page, at('handoff', 'furnace-mouth'));
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'CSV' }).click(),
@@ -132,7 +141,7 @@ test('a take without its card and a plan with a bad ISO stand aside; log, hand-o
 });
 
 test('records of a newer version are shown and not written', async ({ page }) => {
-  await visit(page, at('plan'));
+  await visit(page, at('plan', 'furnace-mouth'));
   await elsewhere(page);
   await page.evaluate(
     () =>
@@ -144,7 +153,7 @@ test('records of a newer version are shown and not written', async ({ page }) =>
         };
       }),
   );
-  await visit(page, at('plan'));
+  await visit(page, at('plan', 'furnace-mouth'));
   await expect(page.getByText(/A newer Candelum wrote these records/)).toBeVisible();
   await page.keyboard.press(']');
   await expect(page.getByText(/this one only reads them/)).toBeVisible();
@@ -170,7 +179,7 @@ for (const [how, says, script] of [
 ] as const)
   test(`records that do not open say so within three seconds: ${how}`, async ({ page }) => {
     await page.addInitScript(script);
-    await page.goto(at('plan'));
+    await page.goto(at('plan', 'furnace-mouth'));
     const began = page.locator('.waiting');
     await began.waitFor();
     await expect(page.locator('.waiting[data-status="failed"]')).toContainText(says, { timeout: 3500 });
@@ -178,7 +187,7 @@ for (const [how, says, script] of [
   });
 
 test('a set-up whose cameras are gone, and records without anything, have a way on', async ({ page }) => {
-  await visit(page, at('plan'));
+  await visit(page, at('plan', 'furnace-mouth'));
   await changeStored(page, 'setups', (rows) =>
     rows.map((row) => (row.id === 'furnace-mouth' ? { ...row, cameraIds: ['gone'] } : row)),
   );
@@ -201,7 +210,7 @@ test('a card that stops on every screen is left out; everything can be saved bef
       return get.call(this, key) as unknown;
     };
   }, MEANT);
-  await page.goto(at('plan'));
+  await page.goto(at('plan', 'furnace-mouth'));
   await expect(page.getByText('This screen stopped')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeDisabled();
   const [file] = await Promise.all([
@@ -217,7 +226,7 @@ test('a card that stops on every screen is left out; everything can be saved bef
 });
 
 test('records that have gone are missed', async ({ page }) => {
-  await visit(page, at('plan'));
+  await visit(page, at('plan', 'furnace-mouth'));
   await expect(page.getByText(/and they are gone/)).toHaveCount(0);
   await elsewhere(page);
   await page.evaluate(
@@ -227,7 +236,7 @@ test('records that have gone are missed', async ({ page }) => {
         gone.onsuccess = resolve;
       }),
   );
-  await visit(page, at('plan'));
+  await visit(page, at('plan', 'furnace-mouth'));
   await expect(page.getByText(/kept records from .* and they are gone/)).toBeVisible();
 });
 
@@ -235,14 +244,14 @@ test('notes typed without a pause outlive a crash, and an address typed right af
   page,
   context,
 }) => {
-  await visit(page, at('log'));
+  await visit(page, at('log', 'furnace-mouth'));
   const notes = page.getByRole('textbox', { name: 'Notes of take 1', exact: true }).first();
 
   await notes.fill('');
   await notes.pressSequentially('abcdefghij'.repeat(26), { delay: 12 });
   await page.goto('chrome://crash').catch(() => undefined);
   const after = await context.newPage();
-  await visit(after, at('log'));
+  await visit(after, at('log', 'furnace-mouth'));
   const kept = await after
     .getByRole('textbox', { name: 'Notes of take 1', exact: true })
     .first()
@@ -253,8 +262,8 @@ test('notes typed without a pause outlive a crash, and an address typed right af
     .getByRole('textbox', { name: 'Notes of take 1', exact: true })
     .first()
     .fill('window key, right after');
-  await after.goto(at('plan'));
-  await visit(after, at('log'));
+  await after.goto(at('plan', 'furnace-mouth'));
+  await visit(after, at('log', 'furnace-mouth'));
   await expect(after.getByRole('textbox', { name: 'Notes of take 1', exact: true }).first()).toHaveValue(
     'window key, right after',
   );

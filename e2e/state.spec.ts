@@ -1,12 +1,19 @@
 import type { Page } from '@playwright/test';
-import { cell, expect, frameFile, markCard, openFile, setCell, test, verdict, visit } from './fixtures.ts';
+import {
+  at,
+  cell,
+  close,
+  expect,
+  frameFile,
+  markCard,
+  notice,
+  openFile,
+  setCell,
+  test,
+  verdict,
+  visit,
+} from './fixtures.ts';
 
-const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=bench-interview&camera=a-cam`;
-const notice = (page: Page) => page.locator('.notice-bad');
-const close = async (page: Page) => {
-  while ((await notice(page).getByRole('button', { name: 'Close' }).count()) > 0)
-    await notice(page).getByRole('button', { name: 'Close' }).first().click();
-};
 const card = frameFile('bench', { placement: 2 / 3 });
 
 test('two windows: each sees the other’s edits and takes, and undoes only its own', async ({

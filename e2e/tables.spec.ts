@@ -1,7 +1,5 @@
 import type { Page } from '@playwright/test';
-import { changeStored, expect, reloaded, test, visit } from './fixtures.ts';
-
-const at = (step: string) => `/${step}?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam`;
+import { at, changeStored, expect, reloaded, test, visit } from './fixtures.ts';
 
 /** Puts more takes into the log, each like the newest but for its number. */
 const addTakes = (page: Page, count: number) =>
@@ -10,7 +8,7 @@ const addTakes = (page: Page, count: number) =>
   });
 
 test('a table is sorted by its heading, the other way round, and as it was', async ({ page }) => {
-  await visit(page, at('plan'));
+  await visit(page, at('plan', 'furnace-mouth'));
   const table = page.getByRole('table', { name: 'Placement, school by school' });
   const schools = () => table.getByRole('rowheader').allTextContents();
   const noise = async () => {
@@ -19,6 +17,7 @@ test('a table is sorted by its heading, the other way round, and as it was', asy
     return texts.filter((text) => text !== '–').map((text) => Number(text?.replace('×', '')));
   };
   const heading = table.getByRole('columnheader', { name: 'Noise' });
+  await table.getByRole('rowheader').first().waitFor();
   const before = await schools();
   await heading.getByRole('button').click();
   await expect(heading).toHaveAttribute('aria-sort', 'descending');
@@ -37,7 +36,7 @@ test('a table is sorted by its heading, the other way round, and as it was', asy
 });
 
 test('a log of two thousand takes draws those in sight, and reaches the last', async ({ page }) => {
-  await visit(page, at('handoff'));
+  await visit(page, at('handoff', 'furnace-mouth'));
   const table = page.getByRole('table', { name: 'The log' });
   await expect(table.locator('tbody tr')).toHaveCount(8);
   await addTakes(page, 2000);

@@ -48,21 +48,18 @@ const startOf = () => ffmpeg('-f', 'lavfi', '-i', 'nullsrc=s=16x16', '-frames:v'
 const opening = async (page, path, name) => {
   const done = page.evaluate(async (wanted) => {
     const input = document.querySelector('input[aria-label="Frame file"]');
-    let gone = false;
-    const watch = new MutationObserver(() => {
-      if (document.querySelector('[data-verdict]') === null) gone = true;
-    });
-    watch.observe(document.querySelector('.verdicts'), { subtree: true, childList: true });
+    const verdicts = document.querySelector('.verdicts');
+    const { opening: before } = verdicts.dataset;
     await new Promise((resolve) => input.addEventListener('change', resolve, { once: true, capture: true }));
     const began = performance.now();
     for (;;) {
       await new Promise((resolve) => requestAnimationFrame(resolve));
       const isThere = document.querySelector('.picture h2').textContent === wanted;
-      if (isThere && gone && document.querySelector('[data-verdict]')) break;
+      const isNew = verdicts.dataset.opening !== undefined && verdicts.dataset.opening !== before;
+      if (isThere && isNew && verdicts.querySelector('[data-verdict]')) break;
       if (document.querySelector('.notice-bad')) return undefined;
       if (performance.now() - began > 20_000) return undefined;
     }
-    watch.disconnect();
     return performance.now() - began;
   }, name);
   await page.getByLabel('Frame file').setInputFiles(path);

@@ -1,8 +1,8 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { laterScreen } from '#ui/later.tsx';
 
 // The set card stands first; the work comes in beside it.
-const Page = dynamic(() => import('#features/kit/KitView.tsx').then((part) => part.KitView));
+const Page = laterScreen(() => import('#features/kit/KitView.tsx').then((part) => part.KitView));
 
 export default Page;

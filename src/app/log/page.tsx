@@ -1,8 +1,8 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { laterScreen } from '#ui/later.tsx';
 
 // The set card stands first; the work comes in beside it.
-const Page = dynamic(() => import('#features/log/LogView.tsx').then((part) => part.LogView));
+const Page = laterScreen(() => import('#features/log/LogView.tsx').then((part) => part.LogView));
 
 export default Page;

@@ -1,8 +1,8 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { laterScreen } from '#ui/later.tsx';
 
 // The set card stands first; the work comes in beside it.
-const Page = dynamic(() => import('#features/luts/LutsView.tsx').then((part) => part.LutsView));
+const Page = laterScreen(() => import('#features/luts/LutsView.tsx').then((part) => part.LutsView));
 
 export default Page;

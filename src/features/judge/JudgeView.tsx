@@ -1,21 +1,22 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useJudgement, useSession } from '#ui/bench/hooks.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { later } from '#ui/later.tsx';
+import { useWhenIdle } from '#ui/useWhenIdle.ts';
 import { PicturePane } from './picture/PicturePane.tsx';
 import { ScopePane } from './scopes/ScopePane.tsx';
 import { useJudgeView } from './useJudgeView.ts';
 import { VerdictPane } from './VerdictPane.tsx';
 
-const SimulatedCamera = dynamic(() =>
+const SimulatedCamera = later(() =>
   import('#ui/stage/SimulatedCamera.tsx').then((part) => part.SimulatedCamera),
 );
-const FeedBar = dynamic(() => import('./moving/FeedBar.tsx').then((part) => part.FeedBar));
-const TransportBar = dynamic(() => import('./moving/TransportBar.tsx').then((part) => part.TransportBar));
+const FeedBar = later(() => import('./moving/FeedBar.tsx').then((part) => part.FeedBar));
+const TransportBar = later(() => import('./moving/TransportBar.tsx').then((part) => part.TransportBar));
 
 /** Judge: the picture, two scopes and what they mean. */
 export const JudgeView = () => {
@@ -23,6 +24,8 @@ export const JudgeView = () => {
   const [picked, setPicked] = useState<string>();
   const [look, setLook] = useJudgeView();
   useSceneOfSetup();
+  // Its keys are there as soon as a clip is.
+  useWhenIdle(TransportBar.fetch);
   const camera = useStage();
   const frame = useSession((state) => state.frame);
   const onStage = camera.stage !== undefined;

@@ -38,7 +38,7 @@ const OpenVerdict = ({ verdict }: { verdict: Verdict }) => {
 
 /** Sentences with number, place and remedy; picking one shows its place in the picture. */
 export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?: string) => void }) => {
-  const { verdicts } = useJudgement();
+  const { verdicts, opening } = useJudgement();
   const [muted, mute] = useMuted();
   const { patches, isOpen } = useSession(({ frame, ...state }) => ({
     patches: state.patches,
@@ -49,6 +49,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
   return (
     <Panel
       className="verdicts"
+      data-opening={opening}
       title="Verdict"
       note={isOpen ? summarise(verdicts) : undefined}
       tools={

@@ -1,19 +1,19 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { ARCHETYPE_IDS, ARCHETYPES } from '#core/profile/index.ts';
 import { useCard, useComparedProfile, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
+import { later } from '#ui/later.tsx';
 import { ProfileChart } from './ProfileChart.tsx';
 import { ProfilePicker } from './ProfilePicker.tsx';
 import { ProfileTools } from './ProfileTools.tsx';
 
-const CameraPanel = dynamic(() => import('./camera/CameraPanel.tsx').then((part) => part.CameraPanel));
-const ProfileFigures = dynamic(() => import('./ProfileFigures.tsx').then((part) => part.ProfileFigures));
-const ProfileMaker = dynamic(() => import('./ProfileMaker.tsx').then((part) => part.ProfileMaker));
-const ZebraSheet = dynamic(() => import('./ZebraSheet.tsx').then((part) => part.ZebraSheet));
-const BagView = dynamic(() => import('./bag/BagView.tsx').then((part) => part.BagView));
+const CameraPanel = later(() => import('./camera/CameraPanel.tsx').then((part) => part.CameraPanel));
+const ProfileFigures = later(() => import('./ProfileFigures.tsx').then((part) => part.ProfileFigures));
+const ProfileMaker = later(() => import('./ProfileMaker.tsx').then((part) => part.ProfileMaker));
+const ZebraSheet = later(() => import('./ZebraSheet.tsx').then((part) => part.ZebraSheet));
+const BagView = later(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 

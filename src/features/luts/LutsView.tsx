@@ -1,17 +1,17 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useEffect } from 'react';
 import { useBench } from '#ui/bench/hooks.ts';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
+import { later } from '#ui/later.tsx';
 
-const BuildView = dynamic(() => import('./build/BuildView.tsx').then((part) => part.BuildView));
-const InspectView = dynamic(() => import('./inspect/InspectView.tsx').then((part) => part.InspectView));
-const CombineView = dynamic(() => import('./combine/CombineView.tsx').then((part) => part.CombineView));
-const CompareView = dynamic(() => import('./compare/CompareView.tsx').then((part) => part.CompareView));
-const OrderView = dynamic(() => import('./order/OrderView.tsx').then((part) => part.OrderView));
+const BuildView = later(() => import('./build/BuildView.tsx').then((part) => part.BuildView));
+const InspectView = later(() => import('./inspect/InspectView.tsx').then((part) => part.InspectView));
+const CombineView = later(() => import('./combine/CombineView.tsx').then((part) => part.CombineView));
+const CompareView = later(() => import('./compare/CompareView.tsx').then((part) => part.CompareView));
+const OrderView = later(() => import('./order/OrderView.tsx').then((part) => part.OrderView));
 
 /** Parts of the screen, in the order they are needed. A further one is a row. */
 const PARTS = {

@@ -1,24 +1,24 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
+import { later } from '#ui/later.tsx';
 import { schoolsOf } from './planModel.ts';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { useSurvey } from './useSurvey.ts';
 
-const SchoolsPanel = dynamic(() => import('./SchoolsPanel.tsx').then((part) => part.SchoolsPanel));
-const FiguresView = dynamic(() => import('./FiguresView.tsx').then((part) => part.FiguresView));
-const AdvicePanel = dynamic(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
-const BalancePanel = dynamic(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
-const DayPanel = dynamic(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
-const ChecklistPanel = dynamic(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
-const DayCardsView = dynamic(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
+const SchoolsPanel = later(() => import('./SchoolsPanel.tsx').then((part) => part.SchoolsPanel));
+const FiguresView = later(() => import('./FiguresView.tsx').then((part) => part.FiguresView));
+const AdvicePanel = later(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
+const BalancePanel = later(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
+const DayPanel = later(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
+const ChecklistPanel = later(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
+const DayCardsView = later(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
 
 const Cautions = () => {
   const selection = useSelection();

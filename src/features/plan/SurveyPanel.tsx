@@ -1,7 +1,6 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -12,11 +11,12 @@ import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { printLight } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { later } from '#ui/later.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
 import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from './useSetup.ts';
 
-const LookThrough = dynamic(() => import('./LookThrough.tsx').then((part) => part.LookThrough));
+const LookThrough = later(() => import('./LookThrough.tsx').then((part) => part.LookThrough));
 
 const Lands = ({ survey }: { survey: Survey }) => {
   const selection = useSelection();

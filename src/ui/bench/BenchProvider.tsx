@@ -1,9 +1,8 @@
 'use client';
 
-import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { resolveSelection } from '#store/selection.ts';
-import { useWhenIdle } from '../useWhenIdle.ts';
 import { cardNumbersOf, dialledLight, distributionOf } from './benchModel.ts';
 import {
   CardContext,
@@ -18,10 +17,10 @@ import {
   useUrlIds,
   type Card,
 } from './hooks.ts';
-import type { judgementOf } from './judgement.ts';
 import { leftOutSetups } from './leftOut.ts';
 import { openServices, type Services } from './services.ts';
 import { useMeasuring } from './useMeasuring.ts';
+import { useRules } from './useRules.ts';
 
 const never = () => () => undefined;
 const onServer = () => undefined;
@@ -69,18 +68,6 @@ const CardProvider = ({ children }: { children: ReactNode }) => {
   return <CardContext value={card}>{children}</CardContext>;
 };
 
-const loadRules = () => import('./judgement.ts').then((part) => part.judgementOf);
-
-/** The rules come when there is a frame to judge: the first screen has none. */
-const useRules = (isWanted: boolean): typeof judgementOf | undefined => {
-  const [rules, setRules] = useState<typeof judgementOf>();
-  useEffect(() => {
-    if (isWanted) void loadRules().then((rules) => setRules(() => rules));
-  }, [isWanted]);
-  useWhenIdle(loadRules);
-  return rules;
-};
-
 const JudgementProvider = ({ children }: { children: ReactNode }) => {
   const { placement } = useSelection().plan;
   const { coding } = useSelection().camera;
@@ -88,13 +75,13 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
   const [muted] = useMuted();
   // What is measured of moving pictures comes several times a second: the page is drawn for it in slices, so that it
   // never stands still.
-  const measurement = useDeferredValue(useSession(({ measured }) => measured?.measurement));
+  const { measurement, opening } = useDeferredValue(useSession(({ measured }) => measured)) ?? {};
   const { kind, samples } = useSession((state) => ({ kind: state.frame?.kind, samples: state.samples }));
   const distribution = useMemo(
     () => measurement && distributionOf(measurement, numbers),
     [measurement, numbers],
   );
-  const rules = useRules(measurement !== undefined);
+  const rules = useRules(opening);
   const verdicts = useMemo(
     () =>
       rules && measurement && distribution
@@ -102,7 +89,7 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
         : [],
     [rules, measurement, distribution, numbers, placement, light, coding, kind, samples, muted],
   );
-  const value = useMemo(() => ({ distribution, verdicts }), [distribution, verdicts]);
+  const value = useMemo(() => ({ distribution, verdicts, opening }), [distribution, verdicts, opening]);
   return <JudgementContext value={value}>{children}</JudgementContext>;
 };
 

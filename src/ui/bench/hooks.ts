@@ -29,7 +29,12 @@ export type Card = {
 };
 
 /** What is said of the frame on the bench. */
-export type Judgement = { readonly distribution?: Distribution; readonly verdicts: readonly Verdict[] };
+export type Judgement = {
+  readonly distribution?: Distribution;
+  readonly verdicts: readonly Verdict[];
+  /** Number of the opened source that the verdicts are about. */
+  readonly opening?: number;
+};
 
 export const ServicesContext = createContext<Services | undefined>(undefined);
 export const SelectionContext = createContext<Selection | undefined>(undefined);

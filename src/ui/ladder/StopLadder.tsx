@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
@@ -10,9 +9,10 @@ import { CardHandle } from './CardHandle.tsx';
 import { LadderEnds, LadderScale } from './LadderScale.tsx';
 import { CardMarks, LutCurve } from './LadderTones.tsx';
 import { ladderGeometry, type LadderGeometry } from './ladderGeometry.ts';
+import { later } from '../later.tsx';
 
-const FrameBars = dynamic(() => import('./FrameBars.tsx').then((part) => part.FrameBars));
-const SurveyedSpots = dynamic(() => import('./SurveyedSpots.tsx').then((part) => part.SurveyedSpots));
+const FrameBars = later(() => import('./FrameBars.tsx').then((part) => part.FrameBars));
+const SurveyedSpots = later(() => import('./SurveyedSpots.tsx').then((part) => part.SurveyedSpots));
 
 /** What is read under the pointer: stops, and the camera's scale. */
 const Readout = ({

@@ -10,15 +10,15 @@ import {
   type ColumnDef,
   type Header,
 } from '@tanstack/react-table';
-import dynamic from 'next/dynamic';
 import { useMemo, useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
 import type { LinesInSight as LongLines } from './LinesInSight.tsx';
 import type { Column, Shown } from './column.ts';
 import { TableLine } from './TableLine.tsx';
+import { later } from '../later.tsx';
 
-const LinesInSight = dynamic(() =>
+const LinesInSight = later(() =>
   import('./LinesInSight.tsx').then((part) => part.LinesInSight),
 ) as typeof LongLines;
 

@@ -7,14 +7,16 @@ export const Panel = ({
   tools,
   className = '',
   children,
+  ...data
 }: {
   title: ReactNode;
   note?: ReactNode;
   tools?: ReactNode;
   className?: string;
   children: ReactNode;
+  readonly [data: `data-${string}`]: number | undefined;
 }) => (
-  <section className={`panel ${className}`}>
+  <section className={`panel ${className}`} {...data}>
     <header className="panel-head">
       <h2>{title}</h2>
       {note !== undefined && <span className="quiet">{note}</span>}

@@ -1,13 +1,12 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useRef, useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useWhenIdle } from '../useWhenIdle.ts';
 import type { PopupPlacement } from './PopupPanel.tsx';
+import { later } from '../later.tsx';
 
-const loadPanel = () => import('./PopupPanel.tsx').then((part) => part.PopupPanel);
-const PopupPanel = dynamic(loadPanel);
+const PopupPanel = later(() => import('./PopupPanel.tsx').then((part) => part.PopupPanel));
 
 /** A button that opens a small panel beside it; Escape and a click elsewhere close it. */
 export const Popup = ({
@@ -34,7 +33,7 @@ export const Popup = ({
   const [open, setOpen] = useState<boolean>();
   const target = useRef<HTMLButtonElement>(null);
   const close = () => setOpen(false);
-  useWhenIdle(loadPanel);
+  useWhenIdle(PopupPanel.fetch);
   return (
     <>
       <Button

@@ -1,18 +1,17 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useSelection } from '../bench/hooks.ts';
 import { printDepth } from '../format.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
 import { Popup } from '../parts/Popup.tsx';
+import { later } from '../later.tsx';
 
-const loadChoices = () => import('./Choices.tsx').then((part) => part.Choices);
-const Choices = dynamic(loadChoices);
+const Choices = later(() => import('./Choices.tsx').then((part) => part.Choices));
 
 /** Shoot, set-up and camera: what the card is for. */
 export const Chooser = () => {
   const { shoot, setup, camera } = useSelection();
-  useWhenIdle(loadChoices);
+  useWhenIdle(Choices.fetch);
   return (
     <Popup
       name={

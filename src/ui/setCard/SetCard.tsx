@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { dequal } from 'dequal';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -9,9 +8,9 @@ import { useWhenIdle } from '../useWhenIdle.ts';
 import { CELLS, type Cell } from './cells.tsx';
 import type { CellInput } from './reasons.ts';
 import { Chooser } from './Chooser.tsx';
+import { later } from '../later.tsx';
 
-const loadPopover = () => import('./CellPopover.tsx').then((part) => part.CellPopover);
-const CellPopover = dynamic(loadPopover);
+const CellPopover = later(() => import('./CellPopover.tsx').then((part) => part.CellPopover));
 
 const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   /** Undefined until it was pressed. */
@@ -58,7 +57,7 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
 export const SetCard = () => {
   const selection = useSelection();
   const { numbers, profile } = useCard();
-  useWhenIdle(loadPopover);
+  useWhenIdle(CellPopover.fetch);
   const input = { selection, numbers, draftName: profile.isDraft ? profile.name : undefined };
   return (
     <header className="set-card" aria-label="Set card">

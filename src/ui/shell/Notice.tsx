@@ -1,11 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
+import { later } from '../later.tsx';
 
 /** Fetched while nothing is said, so that it is there when the connection is not. */
-export const loadAlert = () => import('react-bootstrap/Alert');
-const Alert = dynamic(loadAlert);
+const Alert = later(() => import('react-bootstrap/Alert').then((part) => part.default));
+export const fetchNotice = Alert.fetch;
 
 /** One thing that is said: it stands, it does not interrupt. */
 export const Notice = ({

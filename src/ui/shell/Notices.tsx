@@ -1,22 +1,22 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
-import { loadAlert, Notice } from './Notice.tsx';
+import { fetchNotice, Notice } from './Notice.tsx';
 import type { Said } from './useLogTake.ts';
+import { later } from '../later.tsx';
 
-const SetAsideNotice = dynamic(() => import('./SetAsideNotice.tsx').then((part) => part.SetAsideNotice));
-const LostNotice = dynamic(() => import('./LostNotice.tsx').then((part) => part.LostNotice));
+const SetAsideNotice = later(() => import('./SetAsideNotice.tsx').then((part) => part.SetAsideNotice));
+const LostNotice = later(() => import('./LostNotice.tsx').then((part) => part.LostNotice));
 
 const SHOWN_MS = 6000;
 
 /** What just happened, what went wrong, and the way back. */
 export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
-  useWhenIdle(loadAlert);
+  useWhenIdle(fetchNotice);
   const { book, session, lost: lostBefore } = useBench();
   const lost = lostBefore();
   const records = useRecords();

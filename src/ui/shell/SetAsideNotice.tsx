@@ -1,12 +1,12 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { setAsideWords, type SetAside } from '#store/setAside.ts';
 import { Notice } from './Notice.tsx';
+import { later } from '../later.tsx';
 
-const SetAsideDialog = dynamic(() => import('./SetAsideDialog.tsx').then((part) => part.SetAsideDialog));
+const SetAsideDialog = later(() => import('./SetAsideDialog.tsx').then((part) => part.SetAsideDialog));
 
 /** Says which records were set aside, and opens what can be done with them. Nothing where none was. */
 export const SetAsideNotice = ({ items }: { items: readonly SetAside[] }) => {

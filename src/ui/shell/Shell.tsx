@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
@@ -24,19 +23,20 @@ import { useKey } from './useKey.ts';
 import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
+import { later } from '../later.tsx';
 
 // The records open while the page still wakes up.
 if (typeof window !== 'undefined') openServices();
 
-const KeyHelp = dynamic(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
+const KeyHelp = later(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
 
 const OrderOfWork = () => {
   const path = usePathname();
   const hrefTo = useHrefTo();
   return (
     <nav className="order" aria-label="Order of work">
-      {STEPS.map(({ key, name, path: to, icon: Icon, later }) =>
-        later ? (
+      {STEPS.map(({ key, name, path: to, icon: Icon, later: comesLater }) =>
+        comesLater ? (
           <span key={key} className="order-step order-later" title={`${name} is not built yet`}>
             <span className="order-number">{key}</span>
             <Icon size={18} aria-hidden="true" className="order-icon" />

@@ -1,8 +1,8 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import Button from 'react-bootstrap/Button';
 import { Empty } from '../parts/Empty.tsx';
+import { later } from '../later.tsx';
 
 /** Fetched while all goes well: where a screen stops, it may be for want of a connection. */
 export const loadStopped = () => import('./StoppedChoices.tsx').then((part) => part.StoppedChoices);
@@ -14,7 +14,7 @@ const LoadAgain = () => (
   </Button>
 );
 
-const StoppedChoices = dynamic(() => loadStopped().catch(() => LoadAgain));
+const StoppedChoices = later(() => loadStopped().catch(() => LoadAgain));
 
 /** A screen that stopped: what is wrong, and what can be done. */
 export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) => (

@@ -1,11 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import Button from 'react-bootstrap/Button';
 import { Empty } from '../parts/Empty.tsx';
 import { Mark } from './Mark.tsx';
+import { later } from '../later.tsx';
 
-const NothingHere = dynamic(() => import('./NothingHere.tsx').then((part) => part.NothingHere));
+const NothingHere = later(() => import('./NothingHere.tsx').then((part) => part.NothingHere));
 
 const Closed = ({ problem }: { problem?: string }) => (
   <Empty title="The records are not open">

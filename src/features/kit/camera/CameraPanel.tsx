@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { SCALES } from '#core/signal/scale.ts';
@@ -9,6 +8,7 @@ import type { CameraRecord } from '#store/records/camera.ts';
 import { useBench, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { THIN } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { later } from '#ui/later.tsx';
 import { addCamera } from './cameraModel.ts';
 import { leanWords, noiseWords } from './words.ts';
 
@@ -16,7 +16,7 @@ const zebraKinds = (kinds: CameraRecord['zebra']['kinds']) =>
   kinds.length === 2 ? 'range and limit' : kinds[0] === 'range' ? 'range only' : 'limit only';
 const biasWords = (bias: number) => (bias === 0 ? '' : `, shows ${printStopsExact(bias)} over`);
 
-const CameraEditor = dynamic(() => import('./CameraEditor.tsx').then((part) => part.CameraEditor));
+const CameraEditor = later(() => import('./CameraEditor.tsx').then((part) => part.CameraEditor));
 
 const list = (values: readonly number[]) =>
   values.length > 6 ? `${values[0]} to ${values[values.length - 1]}` : values.join(' ');
