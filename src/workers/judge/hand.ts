@@ -26,6 +26,7 @@ export const startHand = (
   kernels: WebAssembly.Module,
   memory: WebAssembly.Memory,
   spawn = spawnHand,
+  patience?: number,
 ): LiveHand | undefined => {
   if (navigator.hardwareConcurrency < 2) return undefined;
   try {
@@ -33,11 +34,20 @@ export const startHand = (
     const names = WebAssembly.Module.exports(kernels).map(({ name }) => name) as KernelName[];
     const control = controlBuffer();
     worker.postMessage({ kernels, memory, control, names } satisfies HandStart);
-    const hand = handOver(control, names);
+    const hand = handOver(control, names, patience);
     let isLive = false;
     return {
       ...hand,
       isFree: () => !isLive && hand.isFree(),
+      wait: () => {
+        try {
+          hand.wait();
+        } catch (error) {
+          // What comes late would be written over the next picture's.
+          worker.terminate();
+          throw error;
+        }
+      },
       onLive: (is) => {
         isLive = is && navigator.hardwareConcurrency < ENOUGH_FOR_LIVE;
       },
