@@ -12,7 +12,7 @@ const filled = async (page: Page) => {
   await expect(page.locator('.take')).toHaveCount(8);
   await page.evaluate(fillLog, COUNT);
   await page.reload();
-  await expect(page.locator('.log')).toContainText(`${COUNT + 8} logged`);
+  await expect(page.locator('.log')).toContainText(`${COUNT + 8} logged`, { timeout: 60_000 });
 };
 const nodes = (page: Page) => page.evaluate(() => document.querySelectorAll('*').length);
 const first = (page: Page) => page.locator('.take').first();
@@ -43,7 +43,7 @@ test('the log is searched and narrowed, the address keeps it, and all comes back
   await page.getByLabel('Search the log').fill('no such word');
   await expect(page.locator('.log')).toContainText('No take fits');
   await page.getByRole('button', { name: 'Show all', exact: true }).click();
-  await expect(page.locator('.log')).toContainText(`${COUNT + 8} logged`);
+  await expect(page.locator('.log')).toContainText(`${COUNT + 8} logged`, { timeout: 60_000 });
   await page.getByText('Circled', { exact: true }).click();
   await expect(page.locator('.take-circled').first()).toBeVisible();
   await expect(page.locator('.take:not(.take-circled)')).toHaveCount(0);

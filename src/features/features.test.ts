@@ -24,17 +24,17 @@ describe('plan', () => {
     const rows = placementRows(selection);
     expect(rows).toHaveLength(13);
     expect(rows.find(({ placement }) => placement === 1)).toMatchObject({
-      card: '49±2',
-      skin: ['60±3'],
+      card: { level: 49, tolerance: 2, reach: 'within' },
+      skin: [{ level: 60, tolerance: 3, reach: 'within' }],
       roomAbove: 5,
       usableBelow: -7,
     });
-    expect(rows.every(({ cost, limited }) => limited || Math.abs(cost) < 0.12)).toBe(true);
+    expect(rows.every(({ cost, outOfReach }) => outOfReach.length > 0 || Math.abs(cost) < 0.12)).toBe(true);
   });
   it('says where the camera’s zebra ends', () => {
     const rows = placementRows(select('packing-yard', 'b-cam'));
-    expect(rows.find(({ placement }) => placement === -1)?.limited).toBe(true);
-    expect(rows.find(({ placement }) => placement === 1)?.limited).toBe(false);
+    expect(rows.find(({ placement }) => placement === -1)?.outOfReach).toContain('card');
+    expect(rows.find(({ placement }) => placement === 1)?.outOfReach).toEqual([]);
   });
 });
 

@@ -121,7 +121,11 @@ describe('set card', () => {
     const input = cardOf('packing-yard', 'b-cam');
     const warning = CELLS.find(({ id }) => id === 'warning');
     // Classic log clips at 106 %; B-cam's zebra ends at 100.
-    expect(warning?.print(input)).toBe('100+ !');
+    expect(warning?.print(input)).toBe('out of reach');
+    expect(warning?.instead?.(input)).toMatch(/^0\.\d under clip 100\+$/);
+    expect(REASONS.warning(input).why).toMatch(
+      /^The camera’s zebra ends at 100; .* would read 10\d\.\d\. Set it by 0\.\d under clip: 100\+/,
+    );
     expect(REASONS.warning(input).lines.map(({ label }) => label)).toContain('nearest the camera has');
   });
 

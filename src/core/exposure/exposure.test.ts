@@ -111,15 +111,16 @@ describe('zebra', () => {
     expect(zebra.costStops).toBeCloseTo(-0.247 / 8.95, 2);
     expect(zebra.tolerance).toBe(2);
     expect(printZebra(zebra)).toBe('49±2');
-    expect(zebra.limited).toBe(false);
+    expect(zebra.reach).toBe('within');
   });
 
   it('never costs more than half a step, unless the camera’s range ends first', () => {
     fc.assert(
       fc.property(fc.double({ min: -2, max: 6, noNaN: true }), (stops) => {
         for (const ability of [fine, coarse]) {
-          const { level, exact, limited } = rangeZebra(ability, wide, coding, stops, 1 / 6);
-          if (!limited) expect(Math.abs(level - exact)).toBeLessThanOrEqual(ability.range.step / 2 + 1e-6);
+          const { level, exact, reach, costStops } = rangeZebra(ability, wide, coding, stops, 1 / 6);
+          const isNearest = Math.abs(level - exact) <= ability.range.step / 2 + 1e-6;
+          expect(reach === 'within').toBe(isNearest || Math.abs(costStops) <= 1 / 6);
           expect(level).toBeGreaterThanOrEqual(ability.range.min);
           expect(level).toBeLessThanOrEqual(ability.range.max);
           expect((level - ability.range.min) % ability.range.step).toBeCloseTo(0, 9);
@@ -131,8 +132,8 @@ describe('zebra', () => {
   it('warns early, never late', () => {
     fc.assert(
       fc.property(fc.double({ min: 4, max: 6, noNaN: true }), (stops) => {
-        const { costStops, limited } = lowerLimitZebra(fine, wide, coding, stops);
-        if (!limited) expect(costStops).toBeLessThanOrEqual(1e-9);
+        const { costStops, reach } = lowerLimitZebra(fine, wide, coding, stops);
+        if (reach === 'within') expect(costStops).toBeLessThanOrEqual(1e-9);
       }),
     );
   });
@@ -146,7 +147,7 @@ describe('zebra', () => {
   it('says when the camera’s zebra ends before a curve that overshoots 100 %', () => {
     const zebra = lowerLimitZebra(coarse, classic, coding, classic.clipStops);
     expect(zebra.level).toBe(100);
-    expect(zebra.limited).toBe(true);
+    expect(zebra.reach).toBe('over');
     expect(zebra.costStops).toBeLessThan(-0.3);
   });
 });

@@ -11,6 +11,7 @@ import {
   samePullForAll,
   setByFace,
 } from './schoolWords.ts';
+import { frameMean } from './meterTarget.ts';
 import type { Survey, SurveySubject } from './survey.ts';
 
 /** What a school places by. */
@@ -80,13 +81,6 @@ const fixedFor = (input: SchoolInput): Placed => {
     : { placement: 2 / 3, why: '10-bit log, 0 to +1: a little cleaner, little room spent.' };
 };
 
-/** The whole frame's mean, over grey: what a meter of the whole picture calls middle. */
-const frameMean = ({ survey }: SchoolInput): number | undefined => {
-  if (survey.spots.length === 0) return undefined;
-  const mean = survey.spots.reduce((sum, { stops }) => sum + 2 ** stops, 0) / survey.spots.length;
-  return Math.log2(mean);
-};
-
 /** Schools of placement, side by side. A further one is a row. */
 export const SCHOOLS = {
   card: {
@@ -141,7 +135,7 @@ export const SCHOOLS = {
     name: 'Meter, whole frame',
     rule: 'The camera’s average at a compensation that suits the profile.',
     place: (input) => {
-      const mean = frameMean(input);
+      const mean = frameMean(input.survey);
       if (mean === undefined) return { why: 'No spots: survey the scene, and the mean is known.' };
       // Common practice: +0.7..+1.3 for 8-bit wide log, +1.7..+2 for classic log, -0.5 for bodies that over-expose.
       const compensation = !isLog(input) ? 0 : input.profile.signalAt(0) < 0.36 ? 11 / 6 : 1;

@@ -6,7 +6,8 @@ import { exactFNumber } from './aperture.ts';
 import { isoStanding, type IsoStanding, type Sensitivity } from './iso.ts';
 import { illuminanceFor, luminanceFor } from './meter.ts';
 import { shutterSeconds, type Shutter } from './shutter.ts';
-import { toneZebra, warningZebra, type ZebraAbility, type ZebraSetting, type ZebraSignal } from './zebra.ts';
+import type { ZebraAbility, ZebraSetting, ZebraSignal } from './zebra.ts';
+import { zebraLevels } from './zebraLevels.ts';
 
 /** What of a camera the set card needs. */
 export type CardCamera = {
@@ -59,11 +60,6 @@ export type SetCardNumbers = {
   readonly illuminance: number;
 };
 
-/** The tolerance of the card's verdict, and so the width of its zebra, in stops. */
-export const CARD_TOLERANCE = 1 / 6;
-/** A face is not one tone: the skin zebra takes in this much either side. Our own choice. */
-export const SKIN_TOLERANCE = 1 / 3;
-
 /** The picture of a LUT that is loaded, as far as the card needs it. */
 export type MonitorPicture = {
   /** Signal of a neutral in the recording to its signal on the monitor. */
@@ -108,18 +104,24 @@ export const setCardNumbers = (
   // With an exposure index the sensor stays at its base, whatever the dial says.
   const speed = camera.sensitivity === 'ei' ? iso.base : plan.iso;
   const settings = { fNumber: exactFNumber(plan.iris), seconds, iso: speed, ndStops: plan.ndStops };
-  const range = (over: number, width: number) => toneZebra(camera.zebra, signal, camera.coding, over, width);
+  const levels = zebraLevels(camera, signal, {
+    placement: plan.placement,
+    faces: subjects,
+    clipStops,
+    warningMargin: plan.warningMargin,
+  });
   return {
     profile,
     clipStops,
     floorStops: camera.floorStops + iso.floorRise,
     iso,
-    card: range(plan.placement, CARD_TOLERANCE),
-    skin: subjects.map((subject) => {
-      const over = plan.placement + subject.skinOffset;
-      return { subject, stops: over, zebra: range(over, SKIN_TOLERANCE) };
-    }),
-    warning: warningZebra(camera.zebra, signal, camera.coding, clipStops - plan.warningMargin),
+    card: levels.card,
+    skin: subjects.map((subject, i) => ({
+      subject,
+      stops: plan.placement + subject.skinOffset,
+      zebra: levels.skin[i],
+    })),
+    warning: levels.warning,
     pullStops: monitor?.pullStops ?? plan.placement,
     ...(monitor ? { monitor } : {}),
     seconds,

@@ -34,8 +34,13 @@ export type ZebraSetting = {
   readonly exact: number;
   /** Where the rounded level lies minus where it was meant to lie, in stops. */
   readonly costStops: number;
-  /** The camera's range ends before the level that was wanted. */
-  readonly limited: boolean;
+  /**
+   * `under`: the camera's levels start above the tone, `over`: they end below it, by more than the tone's own
+   * tolerance. The level is then the nearest the camera has, and must not be set.
+   */
+  readonly reach: 'within' | 'under' | 'over';
+  /** Another tone that the camera can show at the same placement, where it cannot show this one. */
+  readonly instead?: { readonly name: string; readonly zebra: ZebraSetting };
 };
 
 const clampToLevels = ({ min, max, step }: ZebraLevels, wanted: number, round: (steps: number) => number) => {
@@ -46,6 +51,14 @@ const clampToLevels = ({ min, max, step }: ZebraLevels, wanted: number, round: (
 
 const cost = (signal: ZebraSignal, scale: ScaleId, coding: Coding, level: number, stops: number) =>
   signal.stopsAt(SCALES[scale].toSignal(level, coding)) - stops;
+
+/** What is said of a level that had to be taken from the end of the camera's range. */
+const reachOf = (
+  level: number,
+  exact: number,
+  costStops: number,
+  tolerance: number,
+): ZebraSetting['reach'] => (Math.abs(costStops) <= tolerance ? 'within' : exact < level ? 'under' : 'over');
 
 const has = ({ kinds }: ZebraAbility, kind: ZebraKind) => kinds === undefined || kinds.includes(kind);
 
@@ -61,9 +74,16 @@ export const toneZebra = (
   const { scale, lowerLimit } = ability;
   const exact = SCALES[scale].fromSignal(signal.signalAt(stops), coding);
   const level = clampToLevels(lowerLimit, exact, Math.round);
-  const limited = Math.abs(level - exact) > lowerLimit.step / 2 + 1e-6;
-  return { kind: 'lowerLimit', level, exact, costStops: cost(signal, scale, coding, level, stops), limited };
+  const costStops = cost(signal, scale, coding, level, stops);
+  const isTaken = Math.abs(level - exact) <= lowerLimit.step / 2 + 1e-6;
+  const reach = isTaken ? 'within' : reachOf(level, exact, costStops, widthStops);
+  return { kind: 'lowerLimit', level, exact, costStops, reach };
 };
+
+/** A warning may come so much early, stops, where the camera has no higher level; never late. Our own choice. */
+const WARNING_TOLERANCE = 1 / 6;
+const warningReach = (onset: number, exact: number, costStops: number) =>
+  reachOf(onset, exact, costStops, onset > exact ? 1e-9 : WARNING_TOLERANCE);
 
 /** A warning from `stops` up: the lower-limit zebra, or a range one whose band begins under it. */
 export const warningZebra = (
@@ -78,14 +98,10 @@ export const warningZebra = (
   const exact = SCALES[scale].fromSignal(signal.signalAt(stops), coding);
   const level = clampToLevels(range, exact + tolerance, Math.floor);
   const onset = level - tolerance;
-  return {
-    kind: 'range',
-    level,
-    tolerance,
-    exact,
-    costStops: cost(signal, scale, coding, onset, stops),
-    limited: onset > exact + 1e-6 || exact - onset > range.step + 1e-6,
-  };
+  const costStops = cost(signal, scale, coding, onset, stops);
+  const isTaken = onset <= exact + 1e-6 && exact - onset <= range.step + 1e-6;
+  const reach = isTaken ? 'within' : warningReach(onset, exact, costStops);
+  return { kind: 'range', level, tolerance, exact, costStops, reach };
 };
 
 /**
@@ -106,15 +122,10 @@ export const rangeZebra = (
   const half = (reading(stops + widthStops) - reading(stops - widthStops)) / 2;
   const sorted = [...range.tolerances].sort((a, b) => a - b);
   const tolerance = sorted.find((t) => t >= half - 0.25) ?? sorted.at(-1);
-  const limited = Math.abs(level - exact) > range.step / 2 + 1e-6;
-  return {
-    kind: 'range',
-    level,
-    tolerance,
-    exact,
-    costStops: cost(signal, scale, coding, level, stops),
-    limited,
-  };
+  const costStops = cost(signal, scale, coding, level, stops);
+  const isTaken = Math.abs(level - exact) <= range.step / 2 + 1e-6;
+  const reach = isTaken ? 'within' : reachOf(level, exact, costStops, widthStops);
+  return { kind: 'range', level, tolerance, exact, costStops, reach };
 };
 
 /** A lower-limit zebra at `stops` over grey: rounded down, so that it warns early rather than late. */
@@ -127,10 +138,24 @@ export const lowerLimitZebra = (
   const { scale, lowerLimit } = ability;
   const exact = SCALES[scale].fromSignal(signal.signalAt(stops), coding);
   const level = clampToLevels(lowerLimit, exact, (steps) => Math.floor(steps + 1e-6));
-  const limited = exact < lowerLimit.min - 1e-6 || exact > lowerLimit.max + 1e-6;
-  return { kind: 'lowerLimit', level, exact, costStops: cost(signal, scale, coding, level, stops), limited };
+  const costStops = cost(signal, scale, coding, level, stops);
+  const isTaken = exact >= lowerLimit.min - 1e-6 && exact <= lowerLimit.max + 1e-6;
+  const reach = isTaken ? 'within' : warningReach(level, exact, costStops);
+  return { kind: 'lowerLimit', level, exact, costStops, reach };
 };
 
-/** As it stands on the card: `49±2` or `91+`. */
-export const printZebra = ({ kind, level, tolerance }: ZebraSetting): string =>
-  kind === 'range' ? `${level}±${tolerance ?? 0}` : `${level}+`;
+/** As it stands on the card: `49±2`, `91+`, or that the camera has no such level. */
+export const printZebra = ({ kind, level, tolerance, reach }: ZebraSetting): string =>
+  reach === 'within' ? (kind === 'range' ? `${level}±${tolerance ?? 0}` : `${level}+`) : 'out of reach';
+
+/** What to go by where the camera has no such level: another tone it can show, else the waveform; on its scale. */
+export const printInstead = ({ reach, instead, exact }: ZebraSetting): string | undefined =>
+  reach === 'within'
+    ? undefined
+    : instead
+      ? `${instead.name} ${printZebra(instead.zebra)}`
+      : `waveform ${exact.toFixed(1)}`;
+
+/** For paper, tables and the log: the level, or that it is out of reach with what to use instead. */
+export const printZebraOrInstead = (setting: ZebraSetting): string =>
+  [printZebra(setting), printInstead(setting)].filter(Boolean).join(': ');

@@ -85,10 +85,11 @@ describe('the zebra sheet', () => {
     const { log } = zebraSheet(ARCHETYPES.wideLog, { ...camera, zebra: coarse }, subjects, options);
     for (const { placement, card } of log) {
       const perStop = 100 * (wide.signalAt(placement + 0.05) - wide.signalAt(placement - 0.05)) * 10;
-      if (!card.limited) expect(Math.abs(card.costStops)).toBeLessThan(2.6 / perStop);
+      if (card.reach === 'within')
+        expect(Math.abs(card.costStops)).toBeLessThan(Math.max(1 / 6, 2.6 / perStop));
     }
     const high = zebraSheet(ARCHETYPES.classicLog, { ...camera, zebra: coarse }, [], options).log[0];
-    expect(high.warning).toMatchObject({ level: 100, limited: true });
+    expect(high.warning).toMatchObject({ level: 100, reach: 'over' });
   });
 });
 
@@ -105,7 +106,7 @@ describe('kinds of zebra', () => {
     expect(warning.kind).toBe('range');
     expect(warning.level - (warning.tolerance ?? 0)).toBeLessThanOrEqual(warning.exact);
     expect(warning.costStops).toBeLessThanOrEqual(0);
-    expect(warning.limited).toBe(false);
+    expect(warning.reach).toBe('within');
   });
 });
 

@@ -1,19 +1,17 @@
 import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
 import { SCALES } from '../signal/scale.ts';
 import { isoStanding } from './iso.ts';
-import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal, type CardCamera, type CardSubject } from './setCard.ts';
-import { toneZebra, warningZebra, type ZebraAbility, type ZebraSetting } from './zebra.ts';
+import { zebraSignal, type CardCamera, type CardSubject, type MonitorPicture } from './setCard.ts';
+import { toneZebra, type ZebraAbility, type ZebraSetting } from './zebra.ts';
+import { CARD_TOLERANCE, zebraLevels, type ZebraLevels } from './zebraLevels.ts';
 import { isNoTrap, isTrap } from './zebraWords.ts';
 
 /** Placements of the sheet: -1 to +3 by thirds. */
 export const SHEET_PLACEMENTS: readonly number[] = Array.from({ length: 13 }, (_, i) => -1 + i / 3);
 
 /** Levels of one placement on one of the two pictures a zebra may read. */
-export type ZebraRow = {
+export type ZebraRow = ZebraLevels & {
   readonly placement: number;
-  readonly card: ZebraSetting;
-  readonly skin: readonly ZebraSetting[];
-  readonly warning: ZebraSetting;
   /** Where the clip reads, on the camera's scale, not rounded. */
   readonly clip: number;
 };
@@ -35,12 +33,14 @@ const rowsOf = (
   const { zebra, coding } = camera;
   return SHEET_PLACEMENTS.map((placement) => {
     const signal = zebraSignal(profile, reads, placement);
-    const tone = (stops: number, width: number) => toneZebra(zebra, signal, coding, stops, width);
     return {
       placement,
-      card: tone(placement, CARD_TOLERANCE),
-      skin: subjects.map(({ skinOffset }) => tone(placement + skinOffset, SKIN_TOLERANCE)),
-      warning: warningZebra(zebra, signal, coding, clipStops - options.warningMargin),
+      ...zebraLevels(camera, signal, {
+        placement,
+        faces: subjects,
+        clipStops,
+        warningMargin: options.warningMargin,
+      }),
       clip: SCALES[zebra.scale].fromSignal(signal.signalAt(clipStops), coding),
     };
   });
@@ -62,6 +62,23 @@ export const zebraSheet = (
     lut: rowsOf(profile, camera, subjects, options, 'lut'),
   };
 };
+
+/**
+ * The placement of the sheet nearest to this one at which the camera can show the card, and its zebra there;
+ * undefined where there is none. Of two as near, the lower.
+ */
+export const nearestShown = (
+  profile: Profile,
+  { zebra, coding }: Pick<CardCamera, 'zebra' | 'coding'>,
+  placement: number,
+  monitor?: MonitorPicture,
+): { readonly placement: number; readonly zebra: ZebraSetting } | undefined =>
+  SHEET_PLACEMENTS.toSorted((a, b) => Math.abs(a - placement) - Math.abs(b - placement) || a - b)
+    .map((at) => ({
+      placement: at,
+      zebra: toneZebra(zebra, zebraSignal(profile, zebra.reads, monitor ?? at), coding, at, CARD_TOLERANCE),
+    }))
+    .find(({ zebra: { reach } }) => reach === 'within');
 
 /** The display-level number people remember for skin, % of signal. Common practice, no source. */
 const REMEMBERED_SKIN = 70;

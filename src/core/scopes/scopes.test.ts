@@ -93,13 +93,13 @@ describe('zebra', () => {
   const toCode = (level: number) => 64 + 8.76 * level;
   it('covers the level plus and minus its tolerance, or everything from it up', () => {
     const range = zebraBand(
-      { kind: 'range', level: 50, tolerance: 2, exact: 50, costStops: 0, limited: false },
+      { kind: 'range', level: 50, tolerance: 2, exact: 50, costStops: 0, reach: 'within' },
       toCode,
       1023,
     );
     expect(range).toEqual({ from: Math.ceil(toCode(48)), to: Math.floor(toCode(52)) });
     const warning = zebraBand(
-      { kind: 'lowerLimit', level: 90, exact: 90, costStops: 0, limited: false },
+      { kind: 'lowerLimit', level: 90, exact: 90, costStops: 0, reach: 'within' },
       toCode,
       1023,
     );

@@ -1,4 +1,4 @@
-import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/zebraLevels.ts';
 import { codeToSignal } from '../signal/scale.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import { patchStops } from './patchStops.ts';

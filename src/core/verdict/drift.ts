@@ -1,5 +1,5 @@
 import { SEEN_MIRED } from '../colour/balance.ts';
-import { CARD_TOLERANCE } from '../exposure/setCard.ts';
+import { CARD_TOLERANCE } from '../exposure/zebraLevels.ts';
 import { printStopsLength, toThird } from '../units.ts';
 import type { VerdictRule } from './types.ts';
 import { movesBy } from './verdictWords.ts';

@@ -1,5 +1,5 @@
 import { kindOf, type ProfileData, type ProfileKind } from '../profile/index.ts';
-import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/setCard.ts';
+import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/zebraLevels.ts';
 import { printStopsDecimal } from '../units.ts';
 import { brokenFigure, placeOfNaN } from './noNumber.ts';
 import type { Verdict, VerdictState } from './types.ts';

@@ -1,4 +1,4 @@
-import { CARD_TOLERANCE } from '../exposure/setCard.ts';
+import { CARD_TOLERANCE } from '../exposure/zebraLevels.ts';
 import { printStopsDecimal, toThird } from '../units.ts';
 import { cardReading } from './card.ts';
 import type { VerdictRule } from './types.ts';

@@ -2,18 +2,21 @@
 
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
-import { printZebra } from '#core/exposure/zebra.ts';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin, printNd, printPull } from '#ui/format.ts';
+import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
+import { meterWords } from '#ui/setCard/meterLines.ts';
+import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 
 /** The set card on paper: black on white, readable at arm's length, the only thing that prints. */
 export const PocketCard = () => {
   const selection = useSelection();
   const { numbers } = useCard();
   const { shoot, setup, camera, plan, profile, monitors } = selection;
+  const turns = turnsOf({ selection, numbers });
   const rows = [
     ['Profile', profile.name],
     ['ISO', String(plan.iso)],
@@ -35,17 +38,23 @@ export const PocketCard = () => {
       <div className="pocket-zebras">
         <p>
           <span>Card zebra</span>
-          <strong>{printZebra(numbers.card)}</strong>
+          <strong>
+            <ZebraLevel of={numbers.card} />
+          </strong>
         </p>
         {numbers.skin.map(({ subject, zebra }) => (
           <p key={subject.id}>
             <span>{subject.name}</span>
-            <strong>{printZebra(zebra)}</strong>
+            <strong>
+              <ZebraLevel of={zebra} />
+            </strong>
           </p>
         ))}
         <p>
           <span>Warning</span>
-          <strong>{printZebra(numbers.warning)}</strong>
+          <strong>
+            <ZebraLevel of={numbers.warning} />
+          </strong>
         </p>
       </div>
       <dl className="paper-facts">
@@ -56,10 +65,12 @@ export const PocketCard = () => {
           </div>
         ))}
       </dl>
+      <p>Meter shows {meterWords(selection)}.</p>
       <p>
         Zebra in {SCALES[camera.zebra.scale].name}, on{' '}
         {camera.zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output'}. Clip{' '}
         {printStopsDecimal(numbers.clipStops)}, usable to {printStopsExact(numbers.floorStops)}.
+        {turns && ` ${turns}`}
       </p>
       {setup.cautions.length > 0 && (
         <p className="pocket-caution">

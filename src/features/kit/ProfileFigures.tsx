@@ -34,6 +34,7 @@ const Zebras = ({ data }: Shown) => {
           tables={[{ name: PICTURES[reads], rows: sheet[reads] }]}
           subjects={subjects}
           taken={plan.placement}
+          meter={camera.meter}
         />
       </TableScroll>
       <div className="figures-foot">

@@ -1,17 +1,24 @@
 'use client';
 
 import { useMemo } from 'react';
-import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
+import { meterOn, printMeter, type CameraMeter } from '#core/exposure/meterTarget.ts';
+import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import type { ZebraRow } from '#core/exposure/zebraSheet.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
+import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 
-const worstCost = ({ card, skin }: ZebraRow) =>
-  [card, ...skin].reduce(
-    (worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst),
-    0,
-  );
+/** The largest rounding of the levels that can be set. */
+const worstCost = ({ card, skin }: ZebraRow) => {
+  const costs = [card, ...skin].filter(({ reach }) => reach === 'within').map(({ costStops }) => costStops);
+  return costs.length === 0
+    ? '–'
+    : printStopsDecimal(
+        costs.reduce((worst, cost) => (Math.abs(cost) > Math.abs(worst) ? cost : worst), 0),
+        2,
+      );
+};
 
 type Picture = { readonly name: string; readonly rows: readonly ZebraRow[] };
 type Subject = { readonly id: string; readonly name: string };
@@ -28,8 +35,7 @@ const levels = (
   id,
   header,
   group,
-  cell: (row) => `${printZebra(settingOf(row))}${settingOf(row).limited ? ' !' : ''}`,
-  className: (row) => (settingOf(row).limited ? 'text-warn' : undefined),
+  cell: (row) => <ZebraLevel of={settingOf(row)} />,
   title: (row) => {
     const { exact, costStops } = settingOf(row);
     return `exact ${exact.toFixed(1)}, rounding ${printStopsDecimal(costStops, 2)} stop`;
@@ -48,7 +54,7 @@ const columnsOf = (
     id: `cost ${at}`,
     header: 'Rounding',
     group,
-    cell: ({ on }) => printStopsDecimal(worstCost(on[at]), 2),
+    cell: ({ on }) => worstCost(on[at]),
   },
   levels(`warning ${at}`, 'Warning', group, ({ on }) => on[at].warning),
   { id: `clip ${at}`, header: 'Clip', group, cell: ({ on }) => on[at].clip.toFixed(1) },
@@ -59,18 +65,26 @@ export const ZebraFigures = ({
   tables,
   subjects,
   taken,
+  meter,
 }: {
   tables: readonly Picture[];
   subjects: readonly Subject[];
   /** Placement of the plan. */
   taken: number;
+  meter: CameraMeter;
 }) => {
   const columns = useMemo(
     (): readonly Column<Placed>[] => [
       { id: 'placement', header: 'Placement', cell: ({ placement }) => printStops(placement) },
+      {
+        id: 'meter',
+        header: 'Meter',
+        says: 'What the camera’s own meter shows on the card, its bias taken in',
+        cell: ({ placement }) => printMeter(meterOn(meter, 'card', placement), meter),
+      },
       ...tables.flatMap(({ name }, at) => columnsOf(at, tables.length > 1 ? name : undefined, subjects)),
     ],
-    [tables, subjects],
+    [tables, subjects, meter],
   );
   const rows = useMemo(
     () => tables[0].rows.map(({ placement }, i) => ({ placement, on: tables.map((one) => one.rows[i]) })),

@@ -40,13 +40,14 @@ export const ZebraSheet = () => {
           tables={(['log', 'lut'] as const).map((id) => ({ name: PICTURES[id], rows: sheet[id] }))}
           subjects={subjects}
           taken={plan.placement}
+          meter={camera.meter}
         />
       </TableScroll>
       <div className="figures-foot">
         <TrapLine data={data} />
         <p className="quiet">
           {zebraNotes(camera).join(' ')} {warningWords(plan.warningMargin)} Rounding: the worst of card and
-          faces, in stops. ! the camera’s levels end before it.{' '}
+          faces, in stops.{' '}
           {subjects.length === 0
             ? 'No subject in this set-up: measure a face beside the card and add it in the bag.'
             : `Faces by their own offset: ${subjects.map(faceWords).join(', ')}.`}

@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
+import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { dayCards } from './dayCards.ts';
 import { cardsSubtitle } from './planWords.ts';
 
@@ -43,10 +44,12 @@ export const DayCardsView = () => {
               <span className="num">{card.place}</span> {card.name}
             </h3>
             <div className="pocket-zebras">
-              {card.zebras.map(([name, level]) => (
+              {card.zebras.map(([name, zebra]) => (
                 <p key={name}>
                   <span>{name}</span>
-                  <strong>{level}</strong>
+                  <strong>
+                    <ZebraLevel of={zebra} />
+                  </strong>
                 </p>
               ))}
             </div>

@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { zebraTrap } from '#core/exposure/zebraSheet.ts';
-import { printZebra } from '#core/exposure/zebra.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import { useCard, useEditPlan, useSelection } from '#ui/bench/hooks.ts';
@@ -15,6 +14,7 @@ import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
+import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
 import { placementRows } from './placementRows.ts';
 import { behindTheLut } from './planWords.ts';
@@ -42,7 +42,7 @@ const Placements = () => {
         </Button>
       ),
     },
-    { id: 'card', header: 'Card zebra', cell: ({ card }) => card },
+    { id: 'card', header: 'Card zebra', cell: ({ card }) => <ZebraLevel of={card} /> },
     ...subjects.map(({ id, name, skinOffset }, i) => ({
       id: `face ${id}`,
       header: (
@@ -50,13 +50,13 @@ const Placements = () => {
           {name} <span className="quiet">{printStopsDecimal(skinOffset)}</span>
         </>
       ),
-      cell: ({ skin }: Placed) => skin[i],
+      cell: ({ skin }: Placed) => <ZebraLevel of={skin[i]} />,
     })),
     {
       id: 'rounding',
       header: 'Rounding, stop',
-      cell: ({ limited, cost }) => (limited ? 'out of reach' : printStopsDecimal(cost, 2)),
-      className: ({ limited }) => (limited ? 'text-warn' : undefined),
+      cell: ({ outOfReach, cost }) => (outOfReach.length > 0 ? 'out of reach' : printStopsDecimal(cost, 2)),
+      className: ({ outOfReach }) => (outOfReach.length > 0 ? 'text-warn' : undefined),
     },
     { id: 'over', header: 'Stops over it', cell: ({ roomAbove }) => printStopsDecimal(roomAbove) },
     { id: 'under', header: 'Usable under it', cell: ({ usableBelow }) => printStopsDecimal(usableBelow) },
@@ -128,13 +128,17 @@ const ZebraTrap = () => {
       <div className="two-numbers">
         <p>
           <span className="quiet">{reads === 'log' ? 'On the recording' : 'Behind the LUT'}</span>
-          <strong className="aim">{printZebra(numbers.card)}</strong>
+          <strong className="aim">
+            <ZebraLevel of={numbers.card} />
+          </strong>
         </p>
         <p>
           <span className="quiet">
             {reads === 'log' ? 'Were it behind the LUT' : 'Were it on the recording'}
           </span>
-          <strong>{printZebra(other.card)}</strong>
+          <strong>
+            <ZebraLevel of={other.card} />
+          </strong>
         </p>
       </div>
       <p className="trap">

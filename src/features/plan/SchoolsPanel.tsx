@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { Fragment, useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { printFNumber } from '#core/exposure/aperture.ts';
@@ -15,6 +15,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
+import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { planFields, type SchoolRow, type Schools } from './planModel.ts';
 import { placementRow } from './placementRows.ts';
 import { useEditSetup } from './useSetup.ts';
@@ -42,7 +43,7 @@ const stateOf = ({ roomAbove, cleanBelow }: SchoolRow) =>
   roomAbove < -0.05 ? 'lost' : cleanBelow < -0.05 || roomAbove < 1 / 3 - 0.05 ? 'watch' : 'holds';
 
 /** What a school advises and what it costs. */
-const SchoolWhy = ({ row: { why, answer, placement } }: { row: SchoolRow }) =>
+const SchoolWhy = ({ row: { why, answer, placement, levels } }: { row: SchoolLine }) =>
   placement === undefined || !answer ? (
     why
   ) : (
@@ -55,6 +56,9 @@ const SchoolWhy = ({ row: { why, answer, placement } }: { row: SchoolRow }) =>
           {settingsWords(answer)}
           {Math.abs(answer.residual) > 0.08 && ` (${printStopsDecimal(answer.residual)})`}
         </strong>
+      )}
+      {levels && levels.outOfReach.length > 0 && (
+        <div className="text-warn">This camera’s zebra cannot show: {levels.outOfReach.join(', ')}.</div>
       )}
     </>
   );
@@ -115,13 +119,20 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => 
         id: 'card',
         header: 'Card',
         className: 'num',
-        cell: ({ levels }) => levels?.card ?? '–',
+        cell: ({ levels }) => (levels ? <ZebraLevel of={levels.card} /> : '–'),
       },
       {
         id: 'faces',
         header: 'Faces',
         className: 'num',
-        cell: ({ levels }) => levels?.skin.join(' ') || '–',
+        cell: ({ levels }) =>
+          levels && levels.skin.length > 0
+            ? levels.skin.map((zebra, i) => (
+                <Fragment key={selection.subjects[i].id}>
+                  <ZebraLevel of={zebra} />{' '}
+                </Fragment>
+              ))
+            : '–',
       },
       figure(
         'room',

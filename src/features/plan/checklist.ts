@@ -1,9 +1,10 @@
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
-import { printZebra } from '#core/exposure/zebra.ts';
+import { printZebraOrInstead } from '#core/exposure/zebra.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
+import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { recordingAt } from './adviceModel.ts';
@@ -41,9 +42,9 @@ export const CHECKLIST = {
   },
   zebra: {
     name: 'Zebra',
-    set: ({ numbers, selection: { camera } }) => {
-      const turns = camera.zebra.slots === 1 ? ', one after the other' : '';
-      return `card ${printZebra(numbers.card)}, warning ${printZebra(numbers.warning)}${turns}`;
+    set: (input) => {
+      const { card, warning } = input.numbers;
+      return turnsOf(input) || `card ${printZebraOrInstead(card)}, warning ${printZebraOrInstead(warning)}`;
     },
   },
   balance: {

@@ -2,11 +2,12 @@ import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
-import { printZebra } from '#core/exposure/zebra.ts';
+import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import { printStops } from '#core/units.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import type { BookRecords } from '#store/book.ts';
 import { resolveSelection, setupsOf } from '#store/selection.ts';
+import { meterOn, printMeter } from '#core/exposure/meterTarget.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 
 /** One set-up of one camera, as it stands on paper. */
@@ -15,7 +16,7 @@ export type DayCard = {
   readonly place: number;
   readonly name: string;
   /** The levels, large. */
-  readonly zebras: readonly (readonly [string, string])[];
+  readonly zebras: readonly (readonly [string, ZebraSetting])[];
   readonly lines: readonly (readonly [string, string])[];
   readonly caution: string;
 };
@@ -44,9 +45,9 @@ export const dayCards = (records: BookRecords, shootId: string, cameraId: string
         place: i + 1,
         name: setup.name,
         zebras: [
-          ['Card', printZebra(numbers.card)],
-          ...numbers.skin.map(({ subject, zebra }) => [subject.name, printZebra(zebra)] as const),
-          ['Warning', printZebra(numbers.warning)],
+          ['Card', numbers.card],
+          ...numbers.skin.map(({ subject, zebra }) => [subject.name, zebra] as const),
+          ['Warning', numbers.warning],
         ],
         lines: [
           ['Profile', profile.name],
@@ -56,6 +57,7 @@ export const dayCards = (records: BookRecords, shootId: string, cameraId: string
           ['Iris', printFNumber(plan.iris)],
           ['ND', printNd(plan.ndStops)],
           ['Placement', printStops(plan.placement)],
+          ['Meter on card', printMeter(meterOn(camera.meter, 'card', plan.placement), camera.meter)],
           [
             'Monitor',
             [selection.monitors[0]?.lut.name, printPull(numbers.pullStops)].filter(Boolean).join(', '),

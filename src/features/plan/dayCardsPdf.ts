@@ -1,4 +1,5 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { CARDS_A_PAGE, type DayCard } from './dayCards.ts';
 
 // A4 in points (ISO 216), folded twice to A6.
@@ -38,23 +39,39 @@ const drawCard = (
   page.drawLine({ start: { x: left, y: top }, end: { x: left + width, y: top }, thickness: 1.2, color: INK });
   write(`${card.place}  ${card.name}`, left, top - 17, 14, fonts.bold);
   const step = width / card.zebras.length;
-  card.zebras.forEach(([name, level], i) => {
-    write(name, left + i * step, top - 33, 9, fonts.text);
-    write(level, left + i * step, top - 52, 19, fonts.mono);
+  card.zebras.forEach(([name, zebra], i) => {
+    const x = left + i * step;
+    write(name, x, top - 33, 9, fonts.text);
+    const instead = printInstead(zebra);
+    if (instead === undefined) {
+      write(printZebra(zebra), x, top - 52, 19, fonts.mono);
+      return;
+    }
+    write(printZebra(zebra), x, top - 44, 10, fonts.bold);
+    write(
+      instead,
+      x,
+      top - 54,
+      Math.min(9, (9 * (step - 6)) / fonts.text.widthOfTextAtSize(plain(instead), 9)),
+      fonts.text,
+    );
   });
   const half = width / 2;
   card.lines.forEach(([name, value], i) => {
     const x = left + (i % 2) * half;
-    const y = top - 70 - Math.floor(i / 2) * 17;
+    const y = top - 69 - Math.floor(i / 2) * 14.5;
     page.drawLine({
-      start: { x, y: y + 12 },
-      end: { x: x + half - 8, y: y + 12 },
+      start: { x, y: y + 11 },
+      end: { x: x + half - 8, y: y + 11 },
       thickness: 0.5,
       color: RULE,
     });
     write(name, x, y, 10, fonts.text);
+    // A long name is written smaller, so that it does not run over its label.
     const shown = plain(value);
-    write(value, x + half - 10 - fonts.mono.widthOfTextAtSize(shown, 12), y, 12, fonts.mono);
+    const room = half - 14 - fonts.text.widthOfTextAtSize(name, 10);
+    const size = Math.min(12, (12 * room) / fonts.mono.widthOfTextAtSize(shown, 12));
+    write(value, x + half - 10 - fonts.mono.widthOfTextAtSize(shown, size), y, size, fonts.mono);
   });
   wrapped(plain(card.caution), fonts.text, 8, width)
     .slice(0, 3)

@@ -1,17 +1,17 @@
 import { monitorPicture } from '#store/monitorPicture.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
-import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
+import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import type { Selection } from '#store/selection.ts';
 
 /** One placement and what it comes to, on this camera with this profile. */
 export type PlacementRow = {
   readonly placement: number;
-  readonly card: string;
-  readonly skin: readonly string[];
+  readonly card: ZebraSetting;
+  readonly skin: readonly ZebraSetting[];
   /** Worst rounding of card and skin zebra, in stops. */
   readonly cost: number;
-  /** A zebra could not reach its level. */
-  readonly limited: boolean;
+  /** Tones that the camera’s zebra cannot show there, by name. */
+  readonly outOfReach: readonly string[];
   readonly roomAbove: number;
   readonly usableBelow: number;
 };
@@ -37,13 +37,15 @@ export const placementRow = (selection: Selection, exact: number): PlacementRow 
   const all = settings(numbers.card, numbers.skin);
   return {
     placement,
-    card: printZebra(numbers.card),
-    skin: numbers.skin.map(({ zebra }) => printZebra(zebra)),
+    card: numbers.card,
+    skin: numbers.skin.map(({ zebra }) => zebra),
     cost: all.reduce(
       (worst, { costStops }) => (Math.abs(costStops) > Math.abs(worst) ? costStops : worst),
       0,
     ),
-    limited: all.some(({ limited }) => limited),
+    outOfReach: ['card', ...selection.subjects.map(({ name }) => name)].filter(
+      (_, i) => all[i].reach !== 'within',
+    ),
     roomAbove: numbers.clipStops - placement,
     usableBelow: numbers.floorStops - placement,
   };

@@ -1,6 +1,6 @@
 import { failure, success } from '#core/result.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
-import { printZebra } from '#core/exposure/zebra.ts';
+import { printZebraOrInstead } from '#core/exposure/zebra.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
@@ -48,12 +48,12 @@ const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
     iris: plan.iris,
     ndStops: plan.ndStops,
     zebraScale: camera.zebra.scale,
-    cardZebra: printZebra(numbers.card),
+    cardZebra: printZebraOrInstead(numbers.card),
     skinZebras: numbers.skin.map(({ subject, zebra }) => ({
       subject: subject.name,
-      zebra: printZebra(zebra),
+      zebra: printZebraOrInstead(zebra),
     })),
-    warningZebra: printZebra(numbers.warning),
+    warningZebra: printZebraOrInstead(numbers.warning),
     pullStops: numbers.pullStops,
     ...(monitors[0] ? { monitorLut: monitors[0].lut.name } : {}),
   };

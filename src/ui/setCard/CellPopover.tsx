@@ -10,7 +10,8 @@ import { Arithmetic } from '../parts/Arithmetic.tsx';
 import { Folded } from '../parts/Folded.tsx';
 import type { Cell } from './cells.tsx';
 import { NumberEditor } from './NumberEditor.tsx';
-import { REASONS, type CellInput } from './reasons.ts';
+import type { CellInput } from './reason.ts';
+import { REASONS } from './reasons.ts';
 
 const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   const editPlan = useEditPlan();

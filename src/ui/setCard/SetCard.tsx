@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { useCard, useSelection } from '../bench/hooks.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
 import { CELLS, type Cell } from './cells.tsx';
-import type { CellInput } from './reasons.ts';
+import type { CellInput } from './reason.ts';
 import { Chooser } from './Chooser.tsx';
 import { later } from '../later.tsx';
 
@@ -17,6 +17,8 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   const [open, setOpen] = useState<boolean>();
   const target = useRef<HTMLButtonElement>(null);
   const { plan, defaults } = input.selection;
+  const instead = cell.instead?.(input);
+  const note = instead ?? cell.note?.(input);
   const isChanged = cell.owns.some((field) => !dequal(plan[field], defaults[field]));
   const close = () => {
     setOpen(false);
@@ -37,7 +39,8 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
           {cell.named?.(input) ?? cell.label}
           {isChanged && <span className="notch" title="Set by hand" />}
         </span>
-        <span className="cell-value">{cell.print(input)}</span>
+        <span className={`cell-value${instead ? ' cell-none' : ''}`}>{cell.print(input)}</span>
+        {note && <span className="cell-note">{note}</span>}
       </Button>
       {open !== undefined && (
         <CellPopover

@@ -2,7 +2,8 @@
 
 import { F_NUMBERS, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
-import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
+import { meterOn, printMeter } from '#core/exposure/meterTarget.ts';
+import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { ndChoices } from '#core/exposure/nd.ts';
 import { printStops, printStopsLength } from '#core/units.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
@@ -10,7 +11,8 @@ import type { PlanRecord } from '#store/records/plan.ts';
 import type { BookRecords } from '#store/book.ts';
 import { printKelvin, printNd, printPull, printTint } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
-import type { CellId, CellInput } from './reasons.ts';
+import type { CellInput } from './reason.ts';
+import type { CellId } from './reasons.ts';
 
 type Choice = { readonly value: string; readonly name: string };
 
@@ -41,6 +43,10 @@ export type Cell = {
   /** A name that stands in the label's place where there is one. */
   readonly named?: (input: CellInput) => string | undefined;
   readonly print: (input: CellInput) => string;
+  /** A second, smaller line. */
+  readonly note?: (input: CellInput) => string;
+  /** What to use instead, where there is no such level. */
+  readonly instead?: (input: CellInput) => string | undefined;
   readonly editor: CellEditor;
   /** A second number that belongs to the same cell. */
   readonly also?: Extract<CellEditor, { kind: 'number' }> & { readonly label: string };
@@ -83,7 +89,6 @@ const onEveryMonitor = (monitors: BookRecords['monitors'], lutId: string): Recor
 const thirds = (from: number, to: number): number[] =>
   Array.from({ length: (to - from) * 3 + 1 }, (_, i) => to - i / 3);
 
-const limitedZebra = (zebra: ZebraSetting) => `${printZebra(zebra)}${zebra.limited ? ' !' : ''}`;
 const settingName = (value: number, marks: readonly number[], mark: string, name: string) =>
   marks.includes(value) ? `${name}  ${mark}` : name;
 
@@ -209,6 +214,8 @@ export const CELLS: readonly Cell[] = [
     id: 'placement',
     label: 'Placement',
     print: ({ selection }) => printStops(selection.plan.placement),
+    note: ({ selection: { camera, plan } }) =>
+      `meter ${printMeter(meterOn(camera.meter, 'card', plan.placement), camera.meter)}`,
     owns: ['placement'],
     aim: true,
     editor: {
@@ -221,7 +228,8 @@ export const CELLS: readonly Cell[] = [
   {
     id: 'card',
     label: 'Card zebra',
-    print: ({ numbers: { card } }) => limitedZebra(card),
+    print: ({ numbers: { card } }) => printZebra(card),
+    instead: ({ numbers: { card } }) => printInstead(card),
     owns: [],
     aim: true,
     editor: { kind: 'computed' },
@@ -233,8 +241,10 @@ export const CELLS: readonly Cell[] = [
       skin.length === 0
         ? 'none'
         : skin.length === 1
-          ? limitedZebra(skin[0].zebra)
-          : skin.map(({ zebra }) => zebra.level).join(' / '),
+          ? printZebra(skin[0].zebra)
+          : skin.map(({ zebra }) => (zebra.reach === 'within' ? zebra.level : 'out of reach')).join(' / '),
+    instead: ({ numbers: { skin } }) =>
+      skin.map(({ zebra }) => printInstead(zebra)).find((instead) => instead !== undefined),
     owns: [],
     aim: true,
     editor: { kind: 'computed' },
@@ -242,7 +252,8 @@ export const CELLS: readonly Cell[] = [
   {
     id: 'warning',
     label: 'Warning',
-    print: ({ numbers: { warning } }) => limitedZebra(warning),
+    print: ({ numbers: { warning } }) => printZebra(warning),
+    instead: ({ numbers: { warning } }) => printInstead(warning),
     owns: ['warningMargin'],
     aim: true,
     editor: {

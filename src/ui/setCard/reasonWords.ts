@@ -40,9 +40,10 @@ export const dialSum = (kelvin: number, leanMired: number, dial: number): string
   return `10⁶ / (${mired}) = ${exact}${THIN}K, on the dial ${dial}${THIN}K`;
 };
 
-export const meterSum = (placement: number, bias: number, beyond: string): string => {
+/** @param shows as the scale reads it */
+export const meterSum = (over: number, bias: number, shows: string): string => {
   const and = bias === 0 ? '' : ` + bias ${printStopsDecimal(bias)}`;
-  return `${printStops(placement)}${and} = ${printStopsDecimal(placement + bias)}${beyond}`;
+  return `${printStopsDecimal(over)} over grey${and}: ${shows}`;
 };
 
 /** `+6.3 − 1.0 = +5.3` and the like. */

@@ -2,17 +2,16 @@ import { dialFor } from '#core/colour/lean.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { isFlickerSafe } from '#core/exposure/shutter.ts';
 import { exactFNumber } from '#core/exposure/aperture.ts';
-import type { SetCardNumbers } from '#core/exposure/setCard.ts';
-import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/setCard.ts';
-import type { ZebraSetting } from '#core/exposure/zebra.ts';
+import { CARD_TOLERANCE } from '#core/exposure/zebraLevels.ts';
+import { printMeter } from '#core/exposure/meterTarget.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
-import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
-import type { Selection } from '#store/selection.ts';
 import { printLight, THIN } from '../format.ts';
+import type { CellInput, Reason } from './reason.ts';
+import { metersOf } from './meterLines.ts';
+import { zebraReasons } from './zebraReasons.ts';
 import {
   dialSum,
-  faceTone,
   isoAgainstBase,
   leanAgainstDial,
   lutOnMonitor,
@@ -21,12 +20,6 @@ import {
   sumOf,
   toneOnGrey,
 } from './reasonWords.ts';
-
-/** Why a cell holds what it holds: one line, and the arithmetic with the values put in. */
-export type Reason = {
-  readonly why: string;
-  readonly lines: readonly { readonly label: string; readonly value: string }[];
-};
 
 const lightLines = ({ selection, numbers }: CellInput) => {
   const { plan, camera } = selection;
@@ -50,13 +43,6 @@ const lightLines = ({ selection, numbers }: CellInput) => {
     },
     { label: `spot on the card, K = ${METER_K}`, value: `${printLight(numbers.luminance)}${THIN}cd/m²` },
   ];
-};
-
-export type CellInput = {
-  readonly selection: Selection;
-  readonly numbers: SetCardNumbers;
-  /** Name of a profile that is being solved and stands in for the plan's. */
-  readonly draftName?: string;
 };
 
 const wants = ({ numbers }: CellInput) => `The card wants ${printLight(numbers.illuminance)}${THIN}lx.`;
@@ -98,14 +84,14 @@ const balanceReason = ({ selection }: CellInput): Reason => {
 };
 
 /** What the camera's own meter shows on a card placed so. */
-const meterLine = ({ selection: { camera, plan } }: CellInput) => {
-  const { scale, bias } = camera.meter;
-  const shows = plan.placement + bias;
-  const beyond = Math.abs(shows) > scale + 1e-9 ? `; its scale ends at ±${scale}` : '';
-  return {
-    label: 'camera’s meter on the card',
-    value: meterSum(plan.placement, bias, beyond),
-  };
+/** What the camera’s own meter must show, its bias taken in. */
+const meterLines = ({ selection }: CellInput) => {
+  const { meter } = selection.camera;
+  const spot = meter.modes.some((mode) => mode.includes('spot')) ? 'spot on' : 'filled with';
+  return metersOf(selection).map((target) => ({
+    label: target.on === 'whole frame' ? 'meter, whole frame' : `meter, ${spot} ${target.on}`,
+    value: meterSum(target.shows - meter.bias, meter.bias, printMeter(target, meter)),
+  }));
 };
 
 const isoReason = (input: CellInput): Reason => {
@@ -150,30 +136,6 @@ const shutterReason = (input: CellInput): Reason => {
   };
 };
 
-const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, stops: number) => {
-  const { scale, reads } = selection.camera.zebra;
-  return [
-    { label: 'tone', value: `${printStopsDecimal(stops, 2)} stops over grey in the recording` },
-    {
-      label: 'zebra reads',
-      value:
-        reads === 'log'
-          ? 'the recorded signal'
-          : `the display LUT’s output (pull ${printStops(numbers.pullStops)})`,
-    },
-    { label: 'exact level', value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
-    {
-      label: setting.limited ? 'nearest the camera has' : 'rounded to the camera',
-      value: `${setting.level} (${printStopsDecimal(setting.costStops, 2)} stop)`,
-    },
-  ];
-};
-
-const zebraWhy = (setting: ZebraSetting, what: string) =>
-  setting.limited
-    ? `The camera’s zebra ends at ${setting.level}; ${what} would be ${setting.exact.toFixed(1)}.`
-    : `${what} reads ${setting.exact.toFixed(1)}; rounding costs ${printStopsDecimal(setting.costStops, 2)} stop.`;
-
 const signalShare = (signal: number) => `${(100 * signal).toFixed(1)} % of signal`;
 
 /** One row a cell of the set card. */
@@ -199,45 +161,10 @@ export const REASONS = {
     const below = printStopsDecimal(placement - input.numbers.floorStops).replace('+', '');
     return {
       why: `Room above the card ${above}, usable ${below} below it.`,
-      lines: [meterLine(input), ...lightLines(input)],
+      lines: [...meterLines(input), ...lightLines(input)],
     };
   },
-  card: (input) => ({
-    why: zebraWhy(input.numbers.card, 'the card'),
-    lines: [
-      ...zebraLines(input, input.numbers.card, input.selection.plan.placement),
-      { label: 'tolerance', value: `smallest that takes in ±${CARD_TOLERANCE.toFixed(2)} stop` },
-    ],
-  }),
-  skin: (input) => {
-    const [first] = input.numbers.skin;
-    if (!first)
-      return {
-        why: 'No subject in this set-up: skin is measured beside the card, never guessed.',
-        lines: [],
-      };
-    return {
-      why: zebraWhy(first.zebra, `${first.subject.name}’s key side`),
-      lines: input.numbers.skin.flatMap(({ subject, stops, zebra }) => [
-        {
-          label: subject.name,
-          value: faceTone(input.selection.plan.placement, subject.skinOffset, SKIN_TOLERANCE),
-        },
-        ...zebraLines(input, zebra, stops)
-          .slice(2)
-          .map((line) => ({ ...line, label: `${subject.name}: ${line.label}` })),
-      ]),
-    };
-  },
-  warning: (input) => {
-    const { plan, camera } = input.selection;
-    const margin = printStops(plan.warningMargin).replace('+', '');
-    const turns = camera.zebra.slots === 1 ? ' One zebra at a time: set it after the card’s.' : '';
-    return {
-      why: `${margin} stop under clip, rounded down: it warns early.${turns}`,
-      lines: zebraLines(input, input.numbers.warning, input.numbers.clipStops - plan.warningMargin),
-    };
-  },
+  ...zebraReasons,
   monitor: ({ numbers, selection: { monitors, plan } }) => {
     const [first] = monitors;
     const computed = {

@@ -1,12 +1,16 @@
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
-import { CARD_TOLERANCE, zebraSignal } from '#core/exposure/setCard.ts';
+import { zebraSignal } from '#core/exposure/setCard.ts';
 import type { ZebraAbility, ZebraSetting } from '#core/exposure/zebra.ts';
+import { CARD_TOLERANCE } from '#core/exposure/zebraLevels.ts';
 import { zebraBand, type CodeBand } from '#core/scopes/zebra.ts';
 import { maxCode, SCALES, signalToCode, type Coding } from '#core/signal/scale.ts';
 
+const NO_CODE: CodeBand = { from: 1, to: 0 };
+
 /**
  * The codes of a frame that this camera's own zebra would stripe, after its rounding and on the signal it reads.
- * A zebra behind the display LUT is followed back through the LUT along the neutral axis.
+ * A zebra behind the display LUT is followed back through the LUT along the neutral axis. Where the camera has no
+ * such level, the tone it can show instead, or nothing.
  */
 export const cardBands = (
   numbers: SetCardNumbers,
@@ -20,7 +24,10 @@ export const cardBands = (
     const recorded = ability.reads === 'log' ? signal : numbers.profile.signalAt(seen.stopsAt(signal));
     return signalToCode(recorded, frame);
   };
-  const band = (setting: ZebraSetting) => zebraBand(setting, toCode, maxCode(frame.bitDepth));
+  const band = (setting: ZebraSetting) => {
+    const dialled = setting.reach === 'within' ? setting : setting.instead?.zebra;
+    return dialled ? zebraBand(dialled, toCode, maxCode(frame.bitDepth)) : NO_CODE;
+  };
   return { ranges: [band(numbers.card)], warning: band(numbers.warning) };
 };
 

@@ -1,7 +1,8 @@
 'use client';
 
-import { CARD_TOLERANCE, SKIN_TOLERANCE, zebraSignal } from '#core/exposure/setCard.ts';
-import { printZebra, toneZebra } from '#core/exposure/zebra.ts';
+import { zebraSignal } from '#core/exposure/setCard.ts';
+import { printZebraOrInstead } from '#core/exposure/zebra.ts';
+import { zebraLevels } from '#core/exposure/zebraLevels.ts';
 import { stopsShownAt } from '#core/lut/greyAxis.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import { SCALES } from '#core/signal/scale.ts';
@@ -22,11 +23,15 @@ export const ZebrasBehind = ({
     neutral,
     pullStops: stopsShownAt(numbers.profile, neutral, outputOf(output).grey),
   });
-  const zebra = (over: number, width: number) =>
-    printZebra(toneZebra({ ...camera.zebra, reads: 'lut' }, signal, camera.coding, over, width));
+  const { card, skin } = zebraLevels({ ...camera, zebra: { ...camera.zebra, reads: 'lut' } }, signal, {
+    placement: plan.placement,
+    faces: selection.subjects,
+    clipStops: numbers.clipStops,
+    warningMargin: plan.warningMargin,
+  });
   const rows = [
-    ['Card', zebra(plan.placement, CARD_TOLERANCE)],
-    ...numbers.skin.map(({ subject, stops }) => [subject.name, zebra(stops, SKIN_TOLERANCE)] as const),
+    ['Card', printZebraOrInstead(card)],
+    ...selection.subjects.map(({ name }, i) => [name, printZebraOrInstead(skin[i])] as const),
   ];
   return (
     <div className="lut-zebras">

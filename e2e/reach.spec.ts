@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import { at, cell, expect, openPart, setCell, test, visit } from './fixtures.ts';
+
+// The yard's B-cam: its zebra starts at 30 and ends at 100 % of signal; its log clips above that.
+const yard = (step: string, more = '') => `${at(step, 'packing-yard').replace('a-cam', 'b-cam')}${more}`;
+const GONE = /out of reach/;
+
+test('a zebra the camera cannot be set to is never printed as a level, and what to use instead stands with it', async ({
+  page,
+}) => {
+  await visit(page, yard('plan'));
+  await setCell(page, 'placement', '−1');
+  await expect(cell(page, 'card')).toHaveText('out of reach');
+  await expect(page.locator('[data-cell="card"] .cell-note')).toHaveText(/^white patch \d+±\d$/);
+  await page.locator('.cell[data-cell="card"]').click();
+  await expect(page.locator('.cell-popover')).toContainText(
+    /zebra starts at 30; the card would read 23\.1\. Set it by white patch: 45±2; or read 23\.1 % of signal on the waveform; or read −1 on the camera’s meter, on the card; or place the card at −1\/3, the lowest it can show: 30±2/,
+  );
+  await page.keyboard.press('Escape');
+  await expect(cell(page, 'warning')).toHaveText('out of reach');
+
+  await test.step('in the tables', async () => {
+    await expect(page.getByRole('row', { name: /Meter, whole frame/ })).toContainText(
+      /This camera’s zebra cannot show: card, Ola/,
+    );
+    await openPart(page, 'By thirds');
+    await expect(page.getByRole('row', { name: /^−1 out of reach/ })).toContainText(/white patch 45±2/);
+    await openPart(page, 'Checklist');
+    await expect(page.locator('.work')).toContainText(
+      /One zebra at a time: white patch 45±2|white patch 45±2/,
+    );
+    await openPart(page, 'Pocket cards');
+    await expect(page.locator('.day-card').filter({ hasText: 'Packing yard' })).toContainText(GONE);
+    await visit(page, yard('kit', '&part=zebra'));
+    await expect(page.getByRole('row', { name: /^−1 / }).first()).toContainText(GONE);
+  });
+
+  await test.step('on paper, in the log and in its file', async () => {
+    await visit(page, yard('handoff'));
+    await expect(page.locator('.pocket')).toContainText(/out of reach white patch 45±2/);
+    await page.keyboard.press('l');
+    await expect(page.getByText(/^Take \d+ logged/)).toBeVisible();
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'CSV' }).click(),
+    ]);
+    const lines = readFileSync(await file.path(), 'utf8').split('\n');
+    const mine = lines.find((line) => line.includes('out of reach'));
+    expect(mine).toMatch(/out of reach: white patch 45±2/);
+    expect(mine).toMatch(/out of reach: 0\.\d under clip 100\+/);
+  });
+});
