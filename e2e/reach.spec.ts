@@ -50,3 +50,30 @@ test('a zebra the camera cannot be set to is never printed as a level, and what 
     expect(mine).toMatch(/out of reach: 0\.\d under clip 100\+/);
   });
 });
+
+test('light that cannot be is asked about, a unit that changes keeps the light, and Plan lives', async ({
+  page,
+}) => {
+  await visit(page, yard('plan'));
+  const unit = page.getByLabel('Unit of Card in the sun');
+  const reading = page.getByLabel('Reading of Card in the sun');
+  // 4000 cd/m2 are log2(100 * 4000 / 12.5) = EV 14.97 at ISO 100 (ISO 2720).
+  await unit.selectOption('ev');
+  await expect(reading).toHaveValue('14.97');
+  await unit.selectOption('luminance');
+  await expect(reading).toHaveValue(/^40[01]\d$|^3990$|^4000$/);
+  for (const [id, value, words] of [
+    ['ev', '1100', 'brighter than the sun’s disc'],
+    ['luminance', '1e-300', 'darker than a moonless night'],
+    ['fNumber', '1e200', 'brighter than the sun’s disc'],
+    ['stops', '1e200', 'no two places lie 40 stops apart'],
+  ] as const) {
+    await unit.selectOption(id);
+    await reading.fill(value);
+    await reading.press('Enter');
+    await expect(page.locator('.work')).toContainText(words);
+    await reading.fill('4');
+    await reading.press('Enter');
+    await expect(page.locator('.work')).not.toContainText(words);
+  }
+});

@@ -3,7 +3,7 @@ import { MIDDLE_GREY } from '../units.ts';
 import { exactFNumber } from './aperture.ts';
 import { METER_C, METER_K } from './meter.ts';
 import type { Spot, SpotUnit } from './spot.ts';
-import { readAgain } from './surveyWords.ts';
+import { brighterThanSun, darkerThanNight, readAgain, tooFarFromCard } from './surveyWords.ts';
 
 /** Meter constants of ISO 2720; makers differ, so that they can be changed. */
 export type MeterConstants = { readonly k: number; readonly c: number };
@@ -18,6 +18,8 @@ type UnitDefinition = {
   readonly falling: boolean;
   /** Luminance in cd/m2; undefined for a reading in stops from the card. */
   readonly luminance: (spot: Spot, constants: MeterConstants) => number | undefined;
+  /** What would be read of a place of this luminance; undefined for a reading in stops from the card. */
+  readonly reading: (luminance: number, spot: Spot, constants: MeterConstants) => number | undefined;
   readonly wrong: (spot: Spot) => string | undefined;
 };
 
@@ -25,8 +27,9 @@ const above0 = (what: string, such: string) => (spot: Spot) =>
   spot.value > 0 ? undefined : `${what} must be above 0, such as ${such}`;
 const finite = (spot: Spot) => (Number.isFinite(spot.value) ? undefined : 'type a number');
 
-/** A matt surface: L = E rho / pi. */
+/** A matt surface: L = E rho / pi, and back. */
 const matt = (lux: number, { reflectance = MIDDLE_GREY }: Spot) => (lux * reflectance) / Math.PI;
+const luxOn = (luminance: number, { reflectance = MIDDLE_GREY }: Spot) => (luminance * Math.PI) / reflectance;
 const wrongReflectance = ({ reflectance }: Spot) =>
   reflectance === undefined || (reflectance > 0 && reflectance <= 1)
     ? undefined
@@ -46,6 +49,7 @@ export const SPOT_UNITS = {
     settings: false,
     falling: false,
     luminance: () => undefined,
+    reading: () => undefined,
     wrong: finite,
   },
   ev: {
@@ -55,6 +59,7 @@ export const SPOT_UNITS = {
     falling: false,
     // N^2 / t = 2^EV at ISO 100, so L = K 2^EV / 100 (ISO 2720).
     luminance: ({ value }, { k }) => (k * 2 ** value) / 100,
+    reading: (luminance, _spot, { k }) => Math.log2((100 * luminance) / k),
     wrong: finite,
   },
   luminance: {
@@ -63,6 +68,7 @@ export const SPOT_UNITS = {
     settings: false,
     falling: false,
     luminance: ({ value }) => value,
+    reading: (luminance) => luminance,
     wrong: above0('Luminance', '40'),
   },
   lux: {
@@ -71,6 +77,7 @@ export const SPOT_UNITS = {
     settings: false,
     falling: true,
     luminance: (spot) => matt(spot.value, spot),
+    reading: luxOn,
     wrong: (spot) =>
       spot.value > 0 ? wrongReflectance(spot) : '0 lux is no light: nothing can be exposed by it',
   },
@@ -81,6 +88,7 @@ export const SPOT_UNITS = {
     falling: true,
     // N^2 / t = 2^EV at ISO 100, so E = C 2^EV / 100 (ISO 2720).
     luminance: (spot, { c }) => matt((c * 2 ** spot.value) / 100, spot),
+    reading: (luminance, spot, { c }) => Math.log2((100 * luxOn(luminance, spot)) / c),
     wrong: (spot) => finite(spot) ?? wrongReflectance(spot),
   },
   fNumber: {
@@ -90,6 +98,9 @@ export const SPOT_UNITS = {
     falling: false,
     luminance: (spot, { k }) =>
       spot.at ? meteredAt({ ...spot, at: { ...spot.at, iris: spot.value } }, k) : undefined,
+    // L = K N^2 / (t S): twice the f-number is four times the light.
+    reading: (luminance, spot, { k }) =>
+      spot.at && Math.sqrt(luminance / meteredAt({ ...spot, at: { ...spot.at, iris: 1 } }, k)),
     wrong: above0('The f-number', '5.6'),
   },
   meter: {
@@ -98,6 +109,7 @@ export const SPOT_UNITS = {
     settings: true,
     falling: false,
     luminance: (spot, { k }) => meteredAt(spot, k) * 2 ** spot.value,
+    reading: (luminance, spot, { k }) => Math.log2(luminance / meteredAt(spot, k)),
     wrong: finite,
   },
 } as const satisfies Record<SpotUnit, UnitDefinition>;
@@ -128,14 +140,50 @@ export type SurveySubject = { readonly id: string; readonly name: string; readon
 /** Readings of the same tone may differ so far before it is said. Our own choice: a third of a stop. */
 const AGREE_STOPS = 1 / 3;
 
-const checked = (spot: Spot): string | undefined => {
+/** The sun's disc is some 1.6e9 cd/m2, ground on a moonless night some 1e-4 (both from memory), and a stop or more. */
+const LIGHT: readonly [number, number] = [1e-5, 4e9];
+/** From the darkest to the brightest of it no two places lie further apart. */
+const MOST_STOPS = 40;
+
+const checked = (spot: Spot, constants: MeterConstants): string | undefined => {
   const unit: UnitDefinition = SPOT_UNITS[spot.unit];
   const wrong = unit.wrong(spot);
   if (wrong) return wrong;
-  if (!unit.settings) return undefined;
   const { at } = spot;
-  if (!at) return 'type the ISO, iris and shutter it was read at';
-  return at.iso > 0 && at.iris > 0 && at.seconds > 0 ? undefined : 'ISO, f-number and time must be above 0';
+  if (unit.settings && !at) return 'type the ISO, iris and shutter it was read at';
+  if (unit.settings && at && !(at.iso > 0 && at.iris > 0 && at.seconds > 0))
+    return 'ISO, f-number and time must be above 0';
+  const luminance = unit.luminance(spot, constants);
+  if (luminance === undefined)
+    return Math.abs(spot.value) <= MOST_STOPS ? undefined : tooFarFromCard(MOST_STOPS);
+  if (luminance > LIGHT[1]) return brighterThanSun;
+  return luminance >= LIGHT[0] ? undefined : darkerThanNight;
+};
+
+/**
+ * The same light in another unit, to three figures (EV and stops to a hundredth): what is shown is what was read.
+ *
+ * @param grey luminance of the card, cd/m2; without it nothing turns into stops, nor stops into anything
+ * @returns the spot as it was, in the other unit, where the light is not known
+ */
+export const inUnit = (
+  spot: Spot,
+  unit: SpotUnit,
+  at: Spot['at'],
+  { grey, constants = METER_CONSTANTS }: { readonly grey?: number; readonly constants?: MeterConstants },
+): Spot => {
+  const asked: Spot = { ...spot, unit, at: SPOT_UNITS[unit].settings ? (spot.at ?? at) : undefined };
+  const from: UnitDefinition = SPOT_UNITS[spot.unit];
+  const to: UnitDefinition = SPOT_UNITS[unit];
+  if (checked(spot, constants) !== undefined) return asked;
+  const luminance =
+    from.luminance(spot, constants) ?? (grey === undefined ? undefined : grey * 2 ** spot.value);
+  if (luminance === undefined) return asked;
+  const value =
+    to.reading(luminance, asked, constants) ?? (grey === undefined ? undefined : Math.log2(luminance / grey));
+  if (value === undefined || !Number.isFinite(value)) return asked;
+  const isLog = unit === 'ev' || unit === 'incident' || unit === 'stops' || unit === 'meter';
+  return { ...asked, value: isLog ? Number(value.toFixed(2)) : Number(value.toPrecision(3)) };
 };
 
 /** Luminance of 18 % grey that a card or face tells of. */
@@ -155,7 +203,7 @@ export const surveyOf = (
   constants: MeterConstants = METER_CONSTANTS,
 ): Result<Survey> => {
   for (const spot of spots) {
-    const wrong = checked(spot);
+    const wrong = checked(spot, constants);
     if (wrong) return failure(spot.name, `${spot.name}: ${wrong}.`);
   }
   const read = spots.map((spot) => ({

@@ -5,3 +5,8 @@ export const readAgain = (name: string, off: number, others: string): string => 
   const puts = `${name} puts grey ${printStopsDecimal(off)} from where ${others} put it`;
   return `${puts}: read it again, or it stands in another light.`;
 };
+
+export const brighterThanSun = 'that is brighter than the sun’s disc: read it again, and look at the unit';
+export const darkerThanNight = 'that is darker than a moonless night: read it again, and look at the unit';
+export const tooFarFromCard = (most: number): string =>
+  `no two places lie ${most} stops apart: read it again, and look at the unit`;

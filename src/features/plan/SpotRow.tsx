@@ -6,7 +6,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { SPOT_ROLES, SPOT_UNIT_IDS, type Spot, type SpotRole, type SpotUnit } from '#core/exposure/spot.ts';
-import { SPOT_UNITS } from '#core/exposure/survey.ts';
+import { inUnit, SPOT_UNITS } from '#core/exposure/survey.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '#core/units.ts';
 import { spotSchema, spotSettingsSchema } from '#store/records/setup.ts';
 import { positive, positiveTo } from '#store/records/common.ts';
@@ -104,11 +104,14 @@ const SpotName = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => vo
 export const SpotRow = ({
   spot,
   stops,
+  grey,
   onChange,
   onRemove,
 }: {
   spot: Spot;
   stops?: number;
+  /** Luminance of the card, cd/m². */
+  grey?: number;
   onChange: (spot: Spot) => void;
   onRemove: () => void;
 }) => {
@@ -120,7 +123,12 @@ export const SpotRow = ({
     onChange({ ...spot, role, subjectId });
   };
   const setUnit = (next: SpotUnit) =>
-    onChange({ ...spot, unit: next, at: SPOT_UNITS[next].settings ? settingsOf(plan, setup) : undefined });
+    onChange(
+      inUnit(spot, next, settingsOf(plan, setup), {
+        grey,
+        constants: { k: setup.meterK, c: setup.meterC },
+      }),
+    );
   return (
     <li className="spot">
       <SpotName spot={spot} onChange={onChange} />

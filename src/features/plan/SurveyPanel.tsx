@@ -129,6 +129,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
             key={spot.id}
             spot={spot}
             stops={survey.ok ? survey.value.spots.find((one) => one.spot.id === spot.id)?.stops : undefined}
+            grey={survey.ok ? survey.value.grey : undefined}
             onChange={(next) =>
               change(
                 `Spot ${next.name}`,
