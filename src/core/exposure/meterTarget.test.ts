@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { meterTargets, printMeter } from './meterTarget.ts';
+import { printMeter } from './cameraMeter.ts';
+import { meterTargets } from './meterTarget.ts';
 import { surveyOf } from './survey.ts';
 import type { Spot } from './spot.ts';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { meterOn, printMeter, type CameraMeter } from '#core/exposure/meterTarget.ts';
+import { meterOn, printMeter, type CameraMeter } from '#core/exposure/cameraMeter.ts';
 import type { ZebraSetting } from '#core/exposure/zebra.ts';
 import type { ZebraRow } from '#core/exposure/zebraSheet.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';

@@ -7,7 +7,7 @@ import { printStops } from '#core/units.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import type { BookRecords } from '#store/book.ts';
 import { resolveSelection, setupsOf } from '#store/selection.ts';
-import { meterOn, printMeter } from '#core/exposure/meterTarget.ts';
+import { meterOn, printMeter } from '#core/exposure/cameraMeter.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 
 /** One set-up of one camera, as it stands on paper. */

@@ -2,7 +2,7 @@
 
 import { F_NUMBERS, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
-import { meterOn, printMeter } from '#core/exposure/meterTarget.ts';
+import { meterOn, printMeter } from '#core/exposure/cameraMeter.ts';
 import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { ndChoices } from '#core/exposure/nd.ts';
 import { printStops, printStopsLength } from '#core/units.ts';

@@ -1,4 +1,5 @@
-import { meterTargets, printMeter, type MeterTarget } from '#core/exposure/meterTarget.ts';
+import { printMeter, type MeterTarget } from '#core/exposure/cameraMeter.ts';
+import { meterTargets } from '#core/exposure/meterTarget.ts';
 import { surveyOf } from '#core/exposure/survey.ts';
 import type { Selection } from '#store/selection.ts';
 

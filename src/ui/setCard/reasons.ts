@@ -3,7 +3,7 @@ import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { isFlickerSafe } from '#core/exposure/shutter.ts';
 import { exactFNumber } from '#core/exposure/aperture.ts';
 import { CARD_TOLERANCE } from '#core/exposure/zebraLevels.ts';
-import { printMeter } from '#core/exposure/meterTarget.ts';
+import { printMeter } from '#core/exposure/cameraMeter.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { printLight, THIN } from '../format.ts';

@@ -1,4 +1,4 @@
-import { printMeter } from '#core/exposure/meterTarget.ts';
+import { printMeter } from '#core/exposure/cameraMeter.ts';
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/zebraLevels.ts';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import { nearestShown } from '#core/exposure/zebraSheet.ts';
