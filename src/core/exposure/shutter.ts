@@ -14,6 +14,22 @@ export const shutterSeconds = (shutter: Shutter, fps: number): number => {
   return shutter.kind === 'angle' ? shutter.degrees / (360 * fps) : 1 / shutter.denominator;
 };
 
+/**
+ * A camera's list of shutters, set the other way at this frame rate: 180° at 25 fps is 1/50 s. What an angle cannot
+ * be (longer than the frame) is left out; equal ones stand once.
+ *
+ * @param list degrees, or denominators of a second @param to how they are set from now on
+ * @returns degrees to a tenth, or whole denominators, rising
+ */
+export const turnedShutters = (list: readonly number[], to: Shutter['kind'], fps: number): number[] => {
+  const turned = list
+    .filter((setting) => setting > 0)
+    .map((setting) => (360 * fps) / setting)
+    .map((exact) => (to === 'angle' ? Math.round(10 * exact) / 10 : Math.round(exact)))
+    .filter((setting) => setting > 0 && (to === 'time' || setting <= 360));
+  return [...new Set(turned)].sort((a, b) => a - b);
+};
+
 export const printShutter = (shutter: Shutter): string =>
   shutter.kind === 'angle' ? `${shutter.degrees}°` : `1/${shutter.denominator}`;
 

@@ -22,9 +22,22 @@ import { LeanMeasure } from './LeanMeasure.tsx';
 import { NoiseMeasure } from './NoiseMeasure.tsx';
 
 const FieldInput = ({ id }: { id: CameraFieldId }) => {
-  const { label, span, options, lines, isWords } = fieldOf(id);
+  const { label, span, options, lines, isWords, turns } = fieldOf(id);
+  const { setValue, getValues } = useFormContext<CameraFields>();
+  const { fps } = useSelection().setup;
+  const pick = (value: string) => {
+    const others = turns?.(value, getValues(), fps) ?? {};
+    for (const [name, text] of Object.entries({ ...others, [id]: value }))
+      setValue(name as CameraFieldId, text, { shouldDirty: true, shouldValidate: true });
+  };
   return options ? (
-    <SelectField name={id} label={label} className={span} options={options} />
+    <SelectField
+      name={id}
+      label={label}
+      className={span}
+      options={options}
+      onPick={turns ? pick : undefined}
+    />
   ) : (
     <TextField
       name={id}

@@ -1,8 +1,9 @@
 import { F_NUMBERS } from '#core/exposure/aperture.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
+import { turnedShutters } from '#core/exposure/shutter.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { above0, field, numbersIn, pair, rising, span, typedField, wholes } from './field.ts';
+import { above0, field, numbersIn, pair, rising, span, typedField, wholes, type Field } from './field.ts';
 
 const isoRange = (text: string): readonly [number, number] | undefined => {
   const range =
@@ -26,6 +27,17 @@ const inMeter = (camera: CameraRecord, part: Partial<CameraRecord['meter']>): Ca
   ...camera,
   meter: { ...camera.meter, ...part },
 });
+
+const shuttersIn = (text: string) => rising(text.replace(/1\//g, ' '));
+
+/** The list of shutters in degrees as denominators of a second, and back; what cannot be read stays as it is. */
+const turnedList: NonNullable<Field['turns']> = (to, { shutterBy, shutters }, fps) => {
+  const list = shuttersIn(String(shutters));
+  const turned: Record<string, string> = {};
+  if (list && to !== shutterBy)
+    turned.shutters = turnedShutters(list, to === 'angle' ? 'angle' : 'time', fps).join(' ');
+  return turned;
+};
 
 export const exposureFields = {
   baseIsos: typedField({
@@ -87,12 +99,13 @@ export const exposureFields = {
     ],
     print: (camera) => camera.shutterBy,
     put: (camera, shutterBy) => ({ ...camera, shutterBy }),
+    turns: turnedList,
   }),
   shutters: typedField({
     label: 'Its list, in ° or 1/x',
     span: 'anchor-wide',
     print: (camera) => camera.shutters.join(' '),
-    parse: (text) => rising(text.replace(/1\//g, ' ')),
+    parse: shuttersIn,
     says: 'Shutter: type what the dial offers, such as 90 172.8 180 or 50 100 200',
     put: (camera, shutters) => ({ ...camera, shutters }),
     check: ({ shutterBy, shutters }) =>

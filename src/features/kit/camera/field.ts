@@ -15,6 +15,12 @@ export type Field<Value = never> = {
   /** The text as a value; without it, the text itself. */
   readonly schema?: z.ZodMiniType<Value, string>;
   readonly put: (camera: CameraRecord, value: Value) => CameraRecord;
+  /** Texts of other fields that change when this one is picked. @param fps of the set-up */
+  readonly turns?: (
+    picked: string,
+    texts: Readonly<Record<string, unknown>>,
+    fps: number,
+  ) => Readonly<Record<string, string>>;
   /** What is wrong beside the fields before it, as one sentence. */
   readonly check?: (camera: CameraRecord) => string | undefined;
 };
