@@ -117,6 +117,20 @@ describe('set card', () => {
     }
   });
 
+  it('wants the light that the survey says lands where planned: one light, one answer', () => {
+    const input = cardOf('packing-yard', 'a-cam');
+    const words = REASONS.iris(input).why;
+    const [luminance, lux] = [...words.matchAll(/[\d\u2009\u202f ]+(?=\s*(?:cd|lx))/g)].map(([text]) =>
+      Number(text.replace(/\D/g, '')),
+    );
+    // L = E rho / pi on an 18 % card.
+    expect(lux / ((luminance * Math.PI) / 0.18)).toBeCloseTo(1, 1);
+    const off = Math.log2(luminance / input.numbers.luminance);
+    expect(Math.abs(off)).toBeLessThan(0.01);
+    // ISO 2720: an incident meter with C = 250 asks for 0.2 stop more than a spot meter with K = 12.5.
+    expect(REASONS.iris(input).lines.at(-1)?.value).toContain('+0.20 stop');
+  });
+
   it('marks a zebra the camera cannot reach', () => {
     const input = cardOf('packing-yard', 'b-cam');
     const warning = CELLS.find(({ id }) => id === 'warning');

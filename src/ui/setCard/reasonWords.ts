@@ -6,21 +6,21 @@ import { printLight, THIN } from '../format.ts';
 const oneOver = (seconds: number): string => `1/${(1 / seconds).toFixed(0)}`;
 
 /** `250 × 2.83² / (1/50 × 800) × 2^(ND 0 + placement +1) = 100 lx` */
-export const luxSum = (
+export const spotSum = (
   light: {
-    readonly c: number;
+    readonly k: number;
     readonly fNumber: number;
     readonly seconds: number;
     readonly iso: number;
     readonly ndStops: number;
     readonly placement: number;
   },
-  lux: number,
+  luminance: number,
 ): string => {
-  const { c, fNumber, seconds, iso, ndStops, placement } = light;
-  const atGrey = `${c} × ${fNumber.toFixed(2)}² / (${oneOver(seconds)} × ${iso})`;
+  const { k, fNumber, seconds, iso, ndStops, placement } = light;
+  const atGrey = `${k} × ${fNumber.toFixed(2)}² / (${oneOver(seconds)} × ${iso})`;
   const opened = `2^(ND ${ndStops} + placement ${printStops(placement)})`;
-  return `${atGrey} × ${opened} = ${printLight(lux)}${THIN}lx`;
+  return `${atGrey} × ${opened} = ${printLight(luminance)}${THIN}cd/m²`;
 };
 
 /** How a body leans, and what to dial for a light; without a dial where it cannot undo that little. */
@@ -39,6 +39,10 @@ export const dialSum = (kelvin: number, leanMired: number, dial: number): string
   const exact = Math.round(1e6 / (1e6 / kelvin + leanMired));
   return `10⁶ / (${mired}) = ${exact}${THIN}K, on the dial ${dial}${THIN}K`;
 };
+
+/** What an incident meter calls right, against the light that a spot meter on the card does. */
+export const incidentWords = (lux: number, bySpot: number): string =>
+  `${printLight(lux)}${THIN}lx, ${printStopsDecimal(Math.log2(lux / bySpot), 2)} stop against the spot meter`;
 
 /** @param shows as the scale reads it */
 export const meterSum = (over: number, bias: number, shows: string): string => {

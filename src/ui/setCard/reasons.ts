@@ -5,6 +5,7 @@ import { exactFNumber } from '#core/exposure/aperture.ts';
 import { CARD_TOLERANCE } from '#core/exposure/zebraLevels.ts';
 import { printMeter } from '#core/exposure/cameraMeter.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
+import { luxOfGrey } from '#core/exposure/survey.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { printLight, THIN } from '../format.ts';
 import type { CellInput, Reason } from './reason.ts';
@@ -15,8 +16,9 @@ import {
   isoAgainstBase,
   leanAgainstDial,
   lutOnMonitor,
-  luxSum,
+  incidentWords,
   meterSum,
+  spotSum,
   sumOf,
   toneOnGrey,
 } from './reasonWords.ts';
@@ -28,24 +30,31 @@ const lightLines = ({ selection, numbers }: CellInput) => {
     { label: 'exact f-number', value: `f/${n.toFixed(2)}` },
     { label: 'exposure time', value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
     {
-      label: `lux on the card, C = ${METER_C}`,
-      value: luxSum(
+      label: `spot on the card, K = ${METER_K}`,
+      value: spotSum(
         {
-          c: METER_C,
+          k: METER_K,
           fNumber: n,
           seconds: numbers.seconds,
           iso: camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso,
           ndStops: plan.ndStops,
           placement: plan.placement,
         },
-        numbers.illuminance,
+        numbers.luminance,
       ),
     },
-    { label: `spot on the card, K = ${METER_K}`, value: `${printLight(numbers.luminance)}${THIN}cd/m²` },
+    { label: 'falling on it, π L / 0.18', value: `${printLight(luxOfGrey(numbers.luminance))}${THIN}lx` },
+    {
+      // K and C put middle grey on different reflectances (ISO 2720), so that the two meters differ.
+      label: `incident meter at these settings, C = ${METER_C}`,
+      value: incidentWords(numbers.illuminance, luxOfGrey(numbers.luminance)),
+    },
   ];
 };
 
-const wants = ({ numbers }: CellInput) => `The card wants ${printLight(numbers.illuminance)}${THIN}lx.`;
+/** As the survey says it: the same light, the same two numbers. */
+const wants = ({ numbers: { luminance } }: CellInput) =>
+  `The card wants ${printLight(luminance)}${THIN}cd/m² (${printLight(luxOfGrey(luminance))}${THIN}lx).`;
 
 /** With an exposure index the dial moves metering and monitoring; the recording stays at its base. */
 const indexReason = ({ selection, numbers }: CellInput): Reason => {
