@@ -214,7 +214,7 @@ describe('set card', () => {
   });
 
   it('follows a level behind the LUT back to its stop', () => {
-    const seen = zebraSignal(wide, 'lut', 1);
+    const seen = zebraSignal(wide, { reads: 'lut' }, 1);
     for (const stops of [-2, 0, 1, 2.2, 4]) expect(seen.stopsAt(seen.signalAt(stops))).toBeCloseTo(stops, 6);
   });
 });

@@ -68,15 +68,21 @@ export type MonitorPicture = {
   readonly pullStops: number;
 };
 
-/** What a zebra sees: the recorded signal, or what the monitor's picture makes of it. */
+/**
+ * What a zebra sees: the recorded signal, or what the monitor's picture makes of it.
+ *
+ * @param picture pull of the camera's own display LUT in stops (none where it does not follow), or a LUT's picture
+ */
 export const zebraSignal = (
   profile: Profile,
-  reads: ZebraAbility['reads'],
+  { reads, follows }: Pick<ZebraAbility, 'reads' | 'follows'>,
   picture: number | MonitorPicture,
 ): ZebraSignal => {
   if (reads === 'log') return profile;
   const { neutral } =
-    typeof picture === 'number' ? compileMonitoring({ profile, pullStops: picture }) : picture;
+    typeof picture === 'number'
+      ? compileMonitoring({ profile, pullStops: follows === 'no' ? 0 : picture })
+      : picture;
   return {
     signalAt: (over) => neutral(profile.signalAt(over)),
     stopsAt: (signal) => stopsShownAt(profile, neutral, signal),
@@ -99,7 +105,7 @@ export const setCardNumbers = (
   const profile = compileProfile(data);
   const iso = isoStanding(plan.iso, camera.baseIsos, camera.sensitivity);
   const clipStops = profile.clipStops - iso.clipLoss;
-  const signal = zebraSignal(profile, camera.zebra.reads, monitor ?? plan.placement);
+  const signal = zebraSignal(profile, camera.zebra, monitor ?? plan.placement);
   const seconds = shutterSeconds(plan.shutter, fps);
   // With an exposure index the sensor stays at its base, whatever the dial says.
   const speed = camera.sensitivity === 'ei' ? iso.base : plan.iso;

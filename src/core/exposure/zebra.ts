@@ -14,6 +14,11 @@ export type ZebraAbility = {
   readonly scale: ScaleId;
   /** `log`: reads the recorded signal. `lut`: reads the display LUT's output. */
   readonly reads: 'log' | 'lut';
+  /**
+   * Whether the camera's own display LUT takes the placement's pull off. Without the field not known: it is taken
+   * to.
+   */
+  readonly follows?: 'yes' | 'no';
   readonly range: ZebraLevels & { readonly tolerances: readonly number[] };
   readonly lowerLimit: ZebraLevels;
 };

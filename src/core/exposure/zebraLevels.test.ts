@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { SCALES, type Coding } from '../signal/scale.ts';
 import { printZebra, printZebraOrInstead, type ZebraAbility } from './zebra.ts';
+import { compileMonitoring } from '../lut/monitoring.ts';
+import { setCardNumbers } from './setCard.ts';
 import { zebraLevels } from './zebraLevels.ts';
 import { nearestShown } from './zebraSheet.ts';
 import { zebraTurns } from './zebraWords.ts';
@@ -147,5 +149,45 @@ describe('zebras in turn', () => {
     const words = zebraTurns(1, { card: gone, faces: [{ name: 'Ama', zebra: skin[0] }], warning: warns });
     expect(words).toContain(`white patch ${printZebra(gone.instead!.zebra)}`);
     expect(words).not.toContain('out of reach');
+  });
+});
+
+describe('a zebra behind the camera’s own view assist', () => {
+  const behind = (follows?: 'yes' | 'no') =>
+    setCardNumbers(
+      ARCHETYPES.wideLog,
+      {
+        coding,
+        baseIsos: [800],
+        floorStops: -6,
+        zebra: {
+          ...small,
+          reads: 'lut',
+          ...(follows ? { follows } : {}),
+          range: { min: 0, max: 109, step: 1, tolerances: [2, 5] },
+        },
+      },
+      {
+        placement: 1,
+        iso: 800,
+        shutter: { kind: 'angle', degrees: 180 },
+        iris: 4,
+        ndStops: 0,
+        warningMargin: 1 / 3,
+      },
+      [],
+      25,
+    ).card;
+
+  it('stays on grey where the assist follows the placement, or nobody knows', () => {
+    const plain = compileMonitoring({ profile: wide, pullStops: 0 });
+    expect(behind('yes').exact).toBeCloseTo(100 * plain.neutral(wide.signalAt(0)), 1);
+    expect(behind()).toEqual(behind('yes'));
+  });
+
+  it('rises with the placement where the assist does not follow', () => {
+    const plain = compileMonitoring({ profile: wide, pullStops: 0 });
+    expect(behind('no').exact).toBeCloseTo(100 * plain.neutral(wide.signalAt(1)), 6);
+    expect(behind('no').exact).toBeGreaterThan(behind('yes').exact + 5);
   });
 });

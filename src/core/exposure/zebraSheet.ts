@@ -32,7 +32,7 @@ const rowsOf = (
     profile.clipStops - isoStanding(options.iso, camera.baseIsos, camera.sensitivity).clipLoss;
   const { zebra, coding } = camera;
   return SHEET_PLACEMENTS.map((placement) => {
-    const signal = zebraSignal(profile, reads, placement);
+    const signal = zebraSignal(profile, { ...zebra, reads }, placement);
     return {
       placement,
       ...zebraLevels(camera, signal, {
@@ -76,7 +76,7 @@ export const nearestShown = (
   SHEET_PLACEMENTS.toSorted((a, b) => Math.abs(a - placement) - Math.abs(b - placement) || a - b)
     .map((at) => ({
       placement: at,
-      zebra: toneZebra(zebra, zebraSignal(profile, zebra.reads, monitor ?? at), coding, at, CARD_TOLERANCE),
+      zebra: toneZebra(zebra, zebraSignal(profile, zebra, monitor ?? at), coding, at, CARD_TOLERANCE),
     }))
     .find(({ zebra: { reach } }) => reach === 'within');
 
@@ -100,7 +100,7 @@ const TRAP_STOPS = 2 / 3;
 export const zebraTrap = (data: ProfileData): ZebraTrap => {
   const profile = compileProfile(data);
   const stops = profile.stopsAt(REMEMBERED_SKIN / 100);
-  const behind = zebraSignal(profile, 'lut', 0);
+  const behind = zebraSignal(profile, { reads: 'lut' }, 0);
   const meant = behind.stopsAt(REMEMBERED_SKIN / 100);
   const over = stops - meant;
   const room = profile.clipStops - stops;

@@ -21,9 +21,20 @@ const levelsWords = (zebra: CameraRecord['zebra'], waveformReads: 'log' | 'lut')
   return `${levels}; this zebra reads ${output(zebra.reads)}, the waveform ${output(waveformReads)}.`;
 };
 
+/** What is taken of the picture behind the camera's own view assist. */
+const FOLLOWS = {
+  yes: 'Behind the display LUT: its view assist takes the pull off.',
+  no: 'Behind the display LUT: its view assist does not take the pull off, so the levels rise with the placement.',
+  unknown: [
+    'Behind the display LUT: taken that its view assist takes the pull off.',
+    'Film the card once at +1 and look, then say it in Kit.',
+  ].join(' '),
+};
+
 /** What of this camera's zebra has to be known beside the levels. */
 export const zebraNotes = ({ zebra, waveformReads }: CameraRecord): string[] => [
   levelsWords(zebra, waveformReads),
+  FOLLOWS[zebra.follows ?? 'unknown'],
   ...(zebra.slots === 1
     ? ['One zebra at a time: set the card’s level, place, then set the warning and shoot.']
     : []),

@@ -87,6 +87,7 @@ export const cameraSchema = z.object({
   zebra: z.object({
     scale: z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]]),
     reads: picture,
+    follows: z.optional(z.enum(['yes', 'no'])),
     kinds: listOf(z.enum(['range', 'lowerLimit']), 1, 2),
     slots: whole(1, 4),
     range: z.extend(levels, { tolerances: listOf(positive, 1, 40) }),

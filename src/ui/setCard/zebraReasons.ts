@@ -10,15 +10,13 @@ import { metersOf } from './meterLines.ts';
 import { faceTone } from './reasonWords.ts';
 
 const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, stops: number) => {
-  const { scale, reads } = selection.camera.zebra;
+  const { scale, reads, follows } = selection.camera.zebra;
+  const pull = follows === 'no' && !numbers.monitor ? 'no pull' : `pull ${printStops(numbers.pullStops)}`;
   return [
     { label: 'tone', value: `${printStopsDecimal(stops, 2)} stops over grey in the recording` },
     {
       label: 'zebra reads',
-      value:
-        reads === 'log'
-          ? 'the recorded signal'
-          : `the display LUT’s output (pull ${printStops(numbers.pullStops)})`,
+      value: reads === 'log' ? 'the recorded signal' : `the display LUT’s output (${pull})`,
     },
     { label: 'exact level', value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
     {
@@ -65,13 +63,19 @@ export const turnsOf = ({ selection: { camera }, numbers: { card, skin, warning 
     warning,
   });
 
+/** Said where the level hangs on what nobody has looked at: whether the camera’s view assist takes the pull off. */
+const taken = ({ selection: { camera, plan }, numbers }: CellInput): string =>
+  camera.zebra.reads === 'lut' && !camera.zebra.follows && !numbers.monitor && plan.placement !== 0
+    ? 'Taken that the camera’s view assist takes the pull off: film the card once at +1 and look, then say it in Kit.'
+    : '';
+
 /** Why the zebra cells hold what they hold. */
 export const zebraReasons = {
   card: (input) => {
     const { card } = input.numbers;
     const instead = [...setInstead(input, card), ...meterInstead(input), placeInstead(input)];
     return {
-      why: [zebraWhy(card, 'the card', instead), turnsOf(input)].filter(Boolean).join(' '),
+      why: [zebraWhy(card, 'the card', instead), taken(input), turnsOf(input)].filter(Boolean).join(' '),
       lines: [
         ...zebraLines(input, card, input.selection.plan.placement),
         { label: 'tolerance', value: `smallest that takes in ±${CARD_TOLERANCE.toFixed(2)} stop` },

@@ -18,7 +18,7 @@ export const cardBands = (
   camera: Coding,
   frame: Coding,
 ): { readonly ranges: readonly CodeBand[]; readonly warning: CodeBand } => {
-  const seen = zebraSignal(numbers.profile, ability.reads, numbers.monitor ?? numbers.pullStops);
+  const seen = zebraSignal(numbers.profile, ability, numbers.monitor ?? numbers.pullStops);
   const toCode = (level: number) => {
     const signal = SCALES[ability.scale].toSignal(level, camera);
     const recorded = ability.reads === 'log' ? signal : numbers.profile.signalAt(seen.stopsAt(signal));

@@ -39,6 +39,20 @@ export const zebraFields = {
     print: (camera) => camera.waveformReads,
     put: (camera, waveformReads) => ({ ...camera, waveformReads }),
   }),
+  zebraFollows: field<string>({
+    label: 'Its view assist follows the placement',
+    span: 'anchor-wide',
+    options: [
+      ['', 'don’t know: film the card once at +1 and look'],
+      ['yes', 'yes, the card looks as at 0'],
+      ['no', 'no, the card looks brighter'],
+    ],
+    print: ({ zebra }) => zebra.follows ?? '',
+    put: (camera, picked) => {
+      const { follows: _was, ...zebra } = camera.zebra;
+      return { ...camera, zebra: picked === '' ? zebra : { ...zebra, follows: picked as 'yes' | 'no' } };
+    },
+  }),
   zebraKinds: field<string>({
     label: 'Kinds',
     span: 'anchor-quarter',

@@ -19,10 +19,14 @@ export const ZebrasBehind = ({
   const selection = useSelection();
   const { numbers } = useCard();
   const { camera, plan } = selection;
-  const signal = zebraSignal(numbers.profile, 'lut', {
-    neutral,
-    pullStops: stopsShownAt(numbers.profile, neutral, outputOf(output).grey),
-  });
+  const signal = zebraSignal(
+    numbers.profile,
+    { reads: 'lut' },
+    {
+      neutral,
+      pullStops: stopsShownAt(numbers.profile, neutral, outputOf(output).grey),
+    },
+  );
   const { card, skin } = zebraLevels({ ...camera, zebra: { ...camera.zebra, reads: 'lut' } }, signal, {
     placement: plan.placement,
     faces: selection.subjects,
