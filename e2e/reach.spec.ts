@@ -13,9 +13,12 @@ test('a zebra the camera cannot be set to is never printed as a level, and what 
   await expect(cell(page, 'card')).toHaveText('out of reach');
   await expect(page.locator('[data-cell="card"] .cell-note')).toHaveText(/^white patch \d+±\d$/);
   await page.locator('.cell[data-cell="card"]').click();
-  await expect(page.locator('.cell-popover')).toContainText(
-    /zebra starts at 30; the card would read 23\.1\. Set it by white patch: 45±2; or read 23\.1 % of signal on the waveform; or read −1\.0 on the camera’s meter, on the card; or place the card at −1\/3, the lowest it can show: 30±2/,
-  );
+  for (const words of [
+    'zebra starts at 30; the card would read 23.1. Set it by white patch: 45±2; ',
+    'or read 23.1 % of signal on the waveform; or read −1.0 on the camera’s meter, on the card; ',
+    'or place the card at −1/3, the lowest it can show: 30±2',
+  ])
+    await expect(page.locator('.cell-popover')).toContainText(words);
   await page.keyboard.press('Escape');
   await expect(cell(page, 'warning')).toHaveText('out of reach');
 

@@ -153,7 +153,8 @@ describe('planning', () => {
   it('the checklist is filled with this camera’s values', () => {
     expect(CHECKLIST_IDS.map((id) => CHECKLIST[id].set({ selection, numbers })).join(' | ')).toBe(
       '25 fps, 10-bit 4:2:2 legal, intra 500 Mb/s | wide log | on, pull −1 | 800, auto off; if auto must be, ' +
-        'ceiling 3200 | 180° at 25 fps, 1/50 s | 2 zebras at a time: card 49±2 and warning 90+; once the exposure is set, change the first to Ana 60±3. | 4000\u2009K, auto off | f/2.8, ' +
+        'ceiling 3200 | 180° at 25 fps, 1/50 s | 2 zebras at a time: card 49±2 and warning 90+; ' +
+        'once the exposure is set, change the first to Ana 60±3. | 4000\u2009K, auto off | f/2.8, ' +
         'ND none, card at +1 | at their lowest; saturation and contrast left alone | on, ' +
         'for the picture that is delivered',
     );
