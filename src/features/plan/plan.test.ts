@@ -123,6 +123,12 @@ describe('planning', () => {
     const bare = { ...selection, setup: { ...selection.setup, spots: [] } };
     expect(newSpot('n', bare)).toMatchObject({ role: 'card', name: 'Spot 1' });
     expect(newSpot('n', selection).role).toBe('keep');
+    // In EV a new spot is no sun: 40 cd/m2 are EV 8.32 (ISO 2720).
+    const byEv = {
+      ...selection.setup,
+      spots: [{ ...newSpot('m', selection), unit: 'ev' as const, value: 8 }],
+    };
+    expect(newSpot('n', { ...selection, setup: byEv })).toMatchObject({ unit: 'ev', value: 8.32 });
     const setup = { ...selection.setup, spots: [newSpot('n', selection)] };
     expect(TABLES.setups.safeParse(setup).success).toBe(true);
   });

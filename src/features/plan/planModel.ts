@@ -18,7 +18,7 @@ import {
   type ExposureChoices,
 } from '#core/exposure/solver.ts';
 import type { Spot } from '#core/exposure/spot.ts';
-import { surveyOf, type Survey } from '#core/exposure/survey.ts';
+import { inUnit, surveyOf, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
@@ -198,14 +198,19 @@ export const schoolsOf = (
 };
 
 /** A new spot of a role, in the unit last used, with the settings at hand for units that need them. */
-export const newSpot = (id: string, { setup, plan }: Selection): Spot => ({
-  id,
-  name: `Spot ${setup.spots.length + 1}`,
-  role: setup.spots.some(({ role }) => role === 'card') ? 'keep' : 'card',
-  unit: setup.spots.at(-1)?.unit ?? 'luminance',
-  value: 40,
-  at: settingsOf(plan, setup),
-});
+export const newSpot = (id: string, { setup, plan }: Selection): Spot => {
+  const unit = setup.spots.at(-1)?.unit ?? 'luminance';
+  const at = settingsOf(plan, setup);
+  const spot: Spot = {
+    id,
+    name: `Spot ${setup.spots.length + 1}`,
+    role: setup.spots.some(({ role }) => role === 'card') ? 'keep' : 'card',
+    unit: 'luminance',
+    value: 40,
+  };
+  if (unit === 'stops') return { ...spot, unit, value: 0, at };
+  return { ...inUnit(spot, unit, at, { constants: { k: setup.meterK, c: setup.meterC } }), at };
+};
 
 /** Settings a reading by the camera is taken at: the plan's as they stand. */
 export const settingsOf = (plan: PlanRecord, setup: SetupRecord): NonNullable<Spot['at']> => ({
