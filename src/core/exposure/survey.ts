@@ -16,6 +16,8 @@ type UnitDefinition = {
   readonly settings: boolean;
   /** Light falling on the spot: its surface has a reflectance. */
   readonly falling: boolean;
+  /** Counts in stops: a reading is kept to a hundredth; others to three figures. */
+  readonly inStops: boolean;
   /** Luminance in cd/m2; undefined for a reading in stops from the card. */
   readonly luminance: (spot: Spot, constants: MeterConstants) => number | undefined;
   /** What would be read of a place of this luminance; undefined for a reading in stops from the card. */
@@ -48,6 +50,7 @@ export const SPOT_UNITS = {
     short: 'stops',
     settings: false,
     falling: false,
+    inStops: true,
     luminance: () => undefined,
     reading: () => undefined,
     wrong: finite,
@@ -57,6 +60,7 @@ export const SPOT_UNITS = {
     short: 'EV',
     settings: false,
     falling: false,
+    inStops: true,
     // N^2 / t = 2^EV at ISO 100, so L = K 2^EV / 100 (ISO 2720).
     luminance: ({ value }, { k }) => (k * 2 ** value) / 100,
     reading: (luminance, _spot, { k }) => Math.log2((100 * luminance) / k),
@@ -67,6 +71,7 @@ export const SPOT_UNITS = {
     short: 'cd/m²',
     settings: false,
     falling: false,
+    inStops: false,
     luminance: ({ value }) => value,
     reading: (luminance) => luminance,
     wrong: above0('Luminance', '40'),
@@ -76,6 +81,7 @@ export const SPOT_UNITS = {
     short: 'lx',
     settings: false,
     falling: true,
+    inStops: false,
     luminance: (spot) => matt(spot.value, spot),
     reading: luxOn,
     wrong: (spot) =>
@@ -86,6 +92,7 @@ export const SPOT_UNITS = {
     short: 'EV incident',
     settings: false,
     falling: true,
+    inStops: true,
     // N^2 / t = 2^EV at ISO 100, so E = C 2^EV / 100 (ISO 2720).
     luminance: (spot, { c }) => matt((c * 2 ** spot.value) / 100, spot),
     reading: (luminance, spot, { c }) => Math.log2((100 * luxOn(luminance, spot)) / c),
@@ -96,6 +103,7 @@ export const SPOT_UNITS = {
     short: 'f/',
     settings: true,
     falling: false,
+    inStops: false,
     luminance: (spot, { k }) =>
       spot.at ? meteredAt({ ...spot, at: { ...spot.at, iris: spot.value } }, k) : undefined,
     // L = K N^2 / (t S): twice the f-number is four times the light.
@@ -108,6 +116,7 @@ export const SPOT_UNITS = {
     short: 'on the meter',
     settings: true,
     falling: false,
+    inStops: true,
     luminance: (spot, { k }) => meteredAt(spot, k) * 2 ** spot.value,
     reading: (luminance, spot, { k }) => Math.log2(luminance / meteredAt(spot, k)),
     wrong: finite,
@@ -142,7 +151,7 @@ const AGREE_STOPS = 1 / 3;
 
 /** The sun's disc is some 1.6e9 cd/m2, ground on a moonless night some 1e-4 (both from memory), and a stop or more. */
 const LIGHT: readonly [number, number] = [1e-5, 4e9];
-/** From the darkest to the brightest of it no two places lie further apart. */
+/** Places of one set lie no further apart, stops. Our own choice. */
 const MOST_STOPS = 40;
 
 const checked = (spot: Spot, constants: MeterConstants): string | undefined => {
@@ -182,8 +191,7 @@ export const inUnit = (
   const value =
     to.reading(luminance, asked, constants) ?? (grey === undefined ? undefined : Math.log2(luminance / grey));
   if (value === undefined || !Number.isFinite(value)) return asked;
-  const isLog = unit === 'ev' || unit === 'incident' || unit === 'stops' || unit === 'meter';
-  return { ...asked, value: isLog ? Number(value.toFixed(2)) : Number(value.toPrecision(3)) };
+  return { ...asked, value: to.inStops ? Number(value.toFixed(2)) : Number(value.toPrecision(3)) };
 };
 
 /** Luminance of 18 % grey that a card or face tells of. */
