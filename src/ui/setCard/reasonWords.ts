@@ -40,9 +40,9 @@ export const dialSum = (kelvin: number, leanMired: number, dial: number): string
   return `10⁶ / (${mired}) = ${exact}${THIN}K, on the dial ${dial}${THIN}K`;
 };
 
-/** What an incident meter calls right, against the light that a spot meter on the card does. */
-export const incidentWords = (lux: number, bySpot: number): string =>
-  `${printLight(lux)}${THIN}lx, ${printStopsDecimal(Math.log2(lux / bySpot), 2)} stop against the spot meter`;
+/** What an incident meter calls right. @param more stops over the light that a spot meter on the card does */
+export const incidentWords = (lux: number, more: number): string =>
+  `${printLight(lux)}${THIN}lx, ${printStopsDecimal(more, 2)} stop against the spot meter`;
 
 /** @param shows as the scale reads it */
 export const meterSum = (over: number, bias: number, shows: string): string => {

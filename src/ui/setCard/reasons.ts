@@ -5,7 +5,7 @@ import { exactFNumber } from '#core/exposure/aperture.ts';
 import { CARD_TOLERANCE } from '#core/exposure/zebraLevels.ts';
 import { printMeter } from '#core/exposure/cameraMeter.ts';
 import { METER_C, METER_K } from '#core/exposure/meter.ts';
-import { luxOfGrey } from '#core/exposure/survey.ts';
+import { incidentAgainstSpot, luxOfGrey } from '#core/exposure/survey.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { printLight, THIN } from '../format.ts';
 import type { CellInput, Reason } from './reason.ts';
@@ -47,7 +47,7 @@ const lightLines = ({ selection, numbers }: CellInput) => {
     {
       // K and C put middle grey on different reflectances (ISO 2720), so that the two meters differ.
       label: `incident meter at these settings, C = ${METER_C}`,
-      value: incidentWords(numbers.illuminance, luxOfGrey(numbers.luminance)),
+      value: incidentWords(numbers.illuminance, -incidentAgainstSpot({ k: METER_K, c: METER_C })),
     },
   ];
 };
