@@ -1,7 +1,6 @@
 import type { Database } from './database.ts';
 import type { AnyRecord } from './patches.ts';
 import { TABLES, type RecordOf, type TableName } from './tables.ts';
-import { withUnknown } from './unknownFields.ts';
 import { issueWords, NEWER_WORDS, RECORD_WORDS, Refusal } from './words.ts';
 
 /** A stored record that this version cannot read. It is left as it is and nothing is shown of it. */
@@ -16,7 +15,8 @@ export type SetAside = {
   readonly row: unknown;
 };
 
-const textAt = (row: unknown, field: string): string | undefined => {
+/** A text of a row that may be anything. */
+export const textAt = (row: unknown, field: string): string | undefined => {
   const value = (row as Readonly<Record<string, unknown>> | null | undefined)?.[field];
   return typeof value === 'string' && value.trim() !== '' ? value.slice(0, 80) : undefined;
 };
@@ -43,25 +43,6 @@ export const readRows = <T extends TableName>(
 /** `profile “own log”`. */
 export const setAsideWords = ({ table, name }: Pick<SetAside, 'table' | 'name'>): string =>
   `${RECORD_WORDS[table]} “${name}”`;
-
-/** A record set aside as a file, word for word as it is stored. */
-export const setAsideJson = ({ table, row }: SetAside): string =>
-  `${JSON.stringify({ format: 'candelum-record', version: 1, table, record: row }, null, 2)}\n`;
-
-/** The record of such a file after it was mended. @throws Refusal that says what is still wrong. */
-export const mendedRecord = ({ table, id }: SetAside, text: string): AnyRecord => {
-  let file: { readonly table?: unknown; readonly record?: unknown } | null;
-  try {
-    file = JSON.parse(text) as typeof file;
-  } catch {
-    throw new Refusal('the file is not JSON: export the record again and mend that');
-  }
-  if (file?.table !== table || textAt(file.record, 'id') !== id)
-    throw new Refusal(`the file does not hold this ${RECORD_WORDS[table]}: export the record and mend that`);
-  const parsed = TABLES[table].safeParse(file.record);
-  if (!parsed.success) throw new Refusal(issueWords(parsed.error, file.record));
-  return withUnknown(file.record, parsed.data, parsed.data) as AnyRecord;
-};
 
 /**
  * Puts a readable record in the place of one that was set aside, or takes it out.

@@ -1,7 +1,8 @@
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import { TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
-import { lutOfRecipe, type LutRecord } from '../records/lut.ts';
+import { lutOfRecipe } from '../lutOfRecipe.ts';
+import type { LutRecord } from '../records/lut.ts';
 
 const CODING = { bitDepth: 10, range: 'legal' } as const;
 

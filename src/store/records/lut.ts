@@ -1,11 +1,9 @@
 import * as z from 'zod/mini';
-import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
-import { compileRecipe, type LutRecipe } from '#core/lut/recipe.ts';
-import type { Coding } from '#core/signal/scale.ts';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
 import {
   between,
+  demoSchema,
   finite,
   idSchema,
   listOf,
@@ -68,23 +66,10 @@ export const lutSchema = z.object({
   recipe: z.optional(recipeSchema),
   /** What it makes of neutrals, for the card and zebras. */
   axis: z.object({ from: finite, to: finite, out: z.readonly(listOf(finite, 2, 4096)) }),
+  isDemo: demoSchema,
 });
 export type LutRecord = z.infer<typeof lutSchema>;
 
-/** A recipe as a LUT of the kit. */
-export const lutOfRecipe = (
-  words: Pick<LutRecord, 'id' | 'name' | 'says'>,
-  recipe: LutRecipe,
-  { bitDepth, range }: Coding,
-): LutRecord => ({
-  ...words,
-  output: recipe.output,
-  scale: 'signal',
-  coding: { bitDepth, range },
-  interpolation: 'tetrahedral',
-  recipe,
-  axis: sampleGreyAxis(compileRecipe(recipe).neutral),
-});
-
 /** The file of a LUT. */
 export const lutTextSchema = z.object({ id: idSchema, text: text(1, 80_000_000) });
+export type LutTextRecord = z.infer<typeof lutTextSchema>;

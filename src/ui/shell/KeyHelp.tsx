@@ -4,7 +4,10 @@ import Modal from 'react-bootstrap/Modal';
 import Table from 'react-bootstrap/Table';
 import type { KernelsInUse } from '#workers/judge/protocol.ts';
 import { useSession } from '../bench/hooks.ts';
-import { KEYMAP } from './keymap.ts';
+import { KEYMAP, type KeyId } from './keymap.ts';
+import { KEY_WORDS } from './keyWords.ts';
+
+const KEY_IDS = Object.keys(KEYMAP) as KeyId[];
 
 const FORMS: { readonly [F in KernelsInUse['form']]: string } = {
   shared: 'SIMD, in shared memory',
@@ -34,13 +37,13 @@ export const KeyHelp = ({ show, onHide }: { show: boolean; onHide: () => void })
     <Modal.Body>
       <Table className="keys">
         <tbody>
-          {Object.entries(KEYMAP).map(([id, row]) => (
+          {KEY_IDS.map((id) => (
             <tr key={id}>
               <td>
-                <kbd>{'shown' in row ? row.shown : row.keys.toUpperCase()}</kbd>
+                <kbd>{KEYMAP[id].shown}</kbd>
               </td>
-              <td>{row.does}</td>
-              <td className="quiet">{row.where}</td>
+              <td>{KEY_WORDS[id].does}</td>
+              <td className="quiet">{KEY_WORDS[id].where}</td>
             </tr>
           ))}
         </tbody>

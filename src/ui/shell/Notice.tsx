@@ -1,11 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { later } from '../later.tsx';
-
-/** Fetched while nothing is said, so that it is there when the connection is not. */
-const Alert = later(() => import('react-bootstrap/Alert').then((part) => part.default));
-export const fetchNotice = Alert.fetch;
+import Alert from 'react-bootstrap/Alert';
 
 /** One thing that is said: it stands, it does not interrupt. */
 export const Notice = ({

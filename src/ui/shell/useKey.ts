@@ -1,6 +1,7 @@
 'use client';
 
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useEffect, useRef } from 'react';
+import { tinykeys } from 'tinykeys';
 import { KEYMAP, type KeyId } from './keymap.ts';
 
 const TYPED = new Set(['text', 'search', 'number', 'email', 'tel', 'url', 'password']);
@@ -14,16 +15,19 @@ const isTyping = ({ target }: KeyboardEvent): boolean => {
   );
 };
 
-/** Letters and digits go by the key, signs by what the key types: they lie elsewhere on other keyboards. */
-const SIGNS = new Set<string>([KEYMAP.brighter.keys, KEYMAP.darker.keys, KEYMAP.help.keys]);
-
 /** Runs a key of the keyboard map, wherever the focus is but in a field that is typed into. */
 export const useKey = (id: KeyId, run: (event: KeyboardEvent) => void): void => {
-  const { keys } = KEYMAP[id];
-  useHotkeys(keys.split(', '), run, {
-    enableOnFormTags: true,
-    ignoreEventWhen: isTyping,
-    preventDefault: keys.startsWith('mod'),
-    useKey: SIGNS.has(keys),
+  const latest = useRef(run);
+  useEffect(() => {
+    latest.current = run;
   });
+  useEffect(() => {
+    const heard = (event: KeyboardEvent) => {
+      // The browser has its own undo.
+      if (event.ctrlKey || event.metaKey) event.preventDefault();
+      latest.current(event);
+    };
+    const presses = KEYMAP[id].presses.map((press) => [press, heard] as const);
+    return tinykeys(window, Object.fromEntries(presses), { ignore: isTyping });
+  }, [id]);
 };

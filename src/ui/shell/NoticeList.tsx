@@ -1,0 +1,80 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
+import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
+import { LostNotice } from './LostNotice.tsx';
+import { Notice } from './Notice.tsx';
+import { SetAsideNotice } from './SetAsideNotice.tsx';
+import type { Said } from './useLogTake.ts';
+
+/** All that is to be said now, what went wrong first. */
+export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) => {
+  const { book, session, lost: lostBefore } = useBench();
+  const lost = lostBefore();
+  const records = useRecords();
+  const [leftOut] = useState(leftOutSetups);
+  const selection = useSelection();
+  const { failure, frame } = useSession((state) => ({ failure: state.failure, frame: state.frame }));
+  return (
+    <>
+      {failure && (
+        <Notice isBad>
+          <span>
+            <strong>{failure.name}</strong> ({failure.where}): {failure.reason}
+            {frame ? ` ${frame.name} stays open.` : ''}
+          </span>
+          <Button size="sm" variant="outline-secondary" onClick={session.notice.dismiss}>
+            Close
+          </Button>
+        </Notice>
+      )}
+      {records.isReadOnly && (
+        <Notice isBad>
+          A newer Candelum wrote these records: they are shown and exported, and not changed.
+        </Notice>
+      )}
+      {lost && <LostNotice {...lost} />}
+      {leftOut.length > 0 && (
+        <Notice isBad>
+          <span>A set-up whose screen stopped is left out in this window.</span>
+          <Button
+            size="sm"
+            variant="outline-secondary"
+            onClick={() => {
+              leaveNoneOut();
+              window.location.reload();
+            }}
+          >
+            Show it again
+          </Button>
+        </Notice>
+      )}
+      <SetAsideNotice items={records.setAside} />
+      {selection.problems.map((problem) => (
+        <Notice key={problem} isBad>
+          {problem}
+        </Notice>
+      ))}
+      {records.problem && (
+        <Notice isBad>
+          <span>{records.problem}</span>
+          <Button size="sm" variant="outline-secondary" onClick={book.dismissProblem}>
+            Close
+          </Button>
+        </Notice>
+      )}
+      {said && (
+        <Notice>
+          <span>{said.text}</span>
+          {said.undoes !== undefined && records.undoable === said.undoes && (
+            <Button variant="outline-secondary" size="sm" onClick={() => void book.undo().then(hush)}>
+              Undo
+            </Button>
+          )}
+        </Notice>
+      )}
+    </>
+  );
+};
