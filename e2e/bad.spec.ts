@@ -48,6 +48,7 @@ test('bad files get one sentence each, and the frame on the bench stays', async 
 test('bad anchors get one sentence each, and the profile in use stays', async ({ page }) => {
   await visit(page, '/kit?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam');
   const grey = page.getByLabel('18 %', { exact: true });
+  await page.getByLabel('90 %', { exact: true }).fill('61');
   const save = page.getByRole('button', { name: /Save and use/ });
   const cases: [string, RegExp][] = [
     ['70', /90 % reads lower than 18 %/],
@@ -63,7 +64,8 @@ test('bad anchors get one sentence each, and the profile in use stays', async ({
     await expect(page.locator('.rung-grey .rung-reading')).toHaveText('41');
   }
   await page.getByRole('button', { name: 'Discard' }).click();
-  await expect(grey).toHaveValue('40.6');
+  await expect(grey).toHaveValue('');
+  await expect(grey).toHaveAttribute('placeholder', '40.6');
 });
 
 test('a broken URL says what it does not name and shows the first; nothing stored changes', async ({

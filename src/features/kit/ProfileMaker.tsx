@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { FormProvider } from 'react-hook-form';
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import { freeName } from '#store/takeIn.ts';
+import { freeName } from '#store/freeName.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -74,7 +74,7 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
   const [ownName, setName] = useState<string>();
   const name = ownName ?? `${camera.name} log`;
   const way = wayOf(wayId);
-  const { form, fields, gamut, solved, isTouched, discard, change, changeGamut } = useWayForm(
+  const { form, fields, gamut, solved, isTouched, example, discard, change, changeGamut } = useWayForm(
     way,
     profile.data,
     camera.coding,
@@ -99,11 +99,19 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
           <Form.Control maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
         </Form.Group>
         <GamutField value={gamut} onChange={changeGamut} />
-        <Fields fields={fields} change={change as (part: unknown) => void} coding={camera.coding} />
+        <Fields
+          fields={fields}
+          change={change as (part: unknown) => void}
+          coding={camera.coding}
+          example={example}
+        />
         <div className="anchor-wide anchor-answer" aria-live="polite">
           {!solved && (
             <p className="quiet">
-              {way.says} Filled in from {profile.name}: type over it.
+              {way.says}{' '}
+              {way.id === 'edit'
+                ? `Begun from ${profile.name}.`
+                : `Grey figures are an example, ${profile.name}: only what you type counts.`}
             </p>
           )}
           {solved && !solved.ok && (

@@ -5,7 +5,10 @@ import { demoSelection } from '#store/fixtures/demoBook.ts';
 import { saveProfile } from './saveProfile.ts';
 import { MANY_PROFILES, shownProfiles } from './profileSearch.ts';
 import { bracketFrom, solveBracket } from './ways/bracketModel.ts';
-import { printedFrom, rescaled, solvePrinted, typedOver } from './ways/printedModel.ts';
+import { printedFrom, rescaled, solvePrinted, BLANK_PRINTED } from './ways/printedModel.ts';
+import { editFrom } from './ways/editModel.ts';
+import { formulaFrom } from './ways/formulaModel.ts';
+import { tableFrom } from './ways/tableModel.ts';
 import { WAY_IDS, wayOf } from './ways/index.ts';
 import { bandPoints, curvePoints, readingRows } from './curveModel.ts';
 
@@ -47,9 +50,9 @@ describe('kit', () => {
 
   it('keeps the curve when only the scale is changed', () => {
     const fields = printedFrom(ARCHETYPES.wideLog, coding);
-    const codes = rescaled(fields, 'codeValue', coding);
-    expect(codes).toMatchObject({ scale: 'codeValue', grey: '420', clip: '887' });
-    expect(rescaled({ ...fields, white: 'abc' }, 'codeValue', coding).white).toBe('abc');
+    const codes = rescaled(fields, 'code10', coding);
+    expect(codes).toMatchObject({ scale: 'code10', grey: '420', clip: '887' });
+    expect(rescaled({ ...fields, white: 'abc' }, 'code10', coding).white).toBe('abc');
   });
 
   it.each([
@@ -81,9 +84,16 @@ describe('kit', () => {
     changes.forEach(({ table, after }) => expect(TABLES[table].safeParse(after).success).toBe(true));
   });
 
-  it.each(WAY_IDS)('the way by %s starts filled in with the profile in use and solves to it', (id) => {
+  const EXAMPLES = {
+    anchors: printedFrom(ARCHETYPES.wideLog, coding),
+    formula: formulaFrom(ARCHETYPES.wideLog),
+    table: tableFrom(ARCHETYPES.wideLog),
+    bracket: bracketFrom(ARCHETYPES.wideLog, coding),
+    edit: editFrom(ARCHETYPES.wideLog),
+  };
+  it.each(WAY_IDS)('the example of the way by %s, typed in, solves to the profile in use', (id) => {
     const way = wayOf(id);
-    const solution = way.solve(way.start(ARCHETYPES.wideLog, coding), coding, 'bt2020');
+    const solution = way.solve(EXAMPLES[id], coding, 'bt2020');
     if (!solution.ok) throw new Error(solution.reason);
     const own = compileProfile(solution.value.profile);
     const truth = compileProfile(ARCHETYPES.wideLog);
@@ -115,7 +125,7 @@ describe('kit', () => {
   });
 
   it('a bracket skips what was not filmed and names what is no reading', () => {
-    const fields = bracketFrom(ARCHETYPES.wideLog);
+    const fields = bracketFrom(ARCHETYPES.wideLog, coding);
     const empty = {
       ...fields,
       rows: fields.rows.map((r) => (r.stops === '0' ? { ...r, text: '' } : r)),
@@ -136,10 +146,25 @@ describe('kit', () => {
 describe('printed numbers', () => {
   const fields = printedFrom(ARCHETYPES.wideLog, coding);
 
-  it('a clip filled in from another profile goes when numbers are typed over it; one typed by hand stays', () => {
-    expect(typedOver(fields, { grey: '39' })).toMatchObject({ grey: '39', clip: '', clipStops: '' });
-    const own = typedOver(fields, { clip: '92.4' });
-    expect(typedOver(own, { grey: '39' })).toMatchObject({ grey: '39', clip: '92.4', clipStops: '6' });
+  it('start empty: what stands grey in the fields is an example and never counts', () => {
+    for (const id of WAY_IDS.filter((one) => one !== 'edit')) {
+      const way = wayOf(id);
+      const start = way.start(ARCHETYPES.wideLog, coding) as Record<string, unknown>;
+      const texts = Object.values(start).filter((value) => typeof value === 'string');
+      expect(texts).not.toContain(printedFrom(ARCHETYPES.wideLog, coding).grey);
+      expect(way.solve(start, coding, 'bt2020').ok).toBe(false);
+    }
+    const typed = solvePrinted({ ...BLANK_PRINTED, grey: '39', white: '60' }, coding, 'bt2020');
+    expect(typed.ok && typed.value.residuals.map(({ name }) => name)).toEqual(['18 %', '90 %']);
+  });
+
+  it('are taken off paper in codes of any depth, whatever the camera records', () => {
+    const eight = { bitDepth: 8, range: 'legal' } as const;
+    const paper = printedFrom(ARCHETYPES.wideLog, eight, 'code10');
+    // 10-bit legal: grey 0.4057 of signal is 64 + 876 * 0.4057 (BT.709-6 clause 5.6).
+    expect(paper.grey).toBe('419');
+    const solved = solvePrinted(paper, eight, 'bt2020');
+    expect(solved.ok && compileProfile(solved.value.profile).signalAt(0)).toBeCloseTo((419 - 64) / 876, 3);
   });
 
   it('two are enough, with a band that says so; a chip is typed by its reflectance', () => {

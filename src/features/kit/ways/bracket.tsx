@@ -8,6 +8,7 @@ import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import { parseStops } from '#core/units.ts';
 import { BracketFrames } from './BracketFrames.tsx';
 import {
+  BLANK_BRACKET,
   bracketFrom,
   framesOf,
   MAX_FRAMES,
@@ -15,7 +16,7 @@ import {
   type BracketFields,
   type FrameFile,
 } from './bracketModel.ts';
-import { SCALE_OPTIONS } from './scaleOptions.ts';
+import { scaleOptions } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
 const demoFiles = () =>
@@ -28,23 +29,36 @@ const demoFiles = () =>
     }),
   );
 
-const TypedReadings = ({ rows }: Pick<BracketFields, 'rows'>) => (
-  <>
-    <p className="anchor-wide quiet">
-      Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads at
-      each offset; leave empty what you did not film.
-    </p>
-    <SelectField name="scale" label="Readings in" className="anchor-wide" options={SCALE_OPTIONS} />
-    {rows.map(({ stops }, i) => (
-      <div className="anchor-sixth bracket-pair" key={i}>
-        <TextField isInline isNumber name={`rows.${i}.stops`} label={`Stops of reading ${i + 1}`} />
-        <TextField isInline isNumber name={`rows.${i}.text`} label={`Reading at ${stops}`} />
-      </div>
-    ))}
-  </>
-);
+const TypedReadings = ({
+  fields: { rows, scale },
+  coding,
+  example,
+}: Pick<WayProps<BracketFields>, 'fields' | 'coding' | 'example'>) => {
+  const shown = example && bracketFrom(example, coding, scale);
+  return (
+    <>
+      <p className="anchor-wide quiet">
+        Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads at
+        each offset; leave empty what you did not film.
+      </p>
+      <SelectField name="scale" label="Readings in" className="anchor-wide" options={scaleOptions(coding)} />
+      {rows.map(({ stops }, i) => (
+        <div className="anchor-sixth bracket-pair" key={i}>
+          <TextField isInline isNumber name={`rows.${i}.stops`} label={`Stops of reading ${i + 1}`} />
+          <TextField
+            isInline
+            isNumber
+            name={`rows.${i}.text`}
+            label={`Reading at ${stops}`}
+            hint={shown?.rows[i].text}
+          />
+        </div>
+      ))}
+    </>
+  );
+};
 
-const Fields = ({ fields, change, coding }: WayProps<BracketFields>) => {
+const Fields = ({ fields, change, coding, example }: WayProps<BracketFields>) => {
   const [trouble, setTrouble] = useState('');
   const take = (files: readonly FrameFile[]) => {
     setTrouble(
@@ -62,7 +76,7 @@ const Fields = ({ fields, change, coding }: WayProps<BracketFields>) => {
       {fields.frames ? (
         <BracketFrames fields={fields} frames={fields.frames} coding={coding} change={change} />
       ) : (
-        <TypedReadings rows={fields.rows} />
+        <TypedReadings fields={fields} coding={coding} example={example} />
       )}
       <div className="anchor-wide d-flex gap-2 align-items-center" {...getRootProps()}>
         <input {...getInputProps({ accept: '.png' })} aria-label="Frames of a bracket" />
@@ -90,7 +104,7 @@ export const bracket: Way<BracketFields> = {
   id: 'bracket',
   name: 'Bracket',
   says: 'A grey card filmed from under to over by shutter: the curve, its clip and what lies off.',
-  start: bracketFrom,
+  start: () => BLANK_BRACKET,
   solve: solveBracket,
   papers: ['frames', 'mark'],
   fieldsAt: (where, { rows, frames }) =>

@@ -7,9 +7,10 @@ import {
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { CardMark } from '#core/scopes/cardReading.ts';
-import { SCALES, type Coding, type Range, type ScaleId } from '#core/signal/scale.ts';
+import type { Coding, Range } from '#core/signal/scale.ts';
 import { parseNumber, parseStops, printStops } from '#core/units.ts';
 import type { FilmedCard } from '#workers/bracket/protocol.ts';
+import { printOnPaper, readOnPaper, type PaperScaleId } from './scaleOptions.ts';
 
 /** A reading of the card: how far the shutter opened it, and what was read. */
 type BracketRow = { readonly stops: string; readonly text: string };
@@ -30,7 +31,7 @@ export type FrameFile = Pick<BracketFrame, 'name' | 'bytes' | 'range'>;
 
 /** Readings typed in, or frames with the card marked once; an empty reading was not filmed. */
 export type BracketFields = {
-  readonly scale: ScaleId;
+  readonly scale: PaperScaleId;
   readonly rows: readonly BracketRow[];
   readonly frames?: readonly BracketFrame[];
   readonly mark: CardMark;
@@ -42,16 +43,27 @@ export const MAX_FRAMES = 24;
 /** The middle ninth: where a card usually is. */
 const MIDDLE: CardMark = { x: 0.42, y: 0.34, width: 0.16, height: 0.32 };
 
-/** What the profile in use would read, to the whole percent. */
-export const bracketFrom = (data: ProfileData): BracketFields => {
+/** Nothing filmed yet. */
+export const BLANK_BRACKET: BracketFields = {
+  scale: 'signalPercent',
+  rows: BRACKET_STOPS.map((stops) => ({ stops: printStops(stops), text: '' })),
+  mark: MIDDLE,
+};
+
+/** What a profile would read at each offset, as an example. */
+export const bracketFrom = (
+  data: ProfileData,
+  coding: Coding,
+  scale: PaperScaleId = 'signalPercent',
+): BracketFields => {
   const profile = compileProfile(data);
   return {
-    scale: 'signalPercent',
+    ...BLANK_BRACKET,
+    scale,
     rows: BRACKET_STOPS.map((stops) => ({
       stops: printStops(stops),
-      text: (100 * profile.signalAt(stops)).toFixed(0),
+      text: printOnPaper(profile.signalAt(stops), scale, coding),
     })),
-    mark: MIDDLE,
   };
 };
 
@@ -108,7 +120,7 @@ export const solveBracket = (
         `at ${printStops(stops)}`,
         `At ${printStops(stops)}: “${text.trim().slice(0, 20)}” is no reading.`,
       );
-    readings.push({ stops, signal: SCALES[scale].toSignal(value, coding) });
+    readings.push({ stops, signal: readOnPaper(value, scale, coding) });
   }
   return profileFromBracket(readings, gamut);
 };

@@ -5,6 +5,7 @@ import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   FORM_IDS,
   FORMS,
+  blankFormula,
   formulaFrom,
   formulaNumbers,
   solveFormula,
@@ -21,51 +22,54 @@ const EMPTY: Readonly<Record<string, string>> = {
   clip: 'top code',
 };
 
-const Fields = ({ fields: { form } }: WayProps<FormulaFields>) => (
-  <>
-    <SelectField
-      name="form"
-      label="Form"
-      className="anchor-half"
-      options={FORM_IDS.map((id) => [id, FORMS[id].name])}
-    />
-    {form === 'log' && (
+const Fields = ({ fields: { form }, example }: WayProps<FormulaFields>) => {
+  const shown = example && formulaFrom(example, form);
+  return (
+    <>
       <SelectField
-        name="base"
-        label="base"
+        name="form"
+        label="Form"
         className="anchor-half"
-        options={Object.keys(LOG_BASES).map((base) => [base, base])}
+        options={FORM_IDS.map((id) => [id, FORMS[id].name])}
       />
-    )}
-    <p className="anchor-wide formula num">{FORMS[form].says}; y = e·x + f under the cut</p>
-    <SelectField name="unit" label="y = 1 is" className="anchor-half" options={UNIT_OPTIONS} />
-    <SelectField
-      name="cutIn"
-      label="cut is in"
-      className="anchor-half"
-      options={[
-        ['reflectance', 'reflectance (x)'],
-        ['signal', 'signal (y)'],
-      ]}
-    />
-    {formulaNumbers(form).map((name) => (
-      <TextField
-        key={name}
-        name={name}
-        label={LABELS[name] ?? name}
-        className="anchor-quarter"
-        isNumber
-        hint={EMPTY[name]}
+      {form === 'log' && (
+        <SelectField
+          name="base"
+          label="base"
+          className="anchor-half"
+          options={Object.keys(LOG_BASES).map((base) => [base, base])}
+        />
+      )}
+      <p className="anchor-wide formula num">{FORMS[form].says}; y = e·x + f under the cut</p>
+      <SelectField name="unit" label="y = 1 is" className="anchor-half" options={UNIT_OPTIONS} />
+      <SelectField
+        name="cutIn"
+        label="cut is in"
+        className="anchor-half"
+        options={[
+          ['reflectance', 'reflectance (x)'],
+          ['signal', 'signal (y)'],
+        ]}
       />
-    ))}
-  </>
-);
+      {formulaNumbers(form).map((name) => (
+        <TextField
+          key={name}
+          name={name}
+          label={LABELS[name] ?? name}
+          className="anchor-quarter"
+          isNumber
+          hint={shown?.[name] || EMPTY[name]}
+        />
+      ))}
+    </>
+  );
+};
 
 export const formula: Way<FormulaFields> = {
   id: 'formula',
   name: 'Formula',
   says: 'The maker’s printed formula; continuity at the cut is checked.',
-  start: formulaFrom,
+  start: blankFormula,
   solve: solveFormula,
   papers: [],
   fieldsAt: (where, { form }) =>

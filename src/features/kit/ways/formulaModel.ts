@@ -38,14 +38,35 @@ const short = (value: number) => Number(value.toPrecision(7)).toString();
 const PLAIN_LOG = { a: 1, b: 0.01, c: 0.3, d: 0.62, cut: 0.005 };
 const PLAIN_POWER = { gain: 1.1, exponent: 0.45, offset: -0.1, cut: 0.018 };
 
-/** The profile's own coefficients; where it has none, a plain curve to type over. */
-export const formulaFrom = ({ curve, clipStops }: ProfileData): FormulaFields => {
-  const form = curve.kind === 'power' ? 'power' : 'log';
+/** Nothing typed yet; in the form of the profile in use. */
+export const blankFormula = ({ curve }: Pick<ProfileData, 'curve'>): FormulaFields => ({
+  form: curve.kind === 'power' ? 'power' : 'log',
+  base: '10',
+  a: '',
+  b: '',
+  c: '',
+  d: '',
+  gain: '',
+  exponent: '',
+  offset: '',
+  cut: '',
+  e: '',
+  f: '',
+  cutIn: 'reflectance',
+  unit: 'signal',
+  clip: '',
+});
+
+/** The profile's own coefficients, or those of a plain curve, as an example. */
+export const formulaFrom = (
+  { curve, clipStops }: ProfileData,
+  form: FormId = curve.kind === 'power' ? 'power' : 'log',
+): FormulaFields => {
   const log = curve.kind === 'log' ? curve.coefficients : PLAIN_LOG;
   const power = curve.kind === 'power' ? curve.coefficients : PLAIN_POWER;
   return {
+    ...blankFormula({ curve }),
     form,
-    base: '10',
     a: short(log.a),
     b: short(log.b),
     c: short(log.c),
@@ -54,10 +75,6 @@ export const formulaFrom = ({ curve, clipStops }: ProfileData): FormulaFields =>
     exponent: short(power.exponent),
     offset: short(power.offset),
     cut: short(form === 'power' ? power.cut : log.cut),
-    e: '',
-    f: '',
-    cutIn: 'reflectance',
-    unit: 'signal',
     clip: short(clipStops),
   };
 };

@@ -3,18 +3,17 @@
 import Button from 'react-bootstrap/Button';
 import { useFieldArray } from 'react-hook-form';
 import { ANCHOR_NAMES } from '#core/profile/index.ts';
-import type { ScaleId } from '#core/signal/scale.ts';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   ANCHOR_IDS,
   MAX_EXTRA,
+  BLANK_PRINTED,
   printedFrom,
   rescaled,
   solvePrinted,
-  typedOver,
   type PrintedFields,
 } from './printedModel.ts';
-import { SCALE_OPTIONS } from './scaleOptions.ts';
+import { scaleOptions, type PaperScaleId } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
 const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
@@ -51,16 +50,16 @@ const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
   );
 };
 
-const Fields = ({ fields, change, coding }: WayProps<PrintedFields>) => {
-  const over = (part: Parameters<typeof typedOver>[1]) => change(typedOver(fields, part));
+const Fields = ({ fields, change, coding, example }: WayProps<PrintedFields>) => {
+  const shown = example && printedFrom(example, coding, fields.scale);
   return (
     <>
       <SelectField
         name="scale"
         label="Readings in"
         className="anchor-wide"
-        options={SCALE_OPTIONS}
-        onPick={(scale) => change(rescaled(fields, scale as ScaleId, coding))}
+        options={scaleOptions(coding)}
+        onPick={(scale) => change(rescaled(fields, scale as PaperScaleId, coding))}
       />
       {ANCHOR_IDS.map((id) => (
         <TextField
@@ -69,8 +68,7 @@ const Fields = ({ fields, change, coding }: WayProps<PrintedFields>) => {
           label={ANCHOR_NAMES[id]}
           className="anchor"
           isNumber
-          hint="none"
-          onType={(text) => over({ [id]: text })}
+          hint={shown?.[id] ?? 'none'}
         />
       ))}
       <TextField
@@ -78,8 +76,7 @@ const Fields = ({ fields, change, coding }: WayProps<PrintedFields>) => {
         label="clip at stop"
         className="anchor"
         isNumber
-        hint="none"
-        onType={(clipStops) => over({ clipStops })}
+        hint={shown?.clipStops ?? 'none'}
       />
       <Extra change={change} />
     </>
@@ -92,9 +89,9 @@ export const printed: Way<PrintedFields> = {
   id: 'anchors',
   name: 'Numbers',
   says: 'Off the menu or the paper: readings at 0 %, 18 %, 90 % and clip.',
-  start: (data, coding) => printedFrom(data, coding),
+  start: () => BLANK_PRINTED,
   solve: solvePrinted,
-  papers: ['ownClip'],
+  papers: [],
   fieldsAt: (where) => {
     if (where === 'clip stops') return ['clipStops'];
     return where.startsWith('extra.') ? [where] : (NAMED[where] ?? '').split(' ').filter(Boolean);

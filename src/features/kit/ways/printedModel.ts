@@ -7,52 +7,51 @@ import {
   type ProfileSolution,
 } from '#core/profile/index.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
+import type { Coding } from '#core/signal/scale.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { parseNumber, parseStops, reflectanceToStops } from '#core/units.ts';
+import { onPaper, printOnPaper, readOnPaper, type PaperScaleId } from './scaleOptions.ts';
 
 /** A reading of the user's own at some stop. */
 type ExtraField = { readonly stops: string; readonly reading: string };
 
 /** What stands in the fields, as typed. */
 export type PrintedFields = {
-  readonly scale: ScaleId;
+  readonly scale: PaperScaleId;
   readonly black: string;
   readonly grey: string;
   readonly white: string;
   readonly clip: string;
   readonly clipStops: string;
   readonly extra: readonly ExtraField[];
-  /** The clip was typed by hand; else it goes when another camera's numbers are typed over it. */
-  readonly ownClip?: boolean;
-};
-
-/** A number typed over: the clip that was filled in from another profile is no evidence for this one. */
-export const typedOver = (
-  fields: PrintedFields,
-  part: Partial<Record<'black' | 'grey' | 'white' | 'clip' | 'clipStops', string>>,
-): PrintedFields => {
-  if ('clip' in part || 'clipStops' in part) return { ...fields, ...part, ownClip: true };
-  return fields.ownClip ? { ...fields, ...part } : { ...fields, ...part, clip: '', clipStops: '' };
 };
 
 export const ANCHOR_IDS = ['black', 'grey', 'white', 'clip'] as const;
 /** Four printed anchors and two of one's own: six in all. */
 export const MAX_EXTRA = 2;
 
-const trim = (value: number, scale: ScaleId) => value.toFixed(scale === 'codeValue' ? 0 : 1);
-
 /** What a number is printed to: `40.6` to 0.1, `419` to 1. */
 const stepOf = (text: string): number => 10 ** -(/[.,](\d+)\s*$/.exec(text)?.[1].length ?? 0);
 
-/** The form filled in from a profile. */
+/** Nothing typed yet. */
+export const BLANK_PRINTED: PrintedFields = {
+  scale: 'signalPercent',
+  black: '',
+  grey: '',
+  white: '',
+  clip: '',
+  clipStops: '',
+  extra: [],
+};
+
+/** What the paper of a profile would say, as an example. */
 export const printedFrom = (
   data: ProfileData,
   coding: Coding,
-  scale: ScaleId = 'signalPercent',
+  scale: PaperScaleId = 'signalPercent',
 ): PrintedFields => {
   const { transfer, clipSignal, clipStops } = compileProfile(data);
-  const reading = (signal: number) => trim(SCALES[scale].fromSignal(signal, coding), scale);
+  const reading = (signal: number) => printOnPaper(signal, scale, coding);
   return {
     scale,
     black: reading(transfer.encode(0)),
@@ -65,11 +64,12 @@ export const printedFrom = (
 };
 
 /** The same readings on another scale; what is no number stays as typed. */
-export const rescaled = (fields: PrintedFields, scale: ScaleId, coding: Coding): PrintedFields => {
+export const rescaled = (fields: PrintedFields, scale: PaperScaleId, coding: Coding): PrintedFields => {
   const turn = (text: string) => {
     const value = parseNumber(text);
-    if (!Number.isFinite(value)) return text;
-    return trim(SCALES[scale].fromSignal(SCALES[fields.scale].toSignal(value, coding), coding), scale);
+    return Number.isFinite(value)
+      ? printOnPaper(readOnPaper(value, fields.scale, coding), scale, coding)
+      : text;
   };
   return {
     ...fields,
@@ -128,5 +128,7 @@ export const solvePrinted = (
   }
   const extra = readExtra(fields.extra);
   if (!extra.ok) return extra;
-  return profileFromAnchors([...anchors, ...extra.value], fields.scale, coding, gamut);
+  const paper = onPaper(fields.scale, coding);
+  if (!paper) return failure('scale', 'Choose the scale that the paper prints its readings in.');
+  return profileFromAnchors([...anchors, ...extra.value], paper.scale, paper.coding, gamut);
 };

@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import { readTextFile } from '#ui/readTextFile.ts';
 import {
+  BLANK_TABLE,
   fieldsOfText,
   fieldsOfFile,
   solveTable,
@@ -12,7 +13,7 @@ import {
   type CurveFile,
   type TableFields,
 } from './tableModel.ts';
-import { SCALE_OPTIONS, UNIT_OPTIONS } from './scaleOptions.ts';
+import { scaleOptions, UNIT_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
 
 const CurveFile = ({ curve, onBack }: { curve: CurveFile; onBack: () => void }) => (
@@ -44,7 +45,7 @@ const CurveFile = ({ curve, onBack }: { curve: CurveFile; onBack: () => void }) 
   </>
 );
 
-const Fields = ({ fields, change }: WayProps<TableFields>) => {
+const Fields = ({ fields, change, coding, example }: WayProps<TableFields>) => {
   const { getRootProps, getInputProps, open } = useDropzone({
     noClick: true,
     noKeyboard: true,
@@ -75,7 +76,7 @@ const Fields = ({ fields, change }: WayProps<TableFields>) => {
             name="reading"
             label="Second column"
             className="anchor-half"
-            options={[...SCALE_OPTIONS, ['fraction', '0..1 of the top code']]}
+            options={[...scaleOptions(coding), ['fraction', '0..1 of the top code']]}
           />
         </>
       )}
@@ -86,6 +87,7 @@ const Fields = ({ fields, change }: WayProps<TableFields>) => {
             label="Rows: paste, or drop a CSV, a 1D .cube or a CLF here"
             isNumber
             lines={8}
+            hint={example && tableFrom(example).text}
             onType={(text) => change(fieldsOfText(fields, 'What was pasted', text))}
           />
         )}
@@ -105,7 +107,7 @@ export const table: Way<TableFields> = {
   id: 'table',
   name: 'Table',
   says: 'Two columns, light against reading, or the curve of a LUT file; monotone interpolation.',
-  start: tableFrom,
+  start: () => BLANK_TABLE,
   solve: solveTable,
   papers: ['curve', 'refused'],
   fieldsAt: (where, { curve }) =>

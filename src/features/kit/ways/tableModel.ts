@@ -15,12 +15,14 @@ import { ownEntry } from '#core/ownEntry.ts';
 import { failure, success, type Failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
+import { onPaper, type PaperScaleId } from './scaleOptions.ts';
 
 /** A LUT file that was opened. */
 export type CurveFile = { readonly file: string; readonly curve: SampledCurve };
 
 /** A table, or a file in its place and how the file's numbers are meant. */
-export type TableFields = TableColumns & {
+export type TableFields = Pick<TableColumns, 'light'> & {
+  readonly reading: PaperScaleId | 'fraction';
   readonly text: string;
   readonly direction: CurveMeaning['direction'];
   readonly unit: CurveMeaning['unit'];
@@ -31,23 +33,26 @@ export type TableFields = TableColumns & {
   readonly refused?: Failure;
 };
 
+export const BLANK_TABLE: TableFields = {
+  light: 'stops',
+  reading: 'signalPercent',
+  text: '',
+  direction: 'codeToLight',
+  unit: 'topCode',
+  grey: '0.18',
+  clip: '',
+  curve: undefined,
+  refused: undefined,
+};
+
+/** What a profile reads, stop by stop, as an example. */
 export const tableFrom = (data: ProfileData): TableFields => {
   const profile = compileProfile(data);
   const top = Math.floor(profile.clipStops + 1e-9);
   const rows = Array.from({ length: top + 8 }, (_, i) => i - 7).map(
     (stops) => `${stops}, ${(100 * profile.signalAt(stops)).toFixed(1)}`,
   );
-  return {
-    light: 'stops',
-    reading: 'signalPercent',
-    text: rows.join('\n'),
-    direction: 'codeToLight',
-    unit: 'topCode',
-    grey: '0.18',
-    clip: '',
-    curve: undefined,
-    refused: undefined,
-  };
+  return { ...BLANK_TABLE, text: rows.join('\n') };
 };
 
 /** Kinds of curve files by their ending. A further one is a row. */
@@ -86,6 +91,19 @@ export const fieldsOfFile = async (fields: TableFields, name: string, text: stri
   };
 };
 
+const tableOnPaper = (
+  text: string,
+  light: TableFields['light'],
+  reading: TableFields['reading'],
+  coding: Coding,
+  gamut: GamutSpec,
+): Result<ProfileSolution> => {
+  const paper = onPaper(reading, coding);
+  return paper
+    ? profileFromTable(text, { light, reading: paper.scale }, paper.coding, gamut)
+    : profileFromTable(text, { light, reading: 'fraction' }, coding, gamut);
+};
+
 export const solveTable = (
   { text, light, reading, curve, refused, direction, unit, grey, clip }: TableFields,
   coding: Coding,
@@ -98,7 +116,7 @@ export const solveTable = (
         coding,
         gamut,
       )
-    : profileFromTable(text, { light, reading }, coding, gamut);
+    : tableOnPaper(text, light, reading, coding, gamut);
   if (!refused || !solved.ok) return refused ?? solved;
   return success({
     ...solved.value,

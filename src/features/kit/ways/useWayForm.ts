@@ -22,8 +22,8 @@ const splitFields = (way: Way<unknown>, fields: Values): readonly [typed: Values
 };
 
 /**
- * The form of a way: filled in from a profile until something is touched, and solved anew with each change.
- * @param begun the profile it starts from
+ * The form of a way: an example until something is touched, and solved anew with each change.
+ * @param begun the profile in use, which is the example
  */
 export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding) => {
   const [start, startPapers] = useMemo(
@@ -84,6 +84,7 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
     /** What the fields come to; undefined until something was touched. */
     solved: answer?.solved,
     isTouched,
+    example: isTouched ? undefined : begun,
     discard,
     change: (part: Values) => {
       const [fields, more] = splitFields(way, part);

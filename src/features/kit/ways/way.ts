@@ -10,6 +10,8 @@ export type WayProps<F> = {
   /** Changes several fields at once, and what is no field: files, marks. */
   readonly change: (part: Partial<F>) => void;
   readonly coding: Coding;
+  /** The profile in use, whose numbers stand grey in empty fields; none once something is typed. */
+  readonly example?: ProfileData;
 };
 
 /** One way into a profile: how its fields start, what they solve to, and how they are typed. */
@@ -17,7 +19,7 @@ export type Way<F> = {
   readonly id: 'anchors' | 'formula' | 'table' | 'bracket' | 'edit';
   readonly name: string;
   readonly says: string;
-  /** Filled in from the profile in use: never an empty questionnaire. */
+  /** How its fields start: empty where readings are typed, for only what is typed counts. */
   readonly start: (profile: ProfileData, coding: Coding) => F;
   readonly solve: (fields: F, coding: Coding, gamut: GamutSpec) => Result<ProfileSolution>;
   /** What of its fields is not typed: files that were opened, marks on them, the profile that is trimmed. */
