@@ -16,6 +16,16 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Past the doors of a first start; firstStart.spec.ts begins before them.
+    storageState: {
+      cookies: [],
+      origins: [
+        {
+          origin: `http://127.0.0.1:${PORT}`,
+          localStorage: [{ name: 'candelum-first-start', value: '{"doors":false}' }],
+        },
+      ],
+    },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

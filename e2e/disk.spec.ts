@@ -43,23 +43,23 @@ test.describe('a disk that is full', () => {
       await page.keyboard.press('Control+z');
       await expect(cell(page, 'placement')).toHaveText('+2/3');
     });
-    await test.step('a shoot', async () => {
+    await test.step('a set-up', async () => {
       const add = async () => {
         await page.locator('.chooser').click();
-        await page.getByPlaceholder('Name of a set-up or shoot').fill('Winter');
-        await page.getByRole('button', { name: 'Add shoot' }).click();
+        await page.getByLabel('New set-up').fill('Winter');
+        await page.getByRole('button', { name: 'Add set-up' }).click();
       };
       await refused(
         async () => {
           await add();
           await page.keyboard.press('Escape');
         },
-        () => expect(page.locator('.chooser')).toContainText('Salt and Fire'),
+        () => expect(page.locator('.chooser')).toContainText('Bench interview'),
       );
     });
     await test.step('a camera', async () => {
       await page.keyboard.press('1');
-      const name = page.getByRole('button', { name: /Add a camera/ });
+      const name = page.getByRole('button', { name: 'Duplicate camera A-cam' });
       await expect(name).toBeVisible();
       await refused(
         () => name.click(),

@@ -167,8 +167,8 @@ export const openWithDevice = async (played: string): Promise<{ browser: Browser
       `--use-file-for-fake-video-capture=${played}`,
     ],
   });
-  const { baseURL, viewport } = test.info().project.use;
-  return { browser, page: await browser.newPage({ viewport, baseURL }) };
+  const { baseURL, viewport, storageState } = test.info().project.use;
+  return { browser, page: await browser.newPage({ viewport, baseURL, storageState }) };
 };
 
 type StoredRow = Record<string, unknown> & { id: string };
@@ -214,4 +214,11 @@ export const changeStored = async (
       }),
     [table, change(rows) ?? rows] as const,
   );
+};
+
+/** Deletes what has this name, and says yes to what goes along. */
+export const remove = async (page: Page, what: string): Promise<void> => {
+  const name = `Delete ${what}`;
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByRole('dialog', { name, exact: true }).getByRole('button', { name: 'Delete' }).click();
 };

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { cell, expect, pick, reloaded, test, visit } from './fixtures.ts';
+import { cell, expect, pick, reloaded, remove, test, visit } from './fixtures.ts';
 
 const kit = (setup = 'furnace-mouth', rest = '') => `/kit?shoot=salt-and-fire&setup=${setup}${rest}`;
 const rung = (page: Page) => page.locator('.rung-grey .rung-reading');
@@ -21,7 +21,7 @@ const followed = async (page: Page) => {
 test.describe('a new user: a camera, three numbers, and ladder, zebra table and card change', () => {
   const byPointer = async (page: Page, press: (target: Locator) => Promise<void>) => {
     await visit(page, kit());
-    await press(page.getByRole('button', { name: 'Add a camera' }));
+    await press(page.getByRole('button', { name: 'Duplicate camera A-cam' }));
     const editor = page.locator('.panel', { has: page.getByRole('button', { name: 'Save camera' }) });
     await editor.getByLabel('Name', { exact: true }).fill('Paper cam');
     await press(editor.getByRole('button', { name: 'Save camera' }));
@@ -57,7 +57,7 @@ test.describe('a new user: a camera, three numbers, and ladder, zebra table and 
       }
       throw new Error(`the keyboard never came to ${target}`);
     };
-    await tabTo(page.getByRole('button', { name: 'Add a camera' }));
+    await tabTo(page.getByRole('button', { name: 'Duplicate camera A-cam' }));
     await page.keyboard.press('Enter');
     const editor = page.locator('.panel', { has: page.getByRole('button', { name: 'Save camera' }) });
     await tabTo(editor.getByLabel('Name', { exact: true }));
@@ -125,7 +125,9 @@ test('what is wrong is said, and what was there stays', async ({ page }) => {
 
   await test.step('a formula with a pole inside the range', async () => {
     await way('Formula');
-    await page.getByLabel('b', { exact: true }).fill('-0.05');
+    const typed = { a: '1', c: '0.3', d: '0.62', cut: '0.005', clip: '6', b: '-0.05' };
+    for (const [name, text] of Object.entries(typed))
+      await page.getByLabel(name === 'clip' ? 'clip, stops' : name, { exact: true }).fill(text);
     await expect(answer).toContainText(/pole at 0.05.* inside the range/);
     await stays();
   });
@@ -150,7 +152,7 @@ test('what is wrong is said, and what was there stays', async ({ page }) => {
   });
   await test.step('a bracket with equal or reversed readings', async () => {
     await way('Bracket');
-    for (const stops of ['−2', '−1', '0', '+1'])
+    for (const stops of ['−2', '−1', '0', '+1', '+2'])
       await page.getByLabel(`Reading at ${stops}`, { exact: true }).fill('40');
     await expect(answer.getByRole('alert')).toContainText(/does not rise over the one before/);
     await stays();
@@ -169,7 +171,7 @@ test('what is wrong is said, and what was there stays', async ({ page }) => {
 
 test('a profile is duplicated, trimmed, shared and taken in; a conflict is asked about', async ({ page }) => {
   await visit(page, kit());
-  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await page.getByRole('button', { name: 'Duplicate profile wide log' }).click();
   await expect(cell(page, 'profile')).toHaveText('wide log 2');
   const [sharing] = await Promise.all([
     page.waitForEvent('download'),
@@ -200,7 +202,7 @@ test('a profile is duplicated, trimmed, shared and taken in; a conflict is asked
   await expect(chips).toHaveCount(count + 1);
   await expect(cell(page, 'profile')).toHaveText('wide log 2 2');
   await expect(page.locator('.ladder')).toContainText('clip +5.0');
-  await page.getByRole('button', { name: 'Take off the kit' }).click();
+  await remove(page, 'profile wide log 2 2');
   await expect(chips).toHaveCount(count);
   await expect(cell(page, 'profile')).toHaveText('wide log');
 
@@ -217,6 +219,7 @@ test('a profile is duplicated, trimmed, shared and taken in; a conflict is asked
 test('the gamut is a standard or typed; its matrix is exported', async ({ page }) => {
   await visit(page, kit('furnace-mouth', '&figures=matrix'));
   await expect(page.locator('.matrix td').nth(1)).toHaveText('0.6369580');
+  await pick(page, 'Trim');
   await page.getByLabel('Gamut', { exact: true }).selectOption('typed primaries');
   await page.getByLabel('red x y').fill('0.64 0.33');
   await page.getByLabel('green x y').fill('0.3 0.6');
@@ -256,12 +259,13 @@ test('a profile that is given up leaves nothing of itself: numbers, gamut, ladde
   const gamut = page.getByLabel('Gamut', { exact: true });
   const before = await gamut.inputValue();
   await page.getByLabel('18 %', { exact: true }).fill('36');
+  await page.getByLabel('90 %', { exact: true }).fill('56');
   await expect(rung(page)).toHaveText('36');
   await gamut.selectOption('bt709');
   await page.getByRole('button', { name: 'Discard' }).click();
   await expect(rung(page)).toHaveText('41');
   await expect(gamut).toHaveValue(before);
-  await expect(page.getByLabel('18 %', { exact: true })).toHaveValue('40.6');
+  await expect(page.getByLabel('18 %', { exact: true })).toHaveValue('');
   await expect(page.getByRole('button', { name: 'Discard' })).toBeDisabled();
 });
 

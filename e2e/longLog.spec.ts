@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { fillLog } from '../scripts/many-takes.mjs';
-import { expect, test, visit } from './fixtures.ts';
+import { expect, test, visit, remove } from './fixtures.ts';
 
 const log = '/log?shoot=salt-and-fire&setup=bench-interview&camera=a-cam';
 const COUNT = 2500;
@@ -61,7 +61,7 @@ test('a take far down is circled, its notes typed and kept, and it can be delete
   await page.getByRole('textbox', { name: 'Notes of take 1334' }).fill('no. 1234 gate slammed');
   await page.getByLabel('Search the log').fill('slammed');
   await expect(page.locator('.take')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Delete take 1334' }).click();
+  await remove(page, 'take 1334');
   await expect(page.locator('.log')).toContainText('No take fits');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.take')).toHaveCount(1);

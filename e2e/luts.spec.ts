@@ -190,7 +190,7 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
 
   await test.step('kept in the kit it is there after a reload', async () => {
     await page.getByRole('button', { name: 'Keep' }).click();
-    await expect(page.getByRole('button', { name: 'Take out' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Delete LUT / })).toBeVisible();
     await reloaded(page);
     await painted(page);
     await page.getByRole('combobox', { name: 'LUT', exact: true }).selectOption({ label: 'Warm' });

@@ -62,10 +62,22 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(cell(page, 'profile')).toHaveText('wide log');
   });
 
-  await test.step('kit: the other ways in start filled in; a bracket leaves out what lies off', async () => {
+  await test.step('kit: the other ways in count what is typed; a bracket leaves out what lies off', async () => {
     const ways = page.getByRole('radiogroup', { name: 'Way in' });
     await ways.getByText('Bracket').click();
-    await page.getByLabel('Reading at +1', { exact: true }).fill('56');
+    const filmed = {
+      '−4': 12,
+      '−3': 17.5,
+      '−2': 24.4,
+      '−1': 32.2,
+      '0': 40.6,
+      '+1': 56,
+      '+2': 58.1,
+      '+3': 67,
+      '+4': 76,
+    };
+    for (const [stops, reading] of Object.entries(filmed))
+      await page.getByLabel(`Reading at ${stops}`, { exact: true }).fill(String(reading));
     await expect(page.locator('.anchor-answer')).toContainText(
       'The reading at +1 lies off all others and was left out.',
     );
@@ -195,7 +207,8 @@ test('the whole path: kit, plan, judge, log, crash, hand-off', async ({ page, co
     await expect(benchTake(after, 2)).toContainText('plan +1 1/3');
     await expect(benchTake(after, 1).getByLabel('Notes of take 1')).toHaveValue('window key, "good", keep');
 
-    await benchTake(after, 2).getByLabel('Delete take 2').click();
+    await benchTake(after, 2).getByRole('button', { name: 'Delete take 2' }).click();
+    await after.getByRole('dialog').getByRole('button', { name: 'Delete' }).click();
     await expect(benchTakes(after)).toHaveCount(1);
     await after.keyboard.press('Control+z');
     await expect(benchTakes(after)).toHaveCount(2);

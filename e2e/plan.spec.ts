@@ -7,7 +7,7 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
 }) => {
   await visit(page, plan('bench-interview', '&camera=a-cam'));
   await page.locator('.chooser').click();
-  await page.getByLabel('New', { exact: true }).fill('Loading dock');
+  await page.getByLabel('New set-up').fill('Loading dock');
   await page.getByRole('button', { name: 'Add set-up' }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { name: 'Loading dock' })).toBeVisible();

@@ -188,7 +188,7 @@ test('everything is reached by keyboard', async ({ page }) => {
 
 test('a camera and a subject of one’s own: added, typed, used by the card', async ({ page }) => {
   await visit(page, at('kit'));
-  await page.getByRole('button', { name: 'Add a camera' }).click();
+  await page.getByRole('button', { name: 'Duplicate camera A-cam' }).click();
   await expect(page.locator('.chooser')).toContainText('A-cam copy');
   const camera = page.locator('.panel', { has: page.getByRole('button', { name: 'Save camera' }) });
   await camera.getByLabel('Name', { exact: true }).fill('Cart cam');
@@ -225,18 +225,6 @@ test('a camera and a subject of one’s own: added, typed, used by the card', as
   await reloaded(page);
   await expect(page.locator('.chooser')).toContainText('Cart cam');
   await expect(page.locator('.mark-skin')).toHaveCount(2);
-});
-
-test('a shoot of one’s own starts filled in', async ({ page }) => {
-  await visit(page, at('plan'));
-  await page.locator('.chooser').click();
-  await page.getByLabel('New', { exact: true }).fill('Winter test');
-  await page.getByRole('button', { name: 'Add shoot' }).click();
-  await expect(page.locator('.chooser')).toContainText('Winter test');
-  await expect(page.locator('.chooser')).toContainText('First set-up');
-  await expect(cell(page, 'card')).toHaveText('41±2');
-  await reloaded(page);
-  await expect(page.locator('.chooser')).toContainText('Winter test');
 });
 
 test.describe('no accessibility violation', () => {

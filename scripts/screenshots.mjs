@@ -13,7 +13,12 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+// Past the doors of a first start.
+const storageState = {
+  cookies: [],
+  origins: [{ origin: address, localStorage: [{ name: 'candelum-first-start', value: '{"doors":false}' }] }],
+};
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, storageState });
 const on = (step, setup, camera, rest = '') =>
   `${address}/${step}?shoot=salt-and-fire&setup=${setup}&camera=${camera}${rest}`;
 const visit = async (url, ready = '.set-card') => {
@@ -110,7 +115,7 @@ const played = await chromium.launch({
   ],
 });
 process.chdir(root);
-const live = await played.newPage({ viewport: { width: 1280, height: 800 } });
+const live = await played.newPage({ viewport: { width: 1280, height: 800 }, storageState });
 await live.goto(on('judge', 'packing-yard', 'b-cam', '&view=stops&contours=true'));
 await live.locator('[data-verdict="forecast"]').waitFor();
 await live.getByRole('button', { name: 'Device' }).click();

@@ -12,7 +12,7 @@ import { pullInFile, recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
 import { lutHandlers } from '#workers/luts/handlers.ts';
 import { plainContext } from '#workers/rpc/fixtures/context.ts';
 import { cardBands } from './judge/picture/zebraBands.ts';
-import { cardLine, foundLine, removeTake } from './log/logModel.ts';
+import { cardLine, foundLine } from './log/logModel.ts';
 import { placementRows } from './plan/placementRows.ts';
 
 const select = demoSelection;
@@ -65,14 +65,6 @@ describe('log', () => {
     expect(cardLine(sampleTake)).toBe('wide log · ISO 800 · 4000\u2009K · 180° · f/2.8 · no ND');
     expect(foundLine(sampleTake)).toBe('plan +1, found +0.7');
     expect(foundLine({ ...sampleTake, measured: undefined })).toBe('plan +1, card not marked');
-  });
-  it('deletes so that undo brings all of it back', () => {
-    const thumbnail = { id: sampleTake.id, png: new Uint8Array([1]) };
-    expect(removeTake(sampleTake, thumbnail).changes.map(({ table, after }) => [table, after])).toEqual([
-      ['takes', undefined],
-      ['thumbnails', undefined],
-    ]);
-    expect(removeTake(sampleTake, undefined).changes).toHaveLength(1);
   });
 });
 

@@ -15,3 +15,6 @@ const IDS = new Set(ARCHETYPE_PROFILES.map(({ id }) => id));
 
 /** Whether a record ships with the app. */
 export const isBuiltIn = (table: TableName, id: string): boolean => table === 'profiles' && IDS.has(id);
+
+/** What a camera is left with when it has no other profile. */
+export const STANDARD_PROFILE = 'standard';

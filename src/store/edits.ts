@@ -57,17 +57,29 @@ const storedRecord = async (
   return { row, known: parsed.data };
 };
 
+/** Whether another take of its set-up and camera has the number of a take. */
+const isNumberTaken = async (
+  database: Database,
+  { id, setupId, cameraId, number }: TakeRecord,
+): Promise<boolean> => {
+  const others = database.rows('takes').where('[setupId+cameraId]').equals([setupId, cameraId]);
+  return (await others.filter((other) => other.number === number && other.id !== id).count()) > 0;
+};
+
 /**
  * A take's number is given when it is written: one more than the highest, where its own is none or has gone
  * to another take.
  */
 const numbered = async (database: Database, take: TakeRecord): Promise<TakeRecord> => {
   const { setupId, cameraId, number } = take;
-  const others = database.rows('takes').where('[setupId+cameraId]').equals([setupId, cameraId]);
-  const taken = await others.filter((other) => other.number === number && other.id !== take.id).count();
-  if (number > 0 && taken === 0) return take;
+  if (number > 0 && !(await isNumberTaken(database, take))) return take;
   return { ...take, number: await nextTakeNumber(database, setupId, cameraId) };
 };
+
+const isRenumbered = (patch: RecordPatch): boolean =>
+  patch.table === 'takes' &&
+  patch.kind === 'fields' &&
+  patch.fields.some(({ path: [field] }) => field === 'number');
 
 const isTakePut = (patch: RecordPatch): patch is Extract<RecordPatch, { kind: 'put' }> =>
   patch.table === 'takes' && patch.kind === 'put';
@@ -106,6 +118,10 @@ export const writePatches = async (
         stored.push({ table, id, record: undefined });
       } else {
         const record = checkedRecord(table, made.next);
+        if (isRenumbered(made.done) && (await isNumberTaken(database, record as TakeRecord)))
+          throw new Refusal(
+            `there is a take ${(record as TakeRecord).number} of this set-up and camera already`,
+          );
         // Without a stored one it may be what was taken out, brought back as it was.
         const [from, read] = row ? [row, known] : [made.next, record];
         await database.table(table).put(withUnknown(from, read, record));

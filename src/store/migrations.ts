@@ -1,4 +1,4 @@
-import type { Transaction } from 'dexie';
+import Dexie, { type Transaction } from 'dexie';
 
 /** A version of the database: what is indexed, and how records of the version before become its own. */
 export type Migration = {
@@ -64,5 +64,21 @@ export const MIGRATIONS: readonly Migration[] = [
     version: 5,
     // A shoot's log is read newest first.
     stores: { takes: 'id, shootId, setupId, loggedAt, [setupId+cameraId], [shootId+loggedAt]' },
+  },
+  {
+    version: 6,
+    stores: {},
+    // What came with the demo is told apart from what its owner brought.
+    upgrade: async (transaction) => {
+      const { DEMO_OF_V5 } = await Dexie.waitFor(import('./demo/demoOfV5.ts'));
+      for (const [table, ids] of Object.entries(DEMO_OF_V5))
+        await transaction
+          .table(table)
+          .where('id')
+          .anyOf(ids)
+          .modify((record: object, ref: { value: unknown }) => {
+            ref.value = { ...record, isDemo: true };
+          });
+    },
   },
 ];

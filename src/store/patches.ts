@@ -44,7 +44,7 @@ export type Applied = {
 const IN_PARTS: { readonly [T in TableName]?: readonly string[] } = {
   setups: ['brief', 'locks', 'ticked'],
   plans: ['monitorLuts'],
-  cameras: ['zebra', 'meter'],
+  cameras: ['zebra', 'meter', 'starts'],
 };
 
 type Fields = Readonly<Record<string, unknown>>;

@@ -1,3 +1,4 @@
+import { placementOfIndex } from '#core/exposure/iso.ts';
 import type { BookRecords } from './book.ts';
 import type { MonitorRecord } from './records/bag.ts';
 import type { CameraRecord } from './records/camera.ts';
@@ -14,6 +15,9 @@ export type UrlIds = {
   readonly setup: string | null;
   readonly camera: string | null;
 };
+
+/** Where the user was last, as far as that is known. */
+export type LastPlace = { readonly shoot?: string; readonly setup?: string; readonly camera?: string };
 
 type MonitorLut = { readonly monitor: MonitorRecord; readonly lut: LutRecord };
 
@@ -40,32 +44,42 @@ export const setupsOf = (book: BookRecords, shootId: string): SetupRecord[] =>
 export const camerasOf = (book: BookRecords, setup: SetupRecord): CameraRecord[] =>
   setup.cameraIds.flatMap((id) => book.cameras.get(id) ?? []);
 
-/** The plan a camera starts with: base ISO, 180 degrees, wide middle of its irises, no ND, daylight. */
-export const defaultPlan = (setup: SetupRecord, camera: CameraRecord): PlanRecord => ({
-  id: planId(setup.id, camera.id),
-  setupId: setup.id,
-  cameraId: camera.id,
-  profileId: camera.profileIds[0],
-  placement: 0,
-  iso: camera.baseIsos[0],
-  kelvin: 5600,
-  tint: 0,
-  shutter:
-    camera.shutterBy === 'angle'
-      ? { kind: 'angle', degrees: 180 }
-      : { kind: 'time', denominator: Math.round(setup.fps * 2) },
-  iris: camera.fixedIris ?? camera.irises[Math.floor(camera.irises.length / 2)] ?? 2.8,
-  ndStops: 0,
-  warningMargin: 1 / 3,
-});
+/**
+ * The plan a camera starts with: what its owner keeps for it, else base ISO; 180 degrees, wide middle of its irises,
+ * no ND, daylight.
+ */
+export const defaultPlan = (setup: SetupRecord, camera: CameraRecord): PlanRecord => {
+  const { starts = {} } = camera;
+  const iso = starts.iso !== undefined && camera.isos.includes(starts.iso) ? starts.iso : camera.baseIsos[0];
+  return {
+    id: planId(setup.id, camera.id),
+    setupId: setup.id,
+    cameraId: camera.id,
+    profileId: starts.profileId ?? camera.profileIds[0],
+    placement: camera.sensitivity === 'ei' ? placementOfIndex(iso, camera.baseIsos) : 0,
+    iso,
+    kelvin: 5600,
+    tint: 0,
+    shutter:
+      camera.shutterBy === 'angle'
+        ? { kind: 'angle', degrees: 180 }
+        : { kind: 'time', denominator: Math.round(setup.fps * 2) },
+    iris: camera.fixedIris ?? camera.irises[Math.floor(camera.irises.length / 2)] ?? 2.8,
+    ndStops: 0,
+    warningMargin: starts.warningMargin ?? 1 / 3,
+    ...(starts.monitorLuts ? { monitorLuts: starts.monitorLuts } : {}),
+  };
+};
 
 const choose = <T extends { readonly id: string; readonly name: string }>(
   kind: string,
   asked: string | null,
+  /** Shown where nothing is asked for. */
+  last: string | undefined,
   candidates: readonly T[],
   problems: string[],
 ): T | undefined => {
-  const found = candidates.find(({ id }) => id === asked);
+  const found = candidates.find(({ id }) => id === (asked ?? last));
   const taken = found ?? candidates[0];
   if (asked && !found && taken)
     problems.push(`The address names no ${kind} “${asked.slice(0, 40)}”; showing ${taken.name}.`);
@@ -94,22 +108,32 @@ const profileOf = (
   return other;
 };
 
-/** What the URL means; the first of each where it is silent or wrong. undefined when there is nothing to show. */
+/**
+ * What the URL means; where it is silent the last place, where it is wrong the first of each.
+ * @returns undefined when there is nothing to show
+ */
 export const resolveSelection = (
   book: BookRecords,
   url: UrlIds,
   /** Set-ups that are left out for now. */
   leftOut: readonly string[] = [],
+  last: LastPlace = {},
 ): Selection | undefined => {
   const problems: string[] = [];
   const setupsIn = ({ id }: ShootRecord) => setupsOf(book, id).filter((one) => !leftOut.includes(one.id));
   const shoots = shootsOf(book).filter((one) => leftOut.length === 0 || setupsIn(one).length > 0);
-  const shoot = choose('shoot', url.shoot, shoots, problems);
-  const setup = shoot && choose('set-up', url.setup, setupsIn(shoot), problems);
+  const shoot = choose('shoot', url.shoot, last.shoot, shoots, problems);
+  const setup = shoot && choose('set-up', url.setup, last.setup, setupsIn(shoot), problems);
   if (!shoot || !setup) return undefined;
   const own = camerasOf(book, setup);
   // A set-up whose cameras are gone is planned with another one of the kit.
-  const camera = choose('camera', url.camera, own.length > 0 ? own : [...book.cameras.values()], problems);
+  const camera = choose(
+    'camera',
+    url.camera,
+    last.camera,
+    own.length > 0 ? own : [...book.cameras.values()],
+    problems,
+  );
   if (!camera) return undefined;
   if (own.length === 0)
     problems.push(`No camera of ${setup.name} is in the kit any more; it is shown with ${camera.name}.`);

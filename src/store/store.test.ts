@@ -141,9 +141,25 @@ describe('selection', () => {
 
   it('a new shoot and a new set-up can be chosen at once', async () => {
     const book = await bookOf(fresh());
-    expect(await book.edit(newShoot(book.getState(), 'Winter', { shoot: 'w', setup: 'w1' }))).toBe(true);
     expect(
-      await book.edit(newSetup(book.getState(), book.getState().setups.get('w1')!, 'Second', 'w2')),
+      await book.edit(
+        newShoot(
+          book.getState(),
+          { name: 'Winter', place: '', day: '2026-12-01', cameras: [...book.getState().cameras.values()] },
+          { shoot: 'w', setup: 'w1' },
+        ),
+      ),
+    ).toBe(true);
+    expect(
+      await book.edit(
+        newSetup(
+          book.getState(),
+          book.getState().setups.get('w1')!,
+          book.getState().cameras.get('b-cam')!,
+          'Second',
+          'w2',
+        ),
+      ),
     ).toBe(true);
     expect(setupsOf(book.getState(), 'w').map(({ name }) => name)).toEqual(['First set-up', 'Second']);
     expect(resolveSelection(book.getState(), url('w', 'w2'))?.problems).toEqual([]);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoBook, demoSelection } from './fixtures/demoBook.ts';
 import { parseProfileJson, profileJson } from './exports/profileJson.ts';
-import { addProfile, conflictOf, freeName, replaceProfile } from './takeIn.ts';
+import { freeName } from './freeName.ts';
+import { addProfile, conflictOf, replaceProfile } from './takeIn.ts';
 import type { ProfileRecord } from './records/profile.ts';
 
 const kit = demoBook().profiles;

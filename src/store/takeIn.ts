@@ -1,6 +1,7 @@
 import type { Edit } from './edits.ts';
+import { freeName } from './freeName.ts';
 import type { BookRecords } from './book.ts';
-import type { CameraRecord } from './records/camera.ts';
+import { withOwnProfile, type CameraRecord } from './records/camera.ts';
 import { profileDataSchema, type ProfileRecord } from './records/profile.ts';
 
 /** How a profile from a file stands to the kit. */
@@ -22,16 +23,6 @@ export const conflictOf = (kit: BookRecords['profiles'], profile: ProfileRecord)
   return { kind: 'differs', held, replaceable: held.origin !== 'archetype' };
 };
 
-/** A name nobody in the kit has: `own log`, `own log 2`, … */
-export const freeName = (kit: BookRecords['profiles'], wanted: string): string => {
-  const names = new Set([...kit.values()].map(({ name }) => name));
-  for (let n = 1; ; n += 1) {
-    const ending = n === 1 ? '' : ` ${n}`;
-    const name = `${wanted.slice(0, 80 - ending.length)}${ending}`;
-    if (!names.has(name)) return name;
-  }
-};
-
 /** A profile into the kit beside what is there, and onto a camera. */
 export const addProfile = (
   kit: BookRecords['profiles'],
@@ -49,7 +40,7 @@ export const addProfile = (
         table: 'cameras',
         id: camera.id,
         before: camera,
-        after: { ...camera, profileIds: [...camera.profileIds, id] },
+        after: withOwnProfile(camera, id),
       },
     ],
   };
@@ -60,34 +51,3 @@ export const replaceProfile = (held: ProfileRecord, profile: ProfileRecord): Edi
   label: `Profile ${held.name} replaced`,
   changes: [{ table: 'profiles', id: held.id, before: held, after: { ...profile, id: held.id } }],
 });
-
-/**
- * A profile taken off the kit, off every camera and every plan; they fall back to the camera's first other one.
- * A camera left without any keeps the standard picture.
- */
-export const removeProfile = (book: BookRecords, profile: ProfileRecord): Edit => {
-  const cameras = [...book.cameras.values()]
-    .filter(({ profileIds }) => profileIds.includes(profile.id))
-    .map((before) => {
-      const profileIds = before.profileIds.filter((id) => id !== profile.id);
-      return { before, after: { ...before, profileIds: profileIds.length > 0 ? profileIds : ['standard'] } };
-    });
-  const first = (cameraId: string) =>
-    cameras.find(({ after }) => after.id === cameraId)?.after.profileIds[0] ??
-    book.cameras.get(cameraId)?.profileIds[0] ??
-    'standard';
-  const plans = [...book.plans.values()].filter(({ profileId }) => profileId === profile.id);
-  return {
-    label: `Profile ${profile.name} off the kit`,
-    changes: [
-      { table: 'profiles', id: profile.id, before: profile },
-      ...cameras.map(({ before, after }) => ({ table: 'cameras' as const, id: before.id, before, after })),
-      ...plans.map((before) => ({
-        table: 'plans' as const,
-        id: before.id,
-        before,
-        after: { ...before, profileId: first(before.cameraId) },
-      })),
-    ],
-  };
-};

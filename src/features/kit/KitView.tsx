@@ -13,6 +13,8 @@ const CameraPanel = later(() => import('./camera/CameraPanel.tsx').then((part) =
 const ProfileFigures = later(() => import('./ProfileFigures.tsx').then((part) => part.ProfileFigures));
 const ProfileMaker = later(() => import('./ProfileMaker.tsx').then((part) => part.ProfileMaker));
 const ZebraSheet = later(() => import('./ZebraSheet.tsx').then((part) => part.ZebraSheet));
+const ShootsView = later(() => import('./shoots/ShootsView.tsx').then((part) => part.ShootsView));
+const NewCameraView = later(() => import('./newCamera/NewCameraView.tsx').then((part) => part.NewCameraView));
 const BagView = later(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
@@ -59,6 +61,8 @@ const PARTS = {
   camera: { name: 'Camera and profile', View: CameraAndProfile },
   zebra: { name: 'Zebra sheet', View: ZebraSheet },
   bag: { name: 'Bag', View: BagView },
+  shoots: { name: 'Shoots', View: ShootsView },
+  new: { name: 'New camera', View: NewCameraView },
 } as const;
 /** Kit: cameras, profiles, and what else is in the bag. */
 export const KitView = () => <ScreenParts of="the kit" parts={PARTS} first="camera" />;

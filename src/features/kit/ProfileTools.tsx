@@ -5,9 +5,10 @@ import Button from 'react-bootstrap/Button';
 import { parseProfileJson, profileJson } from '#store/exports/profileJson.ts';
 import { planChange } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
-import { addProfile, conflictOf, removeProfile, replaceProfile, type Conflict } from '#store/takeIn.ts';
-import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { addProfile, conflictOf, replaceProfile, type Conflict } from '#store/takeIn.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { CompareWith } from './ProfilePicker.tsx';
+import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { download, slug } from '#ui/download.ts';
 import { readTextFile } from '#ui/readTextFile.ts';
 
@@ -78,17 +79,13 @@ const ConflictQuestion = ({ profile, conflict, onSettle }: Waiting & { onSettle:
 
 /** What is done with a whole profile: duplicate, share, take one in, take it off the kit. */
 export const ProfileTools = () => {
-  const { book } = useBench();
-  const records = useRecords();
   const { profile } = useSelection();
   const file = useRef<HTMLInputElement>(null);
   const { waiting, said, add, takeIn, settle } = useTakeIn();
   return (
     <>
       <div className="profile-tools">
-        <Button variant="outline-secondary" size="sm" onClick={() => void add(profile)}>
-          Duplicate
-        </Button>
+        <OwnedTools table="profiles" record={profile} onDuplicate={() => void add(profile)} />
         <Button
           variant="outline-secondary"
           size="sm"
@@ -117,15 +114,6 @@ export const ProfileTools = () => {
             if (chosen) void takeIn(chosen);
           }}
         />
-        {profile.origin !== 'archetype' && (
-          <Button
-            variant="outline-secondary"
-            size="sm"
-            onClick={() => void book.edit(removeProfile(records, profile))}
-          >
-            Take off the kit
-          </Button>
-        )}
         <CompareWith />
       </div>
       {waiting && <ConflictQuestion {...waiting} onSettle={(how) => void settle(how)} />}

@@ -135,7 +135,7 @@ describe('the bag', () => {
 
   it.each(kinds.map(({ table }) => table))('%s come back from their own texts as they were', (table) => {
     for (const record of book[table].values()) {
-      const form = bagForm(kind(table), selection, record.id);
+      const form = bagForm(kind(table), selection, record.id, record);
       expect(form.parse(bagTexts(kind(table), record))).toEqual(record);
       expect(kind(table).line(record as never, selection, book).length).toBeGreaterThan(3);
     }

@@ -1,7 +1,7 @@
 import type { ProfileSolution } from '#core/profile/index.ts';
 import { floorAt } from '#core/noise/sensorNoise.ts';
 import type { Edit } from '#store/edits.ts';
-import type { CameraRecord } from '#store/records/camera.ts';
+import { withOwnProfile, type CameraRecord } from '#store/records/camera.ts';
 import { planChange, type PlanRecord } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { WayId } from './ways/index.ts';
@@ -14,23 +14,22 @@ const SAYS = {
   edit: 'A profile trimmed as the camera is set.',
 } as const satisfies Record<WayId, string>;
 
-/** A profile of the kit onto this camera and its plan. */
-export const pickProfile = ({ id, name }: ProfileRecord, camera: CameraRecord, plan: PlanRecord): Edit => ({
-  label: `Profile ${name}`,
-  changes: [
-    ...(camera.profileIds.includes(id)
-      ? []
-      : [
-          {
-            table: 'cameras' as const,
-            id: camera.id,
-            before: camera,
-            after: { ...camera, profileIds: [...camera.profileIds, id] },
-          },
-        ]),
-    planChange(plan, { profileId: id }),
-  ],
-});
+/** A profile of the kit onto this camera and its plan; one of the user's own is what new set-ups start with. */
+export const pickProfile = (
+  { id, name, origin }: ProfileRecord,
+  camera: CameraRecord,
+  plan: PlanRecord,
+): Edit => {
+  const profileIds = [...new Set([...camera.profileIds, id])];
+  const after = origin === 'archetype' ? { ...camera, profileIds } : withOwnProfile(camera, id);
+  return {
+    label: `Profile ${name}`,
+    changes: [
+      { table: 'cameras', id: camera.id, before: camera, after },
+      planChange(plan, { profileId: id }),
+    ],
+  };
+};
 
 /** What a filmed bracket's noise says of the camera; nothing where none was filmed. */
 const noiseOf = ({ noise }: ProfileSolution): Partial<CameraRecord> =>
@@ -66,9 +65,8 @@ export const saveProfile = (
         id: camera.id,
         before: camera,
         after: {
-          ...camera,
+          ...withOwnProfile(camera, record.id),
           ...noiseOf(made.solution),
-          profileIds: [...camera.profileIds, record.id],
         },
       },
       planChange(plan, { profileId: record.id }),

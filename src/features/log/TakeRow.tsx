@@ -1,6 +1,6 @@
 'use client';
 
-import { Circle, CircleDot, Trash2 } from 'lucide-react';
+import { Circle, CircleDot } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { printInstant, zoneOf } from '#core/day/clock.ts';
 import { printStopsDecimal } from '#core/units.ts';
@@ -9,8 +9,9 @@ import type { TakeFacts } from '#store/takeFacts.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { useTake } from '#ui/bench/useTakeIndex.ts';
 import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
+import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
-import { cardLine, foundLine, removeTake } from './logModel.ts';
+import { cardLine, foundLine } from './logModel.ts';
 import { NotesField } from './NotesField.tsx';
 import { Thumbnail } from './Thumbnail.tsx';
 
@@ -48,14 +49,7 @@ const Found = ({ measured }: TakeRecord) => {
 };
 
 const Tools = ({ take }: { take: TakeRecord }) => {
-  const { book, database } = useBench();
-  const remove = async () => {
-    const [latest, thumbnail] = await Promise.all([
-      database.rows('takes').get(take.id),
-      database.rows('thumbnails').get(take.id),
-    ]);
-    if (latest) await book.edit(removeTake(latest, thumbnail));
-  };
+  const { book } = useBench();
   const Mark = take.circled ? CircleDot : Circle;
   return (
     <div className="take-tools">
@@ -70,14 +64,7 @@ const Tools = ({ take }: { take: TakeRecord }) => {
       >
         <Mark size={20} aria-hidden="true" />
       </Button>
-      <Button
-        variant="bare"
-        aria-label={`Delete take ${take.number}`}
-        title="Delete; undo brings it back"
-        onClick={() => void remove()}
-      >
-        <Trash2 size={18} aria-hidden="true" />
-      </Button>
+      <OwnedTools table="takes" record={take} />
     </div>
   );
 };

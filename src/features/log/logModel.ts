@@ -1,8 +1,7 @@
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import type { Edit } from '#store/edits.ts';
-import type { TakeRecord, ThumbnailRecord } from '#store/records/take.ts';
+import type { TakeRecord } from '#store/records/take.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { printKelvin, printNd } from '#ui/format.ts';
 
@@ -33,15 +32,6 @@ export const foundLine = ({ card, measured }: TakeRecord): string =>
   ]
     .filter(Boolean)
     .join(', ');
-
-/** A take off the log with its picture, as one edit that undo brings back. */
-export const removeTake = (take: TakeRecord, thumbnail: ThumbnailRecord | undefined): Edit => ({
-  label: `Delete take ${take.number}`,
-  changes: [
-    { table: 'takes', id: take.id, before: take },
-    ...(thumbnail ? [{ table: 'thumbnails' as const, id: take.id, before: thumbnail }] : []),
-  ],
-});
 
 /** How many takes there are, and how many of them are shown. */
 export const logNote = (

@@ -1,4 +1,3 @@
-import type { BookRecords } from '#store/book.ts';
 import type { Change, Edit } from '#store/edits.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import { planChange } from '#store/records/plan.ts';
@@ -30,24 +29,3 @@ export const attachEdit = (
     changes: [...first, planChange(plan, { monitorLuts })],
   };
 };
-
-/** Takes a LUT out of the kit and off every monitor that carries it; its file stays for undo. */
-export const dropEdit = (lut: LutRecord, { plans }: Pick<BookRecords, 'plans'>): Edit => ({
-  label: `${lut.name} out of the kit`,
-  changes: [
-    { table: 'luts', id: lut.id, before: lut },
-    ...[...plans.values()]
-      .filter(({ monitorLuts = {} }) => Object.values(monitorLuts).includes(lut.id))
-      .map((before): Change => ({
-        table: 'plans',
-        id: before.id,
-        before,
-        after: {
-          ...before,
-          monitorLuts: Object.fromEntries(
-            Object.entries(before.monitorLuts ?? {}).filter(([, id]) => id !== lut.id),
-          ),
-        },
-      })),
-  ],
-});

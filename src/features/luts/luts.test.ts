@@ -5,6 +5,8 @@ import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { TONE_PRESET_IDS } from '#core/lut/toneScale.ts';
 import { lutSchema } from '#store/records/lut.ts';
 import { planSchema } from '#store/records/plan.ts';
+import { removalEdit } from '#store/owned/index.ts';
+import { NONE_HELD } from '#store/owned/owned.ts';
 import { afterEdit, afterUndo, demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
@@ -12,7 +14,7 @@ import type { Edit } from '#store/edits.ts';
 import { buildOf, FIRST_BUILD, FIRST_WORK, type LutWork } from '#ui/bench/session/lutWork.ts';
 import { toneFields, withTone } from './build/toneFields.ts';
 import { chainSpec, chainWords, lookProblem } from './combine/combineModel.ts';
-import { attachEdit, dropEdit, keepEdit } from './kitModel.ts';
+import { attachEdit, keepEdit } from './kitModel.ts';
 import { landingsOf, tonesOf } from './landings.ts';
 import { recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
 import { buildName, recipeOf, recordOf, sourceChoices, sourceOf } from './lutModel.ts';
@@ -250,7 +252,7 @@ describe('LUTs in the kit', () => {
     const book = demoBook();
     const lut = book.luts.get('lantern-guard');
     if (!lut) throw new Error('no LUT in the demo');
-    const edit = dropEdit(lut, book);
+    const edit = removalEdit(book, 'luts', lut, NONE_HELD);
     const without = after(edit, book);
     expect(without.luts.has('lantern-guard')).toBe(false);
     for (const { monitorLuts = {} } of without.plans.values())

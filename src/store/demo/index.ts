@@ -153,20 +153,24 @@ const plans: PlanRecord[] = [
   }),
 ];
 
+/** Told apart from what the user brings. */
+const marked = <T extends object>(rows: readonly T[]) =>
+  rows.map((row) => ({ ...row, isDemo: true as const }));
+
 /** The demo shoot as records, by table. */
 export const demoRecords = () => ({
-  shoots,
+  shoots: marked(shoots),
   setups: demoSetups,
-  cameras: demoCameras,
+  cameras: marked(demoCameras),
   // They ship with the app: see builtIn.ts.
   profiles: undefined,
   subjects,
   plans,
-  ndSets: demoNdSets,
-  lights: demoLights,
-  gels: demoGels,
-  monitors: demoMonitors,
-  luts: demoLuts,
+  ndSets: marked(demoNdSets),
+  lights: marked(demoLights),
+  gels: marked(demoGels),
+  monitors: marked(demoMonitors),
+  luts: marked(demoLuts),
   lutTexts: undefined,
   takes: demoTakes as unknown as TakeRecord[],
   thumbnails: undefined,

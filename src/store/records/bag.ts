@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { leanSchema } from './camera.ts';
-import { between, idSchema, listOf, nameSchema, positiveTo, whole } from './common.ts';
+import { between, demoSchema, idSchema, listOf, nameSchema, positiveTo, whole } from './common.ts';
 
 // What is carried beside the cameras.
 
@@ -15,6 +15,7 @@ export const ndSetSchema = z
     lean: leanSchema,
     /** The only camera it fits; without it, every one. */
     fits: z.optional(idSchema),
+    isDemo: demoSchema,
   })
   .check(
     z.refine(
@@ -37,6 +38,7 @@ export const lightSchema = z.object({
   kelvin: between(1000, 25_000),
   /** Thousandths of Duv, green +. */
   tint,
+  isDemo: demoSchema,
 });
 export type LightRecord = z.infer<typeof lightSchema>;
 
@@ -47,6 +49,7 @@ export const gelSchema = z.object({
   mired: between(-400, 400),
   tint,
   lossStops: between(0, 10),
+  isDemo: demoSchema,
 });
 export type GelRecord = z.infer<typeof gelSchema>;
 
@@ -59,5 +62,6 @@ export const monitorSchema = z.object({
   /** cd/m2. */
   peak: positiveTo(10_000),
   range: z.enum(['SDR', 'HDR']),
+  isDemo: demoSchema,
 });
 export type MonitorRecord = z.infer<typeof monitorSchema>;

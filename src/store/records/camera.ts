@@ -4,6 +4,7 @@ import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import {
   atLeast,
   between,
+  demoSchema,
   finite,
   idSchema,
   listOf,
@@ -22,6 +23,17 @@ const picture = z.enum(['log', 'lut']);
 
 /** How much a body or a glass is off neutral: mired warm +, tint in thousandths of Duv green +. */
 export const leanSchema = z.object({ mired: between(-300, 300), tint: between(-100, 100) });
+
+/** What new set-ups with a camera start from; what is left out is the camera's first. */
+const startsSchema = z.object({
+  profileId: z.optional(idSchema),
+  iso: z.optional(natural),
+  fps: z.optional(positiveTo(240)),
+  /** Stops under clip that the warning zebra comes. */
+  warningMargin: z.optional(between(0, 3)),
+  /** The LUT on each monitor, by the monitor's id. */
+  monitorLuts: z.optional(z.record(idSchema, idSchema)),
+});
 
 export const cameraSchema = z.object({
   id: idSchema,
@@ -93,6 +105,8 @@ export const cameraSchema = z.object({
     range: z.extend(levels, { tolerances: listOf(positive, 1, 40) }),
     lowerLimit: levels,
   }),
+  starts: z.optional(startsSchema),
+  isDemo: demoSchema,
 });
 
 export type CameraRecord = z.infer<typeof cameraSchema>;
@@ -105,3 +119,10 @@ export const shuttersOf = ({ shutterBy, shutters }: CameraRecord): Shutter[] =>
 
 /** An auto-ISO ceiling before run-and-gun work: two stops over the first base. Common practice. */
 export const isoCeiling = ({ baseIsos }: Pick<CameraRecord, 'baseIsos'>): number => 4 * Math.min(...baseIsos);
+
+/** A camera with a profile of its owner's on it: new set-ups start with that one. */
+export const withOwnProfile = (camera: CameraRecord, profileId: string): CameraRecord => ({
+  ...camera,
+  profileIds: [...new Set([...camera.profileIds, profileId])],
+  starts: { ...camera.starts, profileId },
+});

@@ -26,3 +26,5 @@ export const listOf = <T extends z.core.$ZodType>(entry: T, min: number, max: nu
 export const idSchema = text(1, 80).check(z.regex(/^[A-Za-z0-9:_-]+$/));
 export const nameSchema = named(80);
 export const stopsSchema = between(-20, 20);
+/** A record of the demo: never counted as the user's own. */
+export const demoSchema = z.optional(z.literal(true));

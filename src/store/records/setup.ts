@@ -83,7 +83,7 @@ export const setupSchema = z.object({
   order: finite,
   light: text(0, 300),
   fps: positiveTo(240),
-  cameraIds: listOf(idSchema, 1, 12),
+  cameraIds: listOf(idSchema, 0, 12),
   subjectIds: listOf(idSchema, 0, 12),
   cautions: listOf(z.enum(CAUTION_IDS), 0, 8),
   spots: z._default(listOf(spotSchema, 0, 40), []),

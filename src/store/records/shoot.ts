@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { between, finite, idSchema, nameSchema, text } from './common.ts';
+import { between, demoSchema, finite, idSchema, nameSchema, text } from './common.ts';
 
 /** Where and when, for the sun: degrees north + and east +, ISO 8601 date, hours from UTC on the clock there. */
 export const sunSchema = z.object({
@@ -15,5 +15,8 @@ export const shootSchema = z.object({
   place: text(0, 200),
   order: finite,
   sun: z.optional(sunSchema),
+  /** First day, ISO 8601. */
+  day: z.optional(z.iso.date()),
+  isDemo: demoSchema,
 });
 export type ShootRecord = z.infer<typeof shootSchema>;

@@ -1,6 +1,7 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { usePathname } from 'next/navigation';
+import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { resolveSelection } from '#store/selection.ts';
 import { cardNumbersOf, dialledLight, distributionOf } from './benchModel.ts';
@@ -17,6 +18,7 @@ import {
   useUrlIds,
   type Card,
 } from './hooks.ts';
+import { lastPlace, rememberPlace } from './lastPlace.ts';
 import { leftOutSetups } from './leftOut.ts';
 import { openServices, type Services } from './services.ts';
 import { useMeasuring } from './useMeasuring.ts';
@@ -37,9 +39,15 @@ const SelectionProvider = ({ children, fallback }: Parts) => {
   const [url] = useUrlIds();
   const [leftOut] = useState(leftOutSetups);
   const selection = useMemo(
-    () => (records.status === 'ready' ? resolveSelection(records, url, leftOut) : undefined),
+    () =>
+      records.status === 'ready' ? resolveSelection(records, url, leftOut, lastPlace(url.shoot)) : undefined,
     [records, url, leftOut],
   );
+  const path = usePathname();
+  const { shoot, setup, camera } = selection ?? {};
+  useEffect(() => {
+    if (shoot && setup && camera) rememberPlace(path, shoot.id, setup.id, camera.id);
+  }, [path, shoot, setup, camera]);
   if (!selection)
     return fallback({
       status: records.status === 'ready' ? 'empty' : records.status,

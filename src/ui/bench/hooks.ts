@@ -11,6 +11,7 @@ import type { ProfileData } from '#core/profile/index.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { Verdict } from '#core/verdict/index.ts';
 import type { BookState } from '#store/book.ts';
+import { kitOfShoot } from '#store/kitOfShoot.ts';
 import { planChange, type PlanRecord } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { Selection } from '#store/selection.ts';
@@ -53,9 +54,11 @@ export const useBench = (): Services => inside(use(ServicesContext));
 export const useSession = <T>(part: (state: SessionState) => T): T =>
   useStore(useBench().session, useShallow(part));
 
-/** Part of the records; without one all of them. */
-export const useRecords = <T = BookState>(part: (state: BookState) => T = (all) => all as T): T =>
-  useStore(useBench().book, part);
+/** Part of the records, as the shoot at hand sees them: nothing of the demo's kit in one's own; without one all. */
+export const useRecords = <T = BookState>(part: (state: BookState) => T = (all) => all as T): T => {
+  const shoot = use(SelectionContext)?.shoot;
+  return useStore(useBench().book, (all) => part(shoot ? kitOfShoot(all, shoot) : all));
+};
 
 /** Shoot, set-up, camera and plan that the address names. */
 export const useSelection = (): Selection => inside(use(SelectionContext));
@@ -98,7 +101,7 @@ export const useSelect = () => {
 };
 
 /** The address of another step of the work, with everything that the address keeps. */
-export const useHrefTo = (): ((path: string) => string) => {
+export const useHrefTo = (): ((path: string, part?: string) => string) => {
   const { shoot, setup, camera } = useSelection();
   const search = useSearchParams();
   return useMemo(() => {
@@ -106,7 +109,12 @@ export const useHrefTo = (): ((path: string) => string) => {
     kept.set('shoot', shoot.id);
     kept.set('setup', setup.id);
     kept.set('camera', camera.id);
-    return (path: string) => `${path}?${kept.toString()}`;
+    return (path, part) => {
+      if (part === undefined) return `${path}?${kept.toString()}`;
+      const there = new URLSearchParams(kept);
+      there.set('part', part);
+      return `${path}?${there.toString()}`;
+    };
   }, [search, shoot.id, setup.id, camera.id]);
 };
 

@@ -12,7 +12,10 @@ import { useSession } from './hooks.ts';
 import { FIRST_BUILD } from './session/lutWork.ts';
 import { useTakeIndex } from './useTakeIndex.ts';
 
-vi.mock('next/navigation', () => ({ useSearchParams: () => new URLSearchParams() }));
+vi.mock('next/navigation', () => ({
+  useSearchParams: () => new URLSearchParams(),
+  usePathname: () => '/plan',
+}));
 
 const drawn: Record<string, number> = {};
 const Counted = ({ id, children }: { id: string; children: ReactNode }) => (

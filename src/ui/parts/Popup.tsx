@@ -12,6 +12,7 @@ const PopupPanel = later(() => import('./PopupPanel.tsx').then((part) => part.Po
 export const Popup = ({
   name,
   label,
+  isNamed = true,
   says,
   variant = 'outline-secondary',
   className,
@@ -22,6 +23,8 @@ export const Popup = ({
   name: ReactNode;
   /** What the panel is called. */
   label: string;
+  /** The name is words; a button that shows an icon is called by its label. */
+  isNamed?: boolean;
   says?: string;
   variant?: 'outline-secondary' | 'bare';
   className?: string;
@@ -42,6 +45,7 @@ export const Popup = ({
         size="sm"
         className={className}
         title={says}
+        aria-label={isNamed ? undefined : label}
         aria-haspopup="dialog"
         aria-expanded={open === true}
         onClick={() => setOpen(!open)}

@@ -1,51 +1,50 @@
 'use client';
 
 import { standardSchemaResolver } from '@hookform/resolvers/standard-schema';
+import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FormProvider, useForm } from 'react-hook-form';
 import * as z from 'zod/mini';
-import { newSetup, newShoot } from '#store/newShoot.ts';
+import { newSetup } from '#store/newShoot.ts';
 import { nameSchema } from '#store/records/common.ts';
-import { useBench, useSelect, useSelection } from '../bench/hooks.ts';
+import { useBench, useHrefTo, useSelect, useSelection } from '../bench/hooks.ts';
 import { TextField } from '../forms/FormFields.tsx';
 
-const id = () => crypto.randomUUID();
 const FORM = z.object({ name: nameSchema });
 
-/** A name, and it becomes a set-up of this shoot or a shoot of its own. */
-export const AddShoot = () => {
+/** A name, and it becomes a set-up of this shoot, opened on the camera at hand; shoots and cameras are made in Kit. */
+export const AddShoot = ({ onLeave }: { onLeave: () => void }) => {
   const { book } = useBench();
-  const selection = useSelection();
+  const { setup: beside, camera } = useSelection();
   const select = useSelect();
+  const hrefTo = useHrefTo();
   const form = useForm({
     defaultValues: { name: '' },
     mode: 'onChange',
     resolver: standardSchemaResolver(FORM),
   });
   const { isValid, isSubmitting } = form.formState;
-  const isReady = isValid && !isSubmitting;
-  const addSetup = form.handleSubmit(async ({ name }) => {
-    const setup = id();
-    if (await book.edit(newSetup(book.getState(), selection.setup, name, setup))) select({ setup });
-    form.reset();
-  });
-  const addShoot = form.handleSubmit(async ({ name }) => {
-    const shoot = id();
-    if (await book.edit(newShoot(book.getState(), name, { shoot, setup: id() }))) select({ shoot });
+  const add = form.handleSubmit(async ({ name }) => {
+    const setup = crypto.randomUUID();
+    if (await book.edit(newSetup(book.getState(), beside, camera, name, setup)))
+      select({ setup, camera: camera.id });
     form.reset();
   });
   return (
     <FormProvider {...form}>
-      <Form className="add-shoot" onSubmit={(event) => void addSetup(event)}>
-        <TextField name="name" label="New" hint="Name of a set-up or shoot" maxLength={80} />
-        <div className="d-flex gap-2 mt-2">
-          <Button type="submit" variant="outline-secondary" size="sm" disabled={!isReady}>
+      <Form className="add-shoot" onSubmit={(event) => void add(event)}>
+        <TextField name="name" label="New set-up" hint="Its name" maxLength={80} />
+        <div className="d-flex flex-wrap align-items-center gap-2 mt-2">
+          <Button type="submit" variant="outline-secondary" size="sm" disabled={!isValid || isSubmitting}>
             Add set-up
           </Button>
-          <Button variant="outline-secondary" size="sm" disabled={!isReady} onClick={() => void addShoot()}>
-            Add shoot
-          </Button>
+          <Link href={hrefTo('/kit', 'shoots')} onClick={onLeave}>
+            All shoots, new shoot
+          </Link>
+          <Link href={hrefTo('/kit', 'new')} onClick={onLeave}>
+            New camera
+          </Link>
         </div>
       </Form>
     </FormProvider>

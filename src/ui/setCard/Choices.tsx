@@ -7,7 +7,7 @@ import { printDepth } from '../format.ts';
 import { AddShoot } from './AddShoot.tsx';
 
 /** What can be chosen of shoots, set-ups and cameras, and a shoot of one's own. */
-export const Choices = () => {
+export const Choices = ({ onLeave }: { onLeave: () => void }) => {
   const { shoot, setup, camera } = useSelection();
   const records = useRecords();
   const select = useSelect();
@@ -57,7 +57,7 @@ export const Choices = () => {
           </option>
         ))}
       </Form.Select>
-      <AddShoot />
+      <AddShoot onLeave={onLeave} />
     </>
   );
 };

@@ -29,7 +29,7 @@ export const Chooser = () => {
       panelClass="chooser-popover"
       placement="bottom-start"
     >
-      <Choices />
+      {(close) => <Choices onLeave={close} />}
     </Popup>
   );
 };

@@ -13,6 +13,7 @@ import { StopLadder } from '../ladder/StopLadder.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
+import { useFirstStart } from '../firstStart/firstStart.ts';
 import { LogContext } from './LogContext.ts';
 import { Mark } from './Mark.tsx';
 import { Notices } from './Notices.tsx';
@@ -28,6 +29,7 @@ import { later } from '../later.tsx';
 // The records open while the page still wakes up.
 if (typeof window !== 'undefined') openServices();
 
+const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const KeyHelp = later(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
 
 const OrderOfWork = () => {
@@ -109,6 +111,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const { log, said, hush } = useLogTake();
   const unsaved = useUnsaved();
   useWhenIdle(loadStopped);
+  const { doors, stop } = useFirstStart();
   /** Undefined until it was asked for. */
   const [help, setHelp] = useState<boolean>();
   const { placement } = selection.plan;
@@ -141,6 +144,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
         </div>
         <main className="work">
           <Notices said={said} hush={hush} />
+          {(doors || stop !== undefined) && <FirstStart />}
           {children}
         </main>
         <StopLadder />

@@ -29,7 +29,7 @@ export const BagForm = ({
   const [id] = useState(() => record?.id ?? crypto.randomUUID());
   const form = useForm<BagTexts, unknown, RecordOf<BagTable>>({
     defaultValues: bagTexts(kind, was),
-    resolver: standardSchemaResolver(bagForm(kind, selection, id)),
+    resolver: standardSchemaResolver(bagForm(kind, selection, id, was)),
   });
   const save = form.handleSubmit(async (after) => {
     if (await book.edit(bagEdit(kind, after, selection, was))) onDone();

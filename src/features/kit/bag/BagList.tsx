@@ -1,13 +1,16 @@
 'use client';
 
-import { Pencil, Plus, Trash2 } from 'lucide-react';
+import { Copy, Pencil, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { freeNameAmong } from '#store/freeName.ts';
+import { asOwn } from '#store/owned/owned.ts';
+import type { RecordOf } from '#store/tables.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { BagForm } from './BagForm.tsx';
-import { bagRemoval } from './bagForm.ts';
-import type { BagKind } from './kinds/bagKind.ts';
+import { bagAddition, bagRemoval } from './bagForm.ts';
+import type { BagKind, BagTable } from './kinds/bagKind.ts';
 
 /** One kind of thing in the bag: a line each, changed in place. */
 export const BagList = ({ kind }: { kind: BagKind }) => {
@@ -16,6 +19,8 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
   const records = useRecords();
   const [open, setOpen] = useState<string>();
   const rows = kind.rows?.(records, selection) ?? [...records[kind.table].values()];
+  const { common = [] } = kind;
+  const add = (pieces: readonly RecordOf<BagTable>[]) => void book.edit(bagAddition(kind, pieces, selection));
   return (
     <Panel
       title={kind.title}
@@ -32,7 +37,20 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
     >
       <p className="quiet bag-says">{kind.says}</p>
       {open === 'new' && <BagForm kind={kind} onDone={() => setOpen(undefined)} />}
-      {rows.length === 0 && open !== 'new' && <p className="quiet mb-0">None yet.</p>}
+      {rows.length === 0 && open !== 'new' && (
+        <p className="mb-0">
+          <span className="quiet">None yet.</span>{' '}
+          {common.length > 0 && (
+            <Button
+              variant="outline-secondary"
+              size="sm"
+              onClick={() => add(common.map((piece) => ({ ...piece, id: crypto.randomUUID() }) as never))}
+            >
+              Put in common ones: {common.map(({ name }) => name).join(', ')}
+            </Button>
+          )}
+        </p>
+      )}
       <ul className="bag-list">
         {rows.map((record) => (
           <li key={record.id}>
@@ -49,6 +67,19 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
                     onClick={() => setOpen(record.id)}
                   >
                     <Pencil size={16} aria-hidden />
+                  </Button>
+                  <Button
+                    variant="bare"
+                    aria-label={`Duplicate ${record.name}`}
+                    title="Duplicate"
+                    onClick={() => {
+                      const name = freeNameAmong(rows, `${record.name} copy`);
+                      add([
+                        { ...asOwn(record as { isDemo?: true }), id: crypto.randomUUID(), name } as never,
+                      ]);
+                    }}
+                  >
+                    <Copy size={16} aria-hidden />
                   </Button>
                   <Button
                     variant="bare"

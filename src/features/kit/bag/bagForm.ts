@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import type { BookRecords } from '#store/book.ts';
-import type { Edit } from '#store/edits.ts';
+import type { Change, Edit } from '#store/edits.ts';
 import { nameSchema } from '#store/records/common.ts';
 import type { Selection } from '#store/selection.ts';
 import { TABLES, type RecordOf } from '#store/tables.ts';
@@ -20,7 +20,7 @@ export const bagTexts = (kind: BagKind, record?: RecordOf<BagTable>): BagTexts =
     : { name: '', ...Object.fromEntries(kind.fields.map(({ id, empty }) => [id, empty])) };
 
 /** The form of a kind: texts in, the record as the store has it out; what is wrong is said by field. */
-export const bagForm = (kind: BagKind, selection: Selection, id: string) =>
+export const bagForm = (kind: BagKind, selection: Selection, id: string, was?: RecordOf<BagTable>) =>
   z.pipe(
     z.object({
       name: z
@@ -36,7 +36,7 @@ export const bagForm = (kind: BagKind, selection: Selection, id: string) =>
         return z.NEVER;
       };
       if (!made.ok) return wrong(made.where, made.reason);
-      const record = { ...made.value, id, name };
+      const record = { ...made.value, id, name, ...(was && 'isDemo' in was ? { isDemo: was.isDemo } : {}) };
       const read = TABLES[kind.table].safeParse(record);
       return read.success
         ? (read.data as RecordOf<BagTable>)
@@ -56,6 +56,19 @@ export const bagEdit = (
     { table: kind.table, id: after.id, before, after },
     ...(before ? [] : (kind.added?.(after.id, selection) ?? [])),
   ],
+});
+
+/** Common pieces into the bag, or a copy of one that is there. */
+export const bagAddition = (
+  kind: BagKind,
+  pieces: readonly RecordOf<BagTable>[],
+  selection: Selection,
+): Edit => ({
+  label: pieces.length === 1 ? `${kind.one} ${pieces[0].name}` : `Common ${kind.title}`,
+  changes: pieces.flatMap((piece): Change[] => [
+    { table: kind.table, id: piece.id, after: piece } as Change,
+    ...(kind.added?.(piece.id, selection) ?? []),
+  ]),
 });
 
 /** Takes a record out of the bag; undo brings it back with all that named it. */

@@ -1,15 +1,19 @@
 'use client';
 
+import { dequal } from 'dequal';
+import Link from 'next/link';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStopsExact } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { useBench, useSelect, useSelection } from '#ui/bench/hooks.ts';
+import { useBench, useHrefTo, useRecords, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { THIN } from '#ui/format.ts';
+import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { later } from '#ui/later.tsx';
 import { addCamera } from './cameraModel.ts';
+import { startsAs, startsWords } from './starts.ts';
 import { leanWords, noiseWords } from './words.ts';
 
 const zebraKinds = (kinds: CameraRecord['zebra']['kinds']) =>
@@ -25,6 +29,7 @@ const factsOf = (camera: CameraRecord): (readonly [string, string])[] => {
   const { zebra, meter } = camera;
   const isos = `${camera.isos[0]} to ${camera.isos[camera.isos.length - 1]}`;
   return [
+    ...(camera.job === '' ? [] : [['Job', camera.job] as const]),
     ['Records', `${camera.coding.bitDepth}-bit ${camera.chroma}, ${camera.coding.range}`],
     ...camera.recordings.map((r) => [`to ${r.upToFps} fps`, `${r.codec}, ${r.mbps}${THIN}Mb/s`] as const),
     ['Base ISO', `${camera.baseIsos.join(' and ')}, ${camera.sensitivity === 'ei' ? 'EI' : 'gain'} ${isos}`],
@@ -68,11 +73,45 @@ const Facts = () => {
   );
 };
 
+/** What new set-ups with this camera start from, and the way to make that what is planned here. */
+const Starts = () => {
+  const { book } = useBench();
+  const selection = useSelection();
+  const records = useRecords();
+  const { camera } = selection;
+  const as = startsAs(selection);
+  return (
+    <div className="camera-starts">
+      <p className="mb-1">
+        <span className="quiet">New set-ups start with</span> {startsWords(records, camera)}
+      </p>
+      {!dequal(camera.starts ?? {}, as) && (
+        <Button
+          size="sm"
+          variant="outline-secondary"
+          title={startsWords(records, { ...camera, starts: as })}
+          onClick={() =>
+            void book.edit({
+              label: `${camera.name} starts as planned here`,
+              changes: [
+                { table: 'cameras', id: camera.id, before: camera, after: { ...camera, starts: as } },
+              ],
+            })
+          }
+        >
+          Start them as planned here
+        </Button>
+      )}
+    </div>
+  );
+};
+
 /** The camera at hand: what it can do, changed in place, or a further one like it. */
 export const CameraPanel = () => {
   const { book } = useBench();
   const selection = useSelection();
   const select = useSelect();
+  const hrefTo = useHrefTo();
   const { camera, setup } = selection;
   const [editing, setEditing] = useState(false);
   const add = async () => {
@@ -85,21 +124,33 @@ export const CameraPanel = () => {
   return (
     <Panel
       title={camera.name}
-      note={camera.job}
       tools={
         !editing && (
           <>
-            <Button variant="outline-secondary" size="sm" onClick={() => void add()}>
-              Add a camera
-            </Button>
+            <OwnedTools
+              table="cameras"
+              record={camera}
+              onDuplicate={() => void add()}
+              onDeleted={() => select({ camera: '' })}
+            />
             <Button variant="outline-secondary" size="sm" onClick={() => setEditing(true)}>
               Edit
             </Button>
+            <Link className="btn btn-outline-secondary btn-sm" href={hrefTo('/kit', 'new')}>
+              New camera
+            </Link>
           </>
         )
       }
     >
-      {editing ? <CameraEditor key={camera.id} onDone={() => setEditing(false)} /> : <Facts />}
+      {editing ? (
+        <CameraEditor key={camera.id} onDone={() => setEditing(false)} />
+      ) : (
+        <>
+          <Facts />
+          <Starts />
+        </>
+      )}
     </Panel>
   );
 };

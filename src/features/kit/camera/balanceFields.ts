@@ -1,13 +1,19 @@
 import { parseNumber } from '#core/units.ts';
 import { above0, pair, span, typedField, wholes } from './field.ts';
 
+// What a plan can be set to.
+const [LEAST_KELVIN, MOST_KELVIN] = [1000, 20_000];
+
 export const balanceFields = {
   kelvin: typedField({
     label: 'White balance, K',
     span: 'anchor-half',
     print: (camera) => span(camera.kelvinRange),
-    parse: (text) => (wholes(text) ? pair(text) : undefined),
-    says: 'White balance: type the lowest and the highest Kelvin, such as 2500 to 9900',
+    parse: (text) => {
+      const span = wholes(text) ? pair(text) : undefined;
+      return span && span[0] >= LEAST_KELVIN && span[1] <= MOST_KELVIN ? span : undefined;
+    },
+    says: `White balance: type the lowest and the highest Kelvin, from ${LEAST_KELVIN} to ${MOST_KELVIN}`,
     put: (camera, kelvinRange) => ({ ...camera, kelvinRange }),
   }),
   kelvinStep: typedField({

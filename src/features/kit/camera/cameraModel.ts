@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { sensorFromFloor } from '#core/noise/sensorNoise.ts';
 import type { Edit } from '#store/edits.ts';
+import { asOwn } from '#store/owned/owned.ts';
 import { cameraSchema, type CameraRecord } from '#store/records/camera.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import { issueWords } from '#store/words.ts';
@@ -70,7 +71,7 @@ export const cameraForm = (was: CameraRecord) =>
 export const addCamera = (like: CameraRecord, setup: SetupRecord, id: string, name: string): Edit => ({
   label: `New camera ${name}`,
   changes: [
-    { table: 'cameras', id, after: { ...like, id, name, job: '', lean: undefined, noise: undefined } },
+    { table: 'cameras', id, after: { ...asOwn(like), id, name, job: '', lean: undefined, noise: undefined } },
     {
       table: 'setups',
       id: setup.id,

@@ -14,7 +14,8 @@ const irises = (text: string): Pick<CameraRecord, 'irises' | 'fixedIris'> | unde
   const values = numbersIn(text);
   if (values.length === 1 && values[0] > 0) return { irises: [], fixedIris: values[0] };
   const [from, to] = pair(text) ?? [];
-  const list = from === undefined || to === undefined ? [] : F_NUMBERS.filter((f) => f >= from && f <= to);
+  const isSpan = from !== undefined && to !== undefined && from > 0;
+  const list = isSpan ? F_NUMBERS.filter((f) => f >= from && f <= to) : [];
   return list.length > 0 ? { irises: list, fixedIris: undefined } : undefined;
 };
 /** One whole ISO in a list; an empty one where nothing is typed. */

@@ -5,11 +5,12 @@ import Form from 'react-bootstrap/Form';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
+import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { useBench, useRecords, useSession } from '#ui/bench/hooks.ts';
 import type { OpenedLut } from '#ui/bench/session/lutWork.ts';
 import type { LutSource } from '#ui/luts/lutSource.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
-import { dropEdit, keepEdit } from '../kitModel.ts';
+import { keepEdit } from '../kitModel.ts';
 
 type Neutral = (signal: number) => number;
 
@@ -86,24 +87,22 @@ export const InspectTools = ({
   neutral?: Neutral;
   onOpen: () => void;
 }) => {
-  const { book, session } = useBench();
+  const { session } = useBench();
   const { opened, inspected } = useSession((state) => ({
     opened: state.openedLut,
     inspected: state.lutWork.inspected,
   }));
   const record = useRecords(({ luts }) => luts.get(inspected));
-  const takeOut = () => {
-    if (!record) return;
-    void book.edit(dropEdit(record, book.getState()));
-    session.luts.inspect('build');
-  };
   return (
     <>
       {inspected === 'opened' && opened && <OpenedTools opened={opened} source={source} neutral={neutral} />}
       {record && (
-        <Button variant="outline-secondary" size="sm" onClick={takeOut}>
-          Take out
-        </Button>
+        <OwnedTools
+          table="luts"
+          record={record}
+          onCopied={(id) => session.luts.inspect(id)}
+          onDeleted={() => session.luts.inspect('build')}
+        />
       )}
       <Button variant="primary" size="sm" onClick={onOpen}>
         Open

@@ -39,6 +39,8 @@ export type BagKind<T extends BagTable = BagTable, Values = never> = {
   readonly textsOf: (record: RecordOf<T>) => Texts;
   /** The record without its id and name, from what the fields were read as; or what is wrong, by field. */
   readonly make: (values: Values, selection: Selection) => Result<Omit<RecordOf<T>, 'id' | 'name'>>;
+  /** What many carry, offered where the bag is empty; figures are common practice. */
+  readonly common?: readonly Omit<RecordOf<T>, 'id'>[];
   /** What stands behind the name in the list. */
   readonly line: (record: RecordOf<T>, selection: Selection, records: BookRecords) => string;
   readonly rows?: (records: BookRecords, selection: Selection) => readonly RecordOf<T>[];

@@ -27,6 +27,13 @@ export const gels: BagKind<'gels', GelValues> = {
     loss: String(lossStops),
   }),
   make: ({ mired, tint, loss }) => success({ mired, tint, lossStops: loss }),
+  // 10^6 / 3200 - 10^6 / 5600 = 134 mired, halves and quarters of it.
+  common: [
+    { name: 'Full to tungsten', mired: 134, tint: 0, lossStops: 0.7 },
+    { name: 'Half to tungsten', mired: 67, tint: 0, lossStops: 0.4 },
+    { name: 'Full to daylight', mired: -134, tint: 0, lossStops: 1.5 },
+    { name: 'Half to daylight', mired: -67, tint: 0, lossStops: 1 },
+  ],
   line: ({ mired, tint, lossStops }) => {
     // Shown on the light it is made for: warm ones on daylight, cool ones on tungsten.
     const on = mired < 0 ? 3200 : 5600;

@@ -20,6 +20,12 @@ export const lights: BagKind<'lights', { readonly kelvin: number; readonly tint:
   ],
   textsOf: ({ kelvin, tint }) => ({ kelvin: String(kelvin), tint: String(tint) }),
   make: success,
+  common: [
+    { name: 'Tungsten', kelvin: 3200, tint: 0 },
+    { name: 'Daylight lamp', kelvin: 5600, tint: 0 },
+    { name: 'Noon sun', kelvin: 5500, tint: 0 },
+    { name: 'Overcast sky', kelvin: 6500, tint: 0 },
+  ],
   line: ({ kelvin, tint }, { plan }) => {
     const off = Math.round(miredShift(kelvin, plan.kelvin));
     return `${kelvin} K, ${(1e6 / kelvin).toFixed(0)} mired${tintWords(tint)}; ${signed(off)} mired off the dial`;

@@ -46,6 +46,10 @@ export const monitors: BagKind<'monitors', MonitorValues> = {
     range: monitor.range,
   }),
   make: ({ points, ...rest }) => success({ lutPoints: points, ...rest }),
+  common: [
+    { name: 'On-camera monitor', lutPoints: 33, inches: 7, peak: 1000, range: 'SDR' },
+    { name: 'Director’s monitor', lutPoints: 33, inches: 17, peak: 350, range: 'SDR' },
+  ],
   line: (monitor) => {
     const points = monitor.lutPoints;
     const loads = points === 0 ? 'no LUT: shows the recording as it is' : `${points}-point LUT`;

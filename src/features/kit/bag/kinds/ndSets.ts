@@ -18,6 +18,8 @@ type NdValues = {
 const leanWords = ({ mired, tint }: NdSetRecord['lean']) =>
   mired === 0 && tint === 0 ? 'neutral' : `leans ${signed(mired)} mired${tintWords(tint)}`;
 
+const NEUTRAL = { mired: 0, tint: 0 };
+
 const GLASS = 'Values: type what is on the glass, such as 0.3 0.6 0.9, or the least and the most.';
 const TURNS = 'Values: a filter that turns has a least and a most, such as 2 5.';
 
@@ -69,6 +71,10 @@ export const ndSets: BagKind<'ndSets', NdValues> = {
     if (kind === 'variable' && !(stops.length === 2 && stops[1] > stops[0])) return failure('values', TURNS);
     return success({ kind, unit, stops, lean: { mired, tint }, fits: fits || undefined });
   },
+  common: [
+    { name: 'Squares', kind: 'fixed', unit: 'density', stops: [1, 2, 3, 4, 6], lean: NEUTRAL },
+    { name: 'Turning ND', kind: 'variable', unit: 'stops', stops: [2, 5], lean: NEUTRAL },
+  ],
   line: ({ kind, unit, stops, lean, fits }, _selection, { cameras }) => {
     const span = stops.map((value) => printStopsExact(value).replace('+', '')).join(' to ');
     const values = kind === 'fixed' ? stops.map(ND_UNITS[unit].print).join(', ') : `turns ${span} stops`;
