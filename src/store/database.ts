@@ -4,7 +4,8 @@ import { TABLE_NAMES, type RecordOf, type TableName } from './tables.ts';
 
 const DATABASE_NAME = 'candelum';
 
-const LATEST = Math.max(...MIGRATIONS.map(({ version }) => version));
+/** The schema version of this app. */
+export const LATEST = Math.max(...MIGRATIONS.map(({ version }) => version));
 
 /** The records of this browser. A new database is filled with the demo shoot. */
 export class Database extends Dexie {

@@ -15,6 +15,7 @@ const ProfileMaker = later(() => import('./ProfileMaker.tsx').then((part) => par
 const ZebraSheet = later(() => import('./ZebraSheet.tsx').then((part) => part.ZebraSheet));
 const ShootsView = later(() => import('./shoots/ShootsView.tsx').then((part) => part.ShootsView));
 const NewCameraView = later(() => import('./newCamera/NewCameraView.tsx').then((part) => part.NewCameraView));
+const RecordsView = later(() => import('./records/RecordsView.tsx').then((part) => part.RecordsView));
 const BagView = later(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
@@ -63,6 +64,7 @@ const PARTS = {
   bag: { name: 'Bag', View: BagView },
   shoots: { name: 'Shoots', View: ShootsView },
   new: { name: 'New camera', View: NewCameraView },
+  records: { name: 'Back-up', View: RecordsView },
 } as const;
 /** Kit: cameras, profiles, and what else is in the bag. */
 export const KitView = () => <ScreenParts of="the kit" parts={PARTS} first="camera" />;

@@ -1,4 +1,4 @@
-import type { Database } from '../database.ts';
+import { LATEST, type Database } from '../database.ts';
 import { TABLE_NAMES, type TableName } from '../tables.ts';
 
 /** Pictures are large and can be missed; everything typed is in the rest. */
@@ -8,6 +8,12 @@ const SAVED = TABLE_NAMES.filter((name) => name !== 'thumbnails');
 export const allRecordsJson = async (database: Database, now: Date): Promise<string> => {
   const tables: { [T in TableName]?: unknown[] } = {};
   for (const name of SAVED) tables[name] = await database.table<unknown>(name).toArray();
-  const file = { format: 'candelum-records', version: 1, exportedAt: now.toISOString(), tables };
+  const file = {
+    format: 'candelum-records',
+    version: 1,
+    schema: LATEST,
+    exportedAt: now.toISOString(),
+    tables,
+  };
   return `${JSON.stringify(file, null, 2)}\n`;
 };

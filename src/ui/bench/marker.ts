@@ -40,3 +40,6 @@ export const markOpened = (isNew: boolean, now: Date): Marker | undefined => {
 
 export const markSaved = (now: Date): void =>
   write({ since: readMarker()?.since ?? now.toISOString(), savedAt: now.toISOString() });
+
+/** When the records were saved last; undefined where they never were. */
+export const savedAt = (): string | undefined => readMarker()?.savedAt;

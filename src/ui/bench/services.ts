@@ -27,6 +27,13 @@ export type Services = {
   readonly lost: () => Marker | undefined;
 };
 
+/** Back-ups begin once the screen stands. */
+const LATER_MS = 3000;
+const keepSafe = (services: Services) =>
+  import('../backup/folder.ts')
+    .then(({ resumeFolder, askToKeep }) => Promise.all([resumeFolder(services), askToKeep(services)]))
+    .catch(() => undefined);
+
 type OpenServices = { readonly services: Services; readonly close: () => void };
 
 const open = (): OpenServices => {
@@ -49,11 +56,10 @@ const open = (): OpenServices => {
     stop();
     lost = markOpened(database.isNew, new Date());
     void import('./unsentNotes.ts').then(({ sendUnsent }) => sendUnsent(book, database));
+    setTimeout(() => void keepSafe(services), LATER_MS);
   });
-  return {
-    services: { database, book, session, luts, bracket, strip: createStrip(), lost: () => lost },
-    close,
-  };
+  const services = { database, book, session, luts, bracket, strip: createStrip(), lost: () => lost };
+  return { services, close };
 };
 
 // Kept on the window: a hot reload makes this module anew, and the one before must let go of its workers and records.

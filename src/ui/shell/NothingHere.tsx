@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import { demoEdit } from '#store/demo/demoEdit.ts';
 import { useBench, useRecords } from '../bench/hooks.ts';
 import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
+import { RestorePanel } from '../backup/RestorePanel.tsx';
 import { Empty } from '../parts/Empty.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 
@@ -43,6 +44,7 @@ export const NothingHere = () => {
       </div>
       {records.problem && <p className="text-warn mt-2">{records.problem}</p>}
       <SetAsideNotice items={records.setAside} />
+      <RestorePanel />
     </Empty>
   );
 };
