@@ -16,6 +16,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // offline.spec.ts lets it in: what it answers, a test's routes do not see.
+    serviceWorkers: 'block',
     // Past the doors of a first start; firstStart.spec.ts begins before them.
     storageState: {
       cookies: [],

@@ -13,9 +13,11 @@ export const MEANT = 'meant by the test';
 export const MEANT_PATH = 'meant-by-the-test';
 
 /** Fails the run on any request that leaves this machine, on page errors and on anything the policy blocks. */
-export const test = base.extend<{ watched: void }>({
+export const test = base.extend<{ watched: void; stopsServer: boolean }>({
+  /** What the browser says of a server that is not there is no fault. */
+  stopsServer: [false, { option: true }],
   watched: [
-    async ({ context }, use) => {
+    async ({ context, stopsServer }, use) => {
       const outside: string[] = [];
       const errors: string[] = [];
       context.on('request', (request) => {
@@ -30,7 +32,8 @@ export const test = base.extend<{ watched: void }>({
         const asked =
           message.location().url.endsWith(MISSING_PAGE) ||
           [MEANT, MEANT_PATH].some((words) => message.text().includes(words));
-        if (message.type() === 'error' && !asked) errors.push(message.text());
+        const isGone = stopsServer && message.text().startsWith('Failed to load resource: net::ERR_');
+        if (message.type() === 'error' && !asked && !isGone) errors.push(message.text());
       });
       await use();
       expect(outside, 'requests that leave localhost').toEqual([]);

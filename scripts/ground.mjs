@@ -102,7 +102,7 @@ export const build = () => {
   buildKernels();
   if (buildIsFresh()) return;
   say('Building…');
-  run('npx', ['--no-install', 'next', 'build']);
+  run('npm', ['run', '--silent', 'build']);
 };
 
 /** Starts the production server and waits until it answers. */

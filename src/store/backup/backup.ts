@@ -9,7 +9,7 @@ import type { Archive, ArchiveFile } from '#workers/archive/protocol.ts';
 export type Rows = { readonly [T in TableName]?: readonly unknown[] };
 
 /** The document of a back-up. */
-export type BackupDocument = {
+type BackupDocument = {
   readonly format: 'candelum-backup';
   readonly version: 1;
   /** Of the database that it was taken from. */

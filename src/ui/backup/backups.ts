@@ -7,7 +7,8 @@ import type { Book } from '#store/book.ts';
 import type { Database } from '#store/database.ts';
 import { startArchive } from '#workers/archive/client.ts';
 
-type Kept = { readonly database: Database; readonly book: Book };
+/** The records of a window. */
+export type Kept = { readonly database: Database; readonly book: Book };
 
 const STOPPED = 'The back-up was stopped: do it again.';
 

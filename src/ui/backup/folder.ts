@@ -2,10 +2,9 @@
 
 import Dexie from 'dexie';
 import { createStore } from 'zustand/vanilla';
-import type { Services } from '../bench/services.ts';
 import { markSaved } from '../bench/marker.ts';
 import { failureWords } from '#store/words.ts';
-import { makeBackup } from './backups.ts';
+import { makeBackup, type Kept } from './backups.ts';
 
 // Back-ups into a folder that the user chose, one file a day, written again after each change.
 
@@ -41,16 +40,16 @@ const shelf = () => {
 };
 
 let folder: Folder | undefined;
-let services: Services | undefined;
+let records: Kept | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 const fileName = (now: Date): string => `candelum-${now.toISOString().slice(0, 10)}.zip`;
 
 /** Writes the back-up of the day; the file that was there stays until the new one is whole. */
-export const saveToFolder = async (now = new Date()): Promise<void> => {
-  if (!folder || !services) return;
+const saveToFolder = async (now = new Date()): Promise<void> => {
+  if (!folder || !records) return;
   try {
-    const made = await makeBackup(services, { now });
+    const made = await makeBackup(records, { now });
     if (!made.ok) throw new Error(made.reason);
     const file = await folder.getFileHandle(fileName(now), { create: true });
     const stream = await file.createWritable();
@@ -69,21 +68,21 @@ const soon = () => {
 };
 
 const watch = () => {
-  const mine = `idb://${services?.database.name ?? ''}/`;
+  const mine = `idb://${records?.database.name ?? ''}/`;
   Dexie.on('storagemutated', (parts: Readonly<Record<string, unknown>>) => {
     if (folder && Object.keys(parts).some((part) => part.startsWith(mine))) soon();
   });
 };
 
-const begin = async (opened: Services, chosen: Folder): Promise<void> => {
-  services = opened;
+const begin = async (opened: Kept, chosen: Folder): Promise<void> => {
+  records = opened;
   folder = chosen;
   folderState.setState({ name: chosen.name, isAsking: false, problem: undefined });
   await saveToFolder();
 };
 
 /** Asks for a folder and writes the first back-up there. Nothing changes where none is chosen. */
-export const chooseFolder = async (opened: Services): Promise<void> => {
+export const chooseFolder = async (opened: Kept): Promise<void> => {
   const chosen = await (window as Picker).showDirectoryPicker?.(MODE).catch(() => undefined);
   if (!chosen) return;
   await shelf().put({ id: 'folder', folder: chosen });
@@ -91,7 +90,7 @@ export const chooseFolder = async (opened: Services): Promise<void> => {
 };
 
 /** The permission of an earlier visit, asked for again; by a press, for the browser wants one. */
-export const goOnWithFolder = async (opened: Services): Promise<void> => {
+export const goOnWithFolder = async (opened: Kept): Promise<void> => {
   const kept = (await shelf().get('folder'))?.folder;
   if (kept && (await kept.requestPermission?.(MODE)) !== 'denied') await begin(opened, kept);
 };
@@ -104,8 +103,8 @@ export const leaveFolder = async (): Promise<void> => {
 };
 
 /** The folder of an earlier visit goes on being written to, where the browser still allows it. */
-export const resumeFolder = async (opened: Services): Promise<void> => {
-  services = opened;
+export const resumeFolder = async (opened: Kept): Promise<void> => {
+  records = opened;
   watch();
   if (!canKeepFolder()) return;
   const kept = (
@@ -120,7 +119,7 @@ export const resumeFolder = async (opened: Services): Promise<void> => {
 };
 
 /** Asks the browser to keep the records for good, once there is something of the user's own in them. */
-export const askToKeep = async ({ book }: Pick<Services, 'book'>): Promise<void> => {
+export const askToKeep = async ({ book }: Pick<Kept, 'book'>): Promise<void> => {
   const { shoots, cameras } = book.getState();
   const isOwn = [...shoots.values(), ...cameras.values()].some(({ isDemo }) => !isDemo);
   if (isOwn && !(await navigator.storage?.persisted?.())) await navigator.storage?.persist?.();

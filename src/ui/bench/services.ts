@@ -30,9 +30,7 @@ export type Services = {
 /** Back-ups begin once the screen stands. */
 const LATER_MS = 3000;
 const keepSafe = (services: Services) =>
-  import('../backup/folder.ts')
-    .then(({ resumeFolder, askToKeep }) => Promise.all([resumeFolder(services), askToKeep(services)]))
-    .catch(() => undefined);
+  import('./keepSafe.ts').then(({ keepSafe: keep }) => keep(services)).catch(() => undefined);
 
 type OpenServices = { readonly services: Services; readonly close: () => void };
 

@@ -2,8 +2,11 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { useStore } from 'zustand';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
+import { newVersion } from '../offline/newVersion.ts';
+import { takeNewVersion } from '../offline/offline.ts';
 import { LostNotice } from './LostNotice.tsx';
 import { Notice } from './Notice.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
@@ -15,6 +18,7 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
   const lost = lostBefore();
   const records = useRecords();
   const [leftOut] = useState(leftOutSetups);
+  const { waiting } = useStore(newVersion);
   const selection = useSelection();
   const { failure, frame } = useSession((state) => ({ failure: state.failure, frame: state.frame }));
   return (
@@ -48,6 +52,14 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
             }}
           >
             Show it again
+          </Button>
+        </Notice>
+      )}
+      {waiting && (
+        <Notice>
+          <span>A new version of Candelum is ready. Nothing typed is lost by loading it.</span>
+          <Button size="sm" variant="outline-secondary" onClick={() => takeNewVersion(waiting)}>
+            Load it
           </Button>
         </Notice>
       )}

@@ -1,9 +1,11 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { useStore } from 'zustand';
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import { leftOutSetups } from '../bench/leftOut.ts';
 import { later } from '../later.tsx';
+import { newVersion } from '../offline/newVersion.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
 import type { Said } from './useLogTake.ts';
 
@@ -25,8 +27,9 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
     const timer = setTimeout(hush, SHOWN_MS);
     return () => clearTimeout(timer);
   }, [said, hush]);
+  const { waiting } = useStore(newVersion);
   const counted = [setAside, problems, leftOut].some(({ length }) => length > 0);
-  const isSaid = [failure, said, problem, isReadOnly, lost()].some(Boolean) || counted;
+  const isSaid = [failure, said, problem, isReadOnly, waiting, lost()].some(Boolean) || counted;
   return (
     <div className="notices" aria-live="polite">
       {isSaid && <NoticeList said={said} hush={hush} />}
