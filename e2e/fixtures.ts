@@ -225,3 +225,31 @@ export const remove = async (page: Page, what: string): Promise<void> => {
   await page.getByRole('button', { name, exact: true }).click();
   await page.getByRole('dialog', { name, exact: true }).getByRole('button', { name: 'Delete' }).click();
 };
+
+/** Every screen, and every part of one. */
+export const VIEWS = [
+  'kit',
+  'plan',
+  'judge',
+  'log',
+  'handoff',
+  'luts',
+  'luts&below=kit',
+  'luts&below=file',
+  'luts&part=inspect',
+  'luts&part=combine&below=file',
+  'luts&part=compare',
+  'luts&part=order',
+  'kit&part=zebra',
+  'kit&part=bag',
+  'kit&part=shoots',
+  'kit&part=new',
+  'kit&part=records',
+  'kit&figures=readings',
+  'kit&figures=matrix',
+  'plan&part=figures',
+  'plan&part=profile',
+  'plan&part=balance',
+  'plan&part=day',
+  'plan&part=checklist',
+];

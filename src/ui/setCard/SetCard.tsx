@@ -1,6 +1,7 @@
 'use client';
 
 import { dequal } from 'dequal';
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useCard, useSelection } from '../bench/hooks.ts';
@@ -61,15 +62,26 @@ export const SetCard = () => {
   const selection = useSelection();
   const { numbers, profile } = useCard();
   useWhenIdle(CellPopover.fetch);
+  /** On a small screen it is folded to what is aimed for. */
+  const [isOpen, setOpen] = useState(false);
   const input = { selection, numbers, draftName: profile.isDraft ? profile.name : undefined };
   return (
-    <header className="set-card" aria-label="Set card">
+    <header className={`set-card${isOpen ? ' set-card-open' : ''}`} aria-label="Set card">
       <Chooser />
       <div className="set-cells">
         {CELLS.map((cell) => (
           <CardCell key={cell.id} cell={cell} input={input} />
         ))}
       </div>
+      <Button
+        variant="bare"
+        className="card-fold"
+        aria-expanded={isOpen}
+        aria-label={isOpen ? 'Fold the set card' : 'Whole set card'}
+        onClick={() => setOpen(!isOpen)}
+      >
+        {isOpen ? <ChevronUp size={20} aria-hidden="true" /> : <ChevronDown size={20} aria-hidden="true" />}
+      </Button>
     </header>
   );
 };

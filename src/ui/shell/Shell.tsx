@@ -9,7 +9,7 @@ import { BenchProvider } from '../bench/BenchProvider.tsx';
 import { openServices } from '../bench/services.ts';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
-import { StopLadder } from '../ladder/StopLadder.tsx';
+import { LadderSheet } from '../ladder/LadderSheet.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
@@ -146,8 +146,16 @@ const Frame = ({ children }: { children: ReactNode }) => {
           <Notices said={said} hush={hush} />
           {(doors || stop !== undefined) && <FirstStart />}
           {children}
+          <div className="work-foot">
+            <Button variant="outline-secondary" onClick={next}>
+              Surround
+            </Button>
+            <Button variant="outline-secondary" onClick={() => setHelp(true)}>
+              Keys
+            </Button>
+          </div>
         </main>
-        <StopLadder />
+        <LadderSheet />
       </div>
       {help !== undefined && <KeyHelp show={help} onHide={() => setHelp(false)} />}
     </LogContext>

@@ -21,6 +21,16 @@ const between = ([x0, y0]: readonly [number, number], [x1, y1]: readonly [number
   height: Math.abs(y1 - y0),
 });
 
+/** What a finger holds a patch by, px on the screen. */
+const HOLD = 44;
+
+/** What a finger takes of a patch: the patch, and around a small one as much as a finger is wide. */
+const PatchHold = ({ rect, least }: { rect: Rect; least: number }) => {
+  const [width, height] = [Math.max(least, rect.width), Math.max(least, rect.height)];
+  const [x, y] = [rect.x + (rect.width - width) / 2, rect.y + (rect.height - height) / 2];
+  return <rect className="patch-hold" {...{ x, y, width, height }} />;
+};
+
 /** Patches on the picture: draw with the chosen tool, drag to move, arrow keys when focused, Delete takes off. */
 export const PatchLayer = ({
   width,
@@ -122,6 +132,7 @@ export const PatchLayer = ({
           onKeyDown={(event) => onKey(event, patch)}
           onPointerDown={(event) => start(event, 'move', patch)}
         >
+          <PatchHold rect={patch.rect} least={HOLD * unit} />
           <rect className="patch-edge" {...patch.rect} />
           <rect className="patch-line" {...patch.rect} />
           <g transform={`translate(${patch.rect.x} ${patch.rect.y - 6 * unit}) scale(${unit})`}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { Crosshair } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -16,7 +17,7 @@ import { PictureSheet } from './PictureSheet.tsx';
 import { PictureTools } from './PictureTools.tsx';
 import { ReadingControls } from './ReadingControls.tsx';
 import { SourceControls } from './SourceControls.tsx';
-import { toolsFor, type Tool } from './tools.ts';
+import { middleOf, toolsFor, type Tool } from './tools.ts';
 import { usePictureDrawing } from './usePictureDrawing.ts';
 import { usePictureKeys } from './usePictureKeys.ts';
 
@@ -57,14 +58,19 @@ const MarkPicker = ({
   tools,
   tool,
   onPick,
+  onMiddle,
 }: {
   tools: readonly Tool[];
   tool: Tool;
   onPick: (id: string) => void;
+  onMiddle: () => void;
 }) => (
-  <label className="mark-pick">
-    <span className="quiet">Mark</span>
+  <span className="mark-pick">
+    <label className="quiet" htmlFor="mark-pick">
+      Mark
+    </label>
     <Form.Select
+      id="mark-pick"
       size="sm"
       title="Drag on the picture to mark it"
       value={tool.id}
@@ -76,7 +82,17 @@ const MarkPicker = ({
         </option>
       ))}
     </Form.Select>
-  </label>
+    <Button
+      size="sm"
+      variant="outline-secondary"
+      className="icon-button"
+      aria-label={`Mark ${tool.name} in the middle`}
+      title="Mark it in the middle; arrow keys move it from there"
+      onClick={onMiddle}
+    >
+      <Crosshair size={16} aria-hidden="true" />
+    </Button>
+  </span>
 );
 
 /** The frame with zebras, false colour, contours, guides and patches; open by button, drop, or from the demo. */
@@ -123,7 +139,15 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
         <SourceControls onOpen={open} />
         {frame && (
           <>
-            <MarkPicker tools={tools} tool={tool} onPick={setToolId} />
+            <MarkPicker
+              tools={tools}
+              tool={tool}
+              onPick={setToolId}
+              onMiddle={() => {
+                const { id, kind, subjectId } = tool;
+                session.frame.setPatch({ id, kind, subjectId, rect: middleOf(frame.info) });
+              }}
+            />
             <Segmented
               label="Zoom"
               options={[

@@ -1,3 +1,4 @@
+import type { Rect } from '#core/frame/frame.ts';
 import type { PatchKind } from '#core/scopes/measure.ts';
 
 /** What a drag on the picture marks. */
@@ -17,3 +18,9 @@ export const toolsFor = (subjects: readonly Named[]): readonly Tool[] => [
   { id: 'neutral', kind: 'neutral', name: 'neutral' },
   { id: 'white', kind: 'white', name: 'white' },
 ];
+
+/** A patch in the middle of a picture, for those who do not drag: a tenth of it wide, square. */
+export const middleOf = ({ width, height }: { readonly width: number; readonly height: number }): Rect => {
+  const side = Math.max(1, Math.round(Math.min(width, height) / 10));
+  return { x: Math.round((width - side) / 2), y: Math.round((height - side) / 2), width: side, height: side };
+};

@@ -28,14 +28,7 @@ const QuestionRow = ({ id, answers }: { id: QuestionId; answers: Values }) => {
       {choices ? (
         <SelectField name={id} label={label} options={[['', 'don’t know'], ...choices]} />
       ) : (
-        <TextField
-          name={id}
-          label={label}
-          isNumber={!isWords}
-          hint={hint}
-          maxLength={80}
-          autoFocus={id === 'name'}
-        />
+        <TextField name={id} label={label} isNumber={!isWords} hint={hint} maxLength={80} />
       )}
       <p className="quiet">
         {find}{' '}

@@ -57,7 +57,9 @@ export const NewShootForm = () => {
                 {...form.register('cameraIds')}
               />
             ))}
-            <Link href={hrefTo('/kit', 'new')}>Set up a new camera</Link>
+            <Link className="btn btn-outline-secondary btn-sm" href={hrefTo('/kit', 'new')}>
+              Set up a new camera
+            </Link>
           </fieldset>
           <FormProblems className="anchor-wide" />
           <Button
