@@ -66,7 +66,17 @@ const MarkPicker = ({
   onMiddle: () => void;
 }) => (
   <span className="mark-pick">
-    <label className="quiet" htmlFor="mark-pick">
+    <Button
+      size="sm"
+      variant="outline-secondary"
+      className="icon-button"
+      aria-label={`Mark ${tool.name} in the middle`}
+      title="Mark it in the middle; arrow keys move it from there"
+      onClick={onMiddle}
+    >
+      <Crosshair size={16} aria-hidden="true" />
+    </Button>
+    <label className="visually-hidden" htmlFor="mark-pick">
       Mark
     </label>
     <Form.Select
@@ -82,16 +92,6 @@ const MarkPicker = ({
         </option>
       ))}
     </Form.Select>
-    <Button
-      size="sm"
-      variant="outline-secondary"
-      className="icon-button"
-      aria-label={`Mark ${tool.name} in the middle`}
-      title="Mark it in the middle; arrow keys move it from there"
-      onClick={onMiddle}
-    >
-      <Crosshair size={16} aria-hidden="true" />
-    </Button>
   </span>
 );
 

@@ -36,6 +36,8 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   const [answer, setAnswer] = useState<{
     readonly coding: Coding;
     readonly solved: Result<ProfileSolution>;
+    /** The fields that a failure is about. */
+    readonly wrong: readonly string[];
   }>();
   const isTouched = answer !== undefined;
   const papers = touchedPapers ?? startPapers;
@@ -44,7 +46,8 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   const resolver = resultResolver<Values, ProfileSolution>(
     (values) => {
       const solved = soundSolution(way.solve({ ...values, ...papers }, coding, gamut));
-      setAnswer({ coding, solved });
+      const wrong = solved.ok ? [] : way.fieldsAt(solved.where, { ...values, ...papers });
+      setAnswer({ coding, solved, wrong });
       return solved;
     },
     (where, values) => way.fieldsAt(where, { ...values, ...papers }),
@@ -54,7 +57,7 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
     defaultValues: start,
     resolver,
   });
-  const { reset, setValue, trigger } = form;
+  const { reset, setValue, trigger, clearErrors, setError } = form;
   const typed = useWatch({ control: form.control });
 
   // What is not typed counts as well: it is solved anew once the change is in place.
@@ -72,6 +75,14 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   useEffect(() => {
     if (changes > 0) void trigger();
   }, [changes, trigger]);
+  // Readings lean on each other: what one of them mends is no longer wrong with another.
+  useEffect(() => {
+    if (!answer) return;
+    clearErrors();
+    if (answer.solved.ok) return;
+    const { reason } = answer.solved;
+    answer.wrong.forEach((name) => setError(name, { type: 'solve', message: reason }));
+  }, [answer, clearErrors, setError]);
   // The camera records another way now: the same numbers mean another curve.
   useEffect(() => {
     if (answer && answer.coding !== coding) void trigger();
