@@ -1,10 +1,13 @@
 // After `next build`: the service worker, with the list of all files that the app needs without its server.
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, sep } from 'node:path';
 import { build } from 'esbuild';
 
-const PAGES = ['/', '/kit', '/plan', '/judge', '/log', '/luts', '/handoff'];
+// Every folder of the app that holds a page.
+const PAGES = readdirSync('src/app', { recursive: true })
+  .filter((path) => path.endsWith('page.tsx'))
+  .map((path) => `/${path.split(sep).slice(0, -1).join('/')}`);
 
 const filesIn = (folder) =>
   readdirSync(folder, { recursive: true, withFileTypes: true })

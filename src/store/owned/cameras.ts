@@ -1,29 +1,26 @@
 import { gone, turned, type Owned } from './owned.ts';
 
-/** A camera with its plans. Takes stay in the log: they carry the card they were shot by.  */
+/** A camera with its plans. Takes stay in the log: they carry the card they were shot by. */
 export const cameras: Owned<'cameras'> = {
   table: 'cameras',
   nameOf: ({ name }) => name,
   renamed: (camera, name) => ({ ...camera, name }),
-  removal: (book, { id }) => [
-    ...gone(
-      'cameras',
-      [...book.cameras.values()].filter((one) => one.id === id),
-    ),
+  removal: (book, camera) => [
+    ...gone('cameras', [camera]),
     ...gone(
       'plans',
-      [...book.plans.values()].filter(({ cameraId }) => cameraId === id),
+      [...book.plans.values()].filter(({ cameraId }) => cameraId === camera.id),
     ),
     ...turned(
       'setups',
-      [...book.setups.values()].filter(({ cameraIds }) => cameraIds.includes(id)),
-      (setup) => ({ ...setup, cameraIds: setup.cameraIds.filter((one) => one !== id) }),
+      [...book.setups.values()].filter(({ cameraIds }) => cameraIds.includes(camera.id)),
+      (setup) => ({ ...setup, cameraIds: setup.cameraIds.filter((one) => one !== camera.id) }),
     ),
     ...turned(
       'ndSets',
-      [...book.ndSets.values()].filter(({ fits }) => fits === id),
+      [...book.ndSets.values()].filter(({ fits }) => fits === camera.id),
       ({ fits: _, ...set }) => set,
     ),
   ],
-  without: 'go on without it',
+  without: 'will go on without it',
 };

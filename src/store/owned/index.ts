@@ -101,7 +101,7 @@ export const dependentWords = <T extends OwnedTable>(
   const others = changes.filter((change) => change.table !== table || change.id !== record.id);
   const along = others.filter(({ after }) => after === undefined);
   const left = others.filter(({ after }) => after !== undefined);
-  const { without = 'change' } = ownedOf(table);
+  const { without = 'will change' } = ownedOf(table);
   return [
     ...(along.length > 0 ? [`Deleted with it: ${counted(along)}.`] : []),
     ...(left.length > 0 ? [`${counted(left)} ${without}.`] : []),

@@ -35,5 +35,5 @@ export const luts: Owned<'luts'> = {
       ),
     ];
   },
-  without: 'show the computed picture',
+  without: 'will show the computed picture',
 };

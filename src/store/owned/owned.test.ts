@@ -60,7 +60,7 @@ describe('deleting', () => {
     ],
     ['setups', 'furnace-mouth', /^Deleted with it: 2 plans, \d+ takes and 1 thumbnail\.$/],
     ['cameras', 'air-cam', /^Deleted with it: 2 plans\.$/],
-    ['luts', 'lantern-guard', /^1 plan show the computed picture\.$/],
+    ['luts', 'lantern-guard', /^1 plan will show the computed picture\.$/],
   ] as const)('%s %s says what goes along, and undo brings it all back', async (table, id, says) => {
     const { database, book } = await filled();
     const record = book.getState()[table].get(id)!;
@@ -124,7 +124,7 @@ describe('deleting', () => {
     });
     const edit = await removal(database, book, 'profiles', own);
     expect(dependentWords('profiles', own, edit)).toEqual([
-      '1 camera and 1 plan fall back to another profile.',
+      '1 camera and 1 plan will fall back to another profile.',
     ]);
     await book.edit(edit);
     expect(book.getState().cameras.get('a-cam')?.starts).toEqual({});

@@ -37,7 +37,7 @@ export type Owned<T extends TableName> = {
   ) => readonly Change[];
   /** What is taken out or changed when it goes. */
   readonly removal: (book: BookRecords, record: RecordOf<T>, held: Held) => readonly Change[];
-  /** What becomes of records that go on without it, after their count: `fall back to another`. */
+  /** What becomes of records that go on without it, after their count: `will fall back to another`. */
   readonly without?: string;
   /** Why it stays, where it cannot be deleted or renamed. */
   readonly staying?: (book: BookRecords, record: RecordOf<T>) => string | undefined;

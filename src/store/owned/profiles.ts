@@ -1,8 +1,6 @@
 import { isBuiltIn, STANDARD_PROFILE } from '../builtIn.ts';
 import { gone, turned, type Owned } from './owned.ts';
 
-const isIn = (id: string) => (ids: readonly string[]) => ids.includes(id);
-
 /**
  * A profile on cameras and plans. Without it they fall back to the camera's first other one; a camera left without
  * any keeps the standard picture. Takes that were logged keep the curve they had.
@@ -12,7 +10,6 @@ export const profiles: Owned<'profiles'> = {
   nameOf: ({ name }) => name,
   renamed: (profile, name) => ({ ...profile, name }),
   removal: (book, profile) => {
-    const holds = isIn(profile.id);
     const left = (ids: readonly string[]): string[] => {
       const others = ids.filter((id) => id !== profile.id);
       return others.length > 0 ? others : [STANDARD_PROFILE];
@@ -22,7 +19,7 @@ export const profiles: Owned<'profiles'> = {
       ...turned(
         'cameras',
         [...book.cameras.values()].filter(
-          ({ profileIds, starts }) => holds(profileIds) || starts?.profileId === profile.id,
+          ({ profileIds, starts }) => profileIds.includes(profile.id) || starts?.profileId === profile.id,
         ),
         (camera) => {
           const { profileId, ...starts } = camera.starts ?? {};
@@ -43,7 +40,7 @@ export const profiles: Owned<'profiles'> = {
       ),
     ];
   },
-  without: 'fall back to another profile',
+  without: 'will fall back to another profile',
   staying: (_book, { id }) =>
     isBuiltIn('profiles', id) ? 'It ships with the app; duplicate it to have one of your own.' : undefined,
 };

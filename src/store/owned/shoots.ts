@@ -1,8 +1,7 @@
-import { planId } from '../records/plan.ts';
 import { nextOrder } from '../newShoot.ts';
 import { setupsOf, shootsOf } from '../selection.ts';
 import { added, asOwn, gone, type Owned } from './owned.ts';
-import { plansOf } from './setups.ts';
+import { plannedAlike, plansOf } from './setups.ts';
 
 /** A shoot with its set-ups, their plans, its people and its log. A copy is planned alike; nothing was shot yet. */
 export const shoots: Owned<'shoots'> = {
@@ -18,14 +17,8 @@ export const shoots: Owned<'shoots'> = {
       added('shoots', { ...asOwn(shoot), id: shootId, name, order: nextOrder(shootsOf(book)) }),
       ...people.map((one) => added('subjects', { ...one, id: person.get(one.id)!, shootId })),
       ...setupsOf(book, shoot.id).flatMap((setup) => {
-        const setupId = id();
         const subjectIds = setup.subjectIds.flatMap((one) => person.get(one) ?? []);
-        return [
-          added('setups', { ...setup, id: setupId, shootId, subjectIds, ticked: {} }),
-          ...plansOf(book, setup).map((plan) =>
-            added('plans', { ...plan, id: planId(setupId, plan.cameraId), setupId }),
-          ),
-        ];
+        return plannedAlike(book, setup, { ...setup, id: id(), shootId, subjectIds });
       }),
     ];
   },

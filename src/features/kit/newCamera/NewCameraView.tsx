@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { useEffect, useState } from 'react';
+import { printStops } from '#core/units.ts';
 import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
 import { FormProblems, SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -114,6 +115,10 @@ export const NewCameraView = () => {
                 question; Kit changes each of them later.
               </p>
             )}
+            <p className="quiet">
+              Not asked, and taken as usual: {PLAIN_CAMERA.kelvinRange.join(' to ')} K, no tint, usable down
+              to {printStops(PLAIN_CAMERA.floorStops)} stops from grey. Kit measures or changes them.
+            </p>
             <FormProblems />
             <Button type="submit" variant="primary" disabled={form.formState.isSubmitting}>
               Add camera and show its card
