@@ -116,8 +116,9 @@ export const NewCameraView = () => {
               </p>
             )}
             <p className="quiet">
-              Not asked, and taken as usual: {PLAIN_CAMERA.kelvinRange.join(' to ')} K, no tint, usable down
-              to {printStops(PLAIN_CAMERA.floorStops)} stops from grey. Kit measures or changes them.
+              Not asked, and taken as usual: BT.709 primaries for a typed profile, ISO 100 to 12800,{' '}
+              {PLAIN_CAMERA.kelvinRange.join(' to ')} K, no tint, usable down to{' '}
+              {printStops(PLAIN_CAMERA.floorStops)} stops from grey. Kit measures or changes them.
             </p>
             <FormProblems />
             <Button type="submit" variant="primary" disabled={form.formState.isSubmitting}>

@@ -115,7 +115,7 @@ const QUESTIONS = {
   baseIsos: {
     label: 'Base ISO',
     find: 'Called native or base; else the lowest ISO that the profile lets you set.',
-    assumed: 'ISO 800',
+    assumed: 'ISO 800 for a log, 100 for a flat or a standard picture',
     hint: '800',
     fills: fills('baseIsos'),
   },
