@@ -7,6 +7,9 @@ const DATABASE_NAME = 'candelum';
 /** The schema version of this app. */
 export const LATEST = Math.max(...MIGRATIONS.map(({ version }) => version));
 
+/** What a new database begins with, by table. */
+export type FirstRows = { readonly [T in TableName]?: readonly RecordOf<T>[] };
+
 /** The records of this browser. A new database is filled with the demo shoot. */
 export class Database extends Dexie {
   constructor(name = DATABASE_NAME, options: { readonly demo?: boolean } = {}) {
@@ -23,6 +26,7 @@ export class Database extends Dexie {
         // The demo is loaded where it is wanted; the transaction waits for it.
         const { demoRecords } = await Dexie.waitFor(import('./demo/index.ts'));
         const records = demoRecords();
+        this.onFilling?.(records);
         for (const name of TABLE_NAMES) {
           const rows = records[name];
           if (rows) await transaction.table(name).bulkAdd([...rows]);
@@ -33,6 +37,8 @@ export class Database extends Dexie {
 
   /** Nothing was stored here before. */
   isNew = false;
+  /** Told what a new database is being filled with, before it is stored. */
+  onFilling?: (rows: FirstRows) => void;
   /** Written by a newer version of the app: it is read as far as it is understood, and nothing is written. */
   isNewer = false;
 

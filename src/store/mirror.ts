@@ -19,21 +19,28 @@ export const NO_RECORDS = Object.fromEntries(
 /** The records, and what is stored among them and cannot be read. */
 export type Read = { readonly records: BookRecords; readonly setAside: readonly SetAside[] };
 
-/** All small records as they are stored, of one moment, with what ships with the app. */
+type StoredRows = Readonly<Partial<Record<BookTable, readonly unknown[]>>>;
+
+/** Rows as the small records they are, with what ships with the app. */
+export const recordsOf = (stored: StoredRows): Read => {
+  const setAside: SetAside[] = [];
+  const tables = BOOK_TABLES.map((name) => {
+    const read = readRows(name, stored[name] ?? []);
+    setAside.push(...read.setAside);
+    const good = read.good.filter(({ id }) => !isBuiltIn(name, id));
+    const all = name === 'profiles' ? [...ARCHETYPE_PROFILES, ...good] : good;
+    return [name, new Map(all.map((record) => [record.id, record]))] as const;
+  });
+  return { records: Object.fromEntries(tables) as unknown as BookRecords, setAside };
+};
+
+/** All small records as they are stored, of one moment. */
 export const readRecords = (database: Database): Promise<Read> =>
   database.transaction('r', [...BOOK_TABLES], async () => {
-    const setAside: SetAside[] = [];
-    const tables = await Promise.all(
-      BOOK_TABLES.map(async (name) => {
-        const rows = await database.table<unknown>(name).toArray();
-        const read = readRows(name, rows);
-        setAside.push(...read.setAside);
-        const good = read.good.filter(({ id }) => !isBuiltIn(name, id));
-        const all = name === 'profiles' ? [...ARCHETYPE_PROFILES, ...good] : good;
-        return [name, new Map(all.map((record) => [record.id, record]))] as const;
-      }),
+    const rows = await Promise.all(
+      BOOK_TABLES.map(async (name) => [name, await database.table<unknown>(name).toArray()] as const),
     );
-    return { records: Object.fromEntries(tables) as unknown as BookRecords, setAside };
+    return recordsOf(Object.fromEntries(rows));
   });
 
 /** Newly read records, with what did not change kept as the very same objects: nothing is drawn anew for it. */

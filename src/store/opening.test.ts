@@ -4,6 +4,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { openBook } from './book.ts';
 import { changePlan, openBooks, PLAN_ID, planOf, until } from './fixtures/openBooks.ts';
 import { Database } from './database.ts';
+import { demoRecords } from './demo/index.ts';
 import { openingWords } from './words.ts';
 
 const { fresh, bookOf, closeAll } = openBooks('opening');
@@ -45,6 +46,47 @@ describe('records of a newer version', () => {
     expect(database.backendDB().version).toBe(770);
     await book.close();
     database.close();
+  });
+});
+
+describe('a new database', () => {
+  const shownWhileFilling = async (database: Database) => {
+    const book = openBook(database);
+    await until(() => book.getState().isFilling === true);
+    return book;
+  };
+
+  it('is shown while it is still being stored, and what is changed meanwhile is kept', async () => {
+    const database = fresh();
+    const book = await shownWhileFilling(database);
+    expect(planOf(book).placement).toBe(1);
+    const { plans } = book.getState();
+    const changed = changePlan(book, { placement: 2 });
+    expect(planOf(book).placement).toBe(2);
+    expect(book.getState().isFilling).toBe(true);
+    expect(await changed).toBe(true);
+    expect(book.getState()).toMatchObject({ status: 'ready', isFilling: false, unsaved: 0 });
+    expect((await database.rows('plans').get(PLAN_ID))?.placement).toBe(2);
+    // What was shown is what was stored: nothing is drawn anew for it.
+    expect(book.getState().plans.get('dunes:air-cam')).toBe(plans.get('dunes:air-cam'));
+    await book.close();
+  });
+
+  it('that cannot be stored after all is not shown on as if it were', async () => {
+    const database = fresh();
+    vi.spyOn(database, 'openOrRead').mockImplementationOnce(async () => {
+      database.onFilling?.(demoRecords());
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      throw new DOMException('no room', 'QuotaExceededError');
+    });
+    const book = await shownWhileFilling(database);
+    await until(() => book.getState().status === 'failed');
+    expect(book.getState()).toMatchObject({
+      isFilling: false,
+      problem: expect.stringMatching(/disk is full/),
+    });
+    expect(book.getState().plans.size).toBe(0);
+    await book.close();
   });
 });
 

@@ -2,7 +2,15 @@ import Dexie from 'dexie';
 import type { BookStore, BookState } from './bookState.ts';
 import type { Database } from './database.ts';
 import { writePatches, type Written } from './edits.ts';
-import { NO_RECORDS, readRecords, reusing, withPatches, withStored, type BookRecords } from './mirror.ts';
+import {
+  NO_RECORDS,
+  readRecords,
+  recordsOf,
+  reusing,
+  withPatches,
+  withStored,
+  type BookRecords,
+} from './mirror.ts';
 import type { AnyRecord, RecordPatch } from './patches.ts';
 import { replaceSetAside, type SetAside } from './setAside.ts';
 import { BOOK_TABLES } from './tables.ts';
@@ -55,7 +63,19 @@ export const createWriting = (database: Database, store: BookStore) => {
     await database.openOrRead();
     const { records, setAside } = await readRecords(database);
     base = reusing(base, records);
-    show({ status: 'ready', setAside, isReadOnly: database.isNewer, ...settled(store.getState()) });
+    show({
+      status: 'ready',
+      isFilling: false,
+      setAside,
+      isReadOnly: database.isNewer,
+      ...settled(store.getState()),
+    });
+  };
+  // A first visit does not wait for the demo to be stored.
+  database.onFilling = (rows) => {
+    if (closed) return;
+    base = recordsOf(rows).records;
+    show({ status: 'ready', isFilling: true, ...settled(store.getState()) });
   };
 
   let asked = false;
@@ -67,11 +87,10 @@ export const createWriting = (database: Database, store: BookStore) => {
       asked = false;
       if (!closed) await readAgain();
     }).catch((error: unknown) => {
-      if (closed || store.getState().status === 'ready') return;
-      store.setState({
-        status: 'failed',
-        problem: openingWords(error),
-      });
+      const { status, isFilling } = store.getState();
+      if (closed || (status === 'ready' && !isFilling)) return;
+      base = NO_RECORDS;
+      show({ status: 'failed', isFilling: false, problem: openingWords(error) });
     });
   };
   /** Whether a write of this window is on its way: the news of it is no news. */

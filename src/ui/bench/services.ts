@@ -49,8 +49,8 @@ const open = (): OpenServices => {
     void book.close().then(() => database.close());
   };
   let lost: Marker | undefined;
-  const stop = book.subscribe(({ status }) => {
-    if (status !== 'ready') return;
+  const stop = book.subscribe(({ status, isFilling }) => {
+    if (status !== 'ready' || isFilling) return;
     stop();
     lost = markOpened(database.isNew, new Date());
     void import('./unsentNotes.ts').then(({ sendUnsent }) => sendUnsent(book, database));

@@ -3,10 +3,9 @@
 import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useState, type ReactNode } from 'react';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { BenchProvider } from '../bench/BenchProvider.tsx';
-import { openServices } from '../bench/services.ts';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
 import { LadderSheet } from '../ladder/LadderSheet.tsx';
@@ -25,9 +24,6 @@ import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
 import { later } from '../later.tsx';
-
-// The records open while the page still wakes up.
-if (typeof window !== 'undefined') openServices();
 
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const KeyHelp = later(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
@@ -119,9 +115,11 @@ const Frame = ({ children }: { children: ReactNode }) => {
     const to = nudged(placement, thirds);
     if (to !== placement) editPlan(`Placement ${printStops(to)}`, { placement: to });
   };
+  // The card is seen first; the step’s own screen is drawn right after it.
+  const step = useDeferredValue(children, null);
   useKey('step', (event) => {
-    const step = STEPS.find(({ key }) => key === event.key);
-    if (step && !step.later) router.push(hrefTo(step.path));
+    const to = STEPS.find(({ key }) => key === event.key);
+    if (to && !to.later) router.push(hrefTo(to.path));
   });
   useKey('log', () => void log());
   useKey('brighter', () => nudge(1));
@@ -145,7 +143,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
         <main className="work">
           <Notices said={said} hush={hush} />
           {(doors || stop !== undefined) && <FirstStart />}
-          {children}
+          {step}
           <div className="work-foot">
             <Button variant="outline-secondary" onClick={next}>
               Surround
