@@ -59,10 +59,11 @@ export const close = async (page: Page) => {
 export const cell = (page: Page, id: string) => page.locator(`.cell[data-cell="${id}"] .cell-value`);
 export const verdict = (page: Page, id: string) => page.locator(`[data-verdict="${id}"]`);
 
-/** Opens a page of the app and waits until its records are there. */
+/** Opens a page of the app and waits until its records are there and its step is drawn. */
 export const visit = async (page: Page, path: string) => {
   await page.goto(path);
   await page.locator('.set-card').waitFor();
+  await page.locator('.work > :not(.notices, .work-foot)').first().waitFor({ state: 'attached' });
 };
 
 /** Waits until what is shown is stored: what is cut off before that is lost, as the browser would warn. */

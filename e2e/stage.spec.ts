@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { openPng } from '../src/core/formats/png.ts';
-import { cell, expect, printOf, test, verdict, visit } from './fixtures.ts';
+import { cell, expect, printOf, reloaded, stored, test, verdict, visit } from './fixtures.ts';
 
 const YARD = '/judge?shoot=salt-and-fire&setup=packing-yard&camera=a-cam';
 const knob = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true });
@@ -89,10 +89,49 @@ test('each set-up stands before its own scene; the other camera has the other vi
   await expect(page.locator('.picture h2')).toHaveText('Hall, speaker');
   await page.getByLabel('Stand before a scene').selectOption('furnace-mouth');
   await expect(page.locator('.picture h2')).toHaveText('Furnace mouth');
-  await expect(page.locator('.chooser')).toContainText('Furnace mouth');
+  // The set-up and its camera stay; the scene is kept with the set-up, and undone like any change.
+  await expect(page.locator('.chooser')).toContainText('Open evening');
+  await expect(page).toHaveURL(/camera=hall-2/);
+  await stored(page);
+  await reloaded(page);
+  await expect(page.locator('.picture h2')).toHaveText('Furnace mouth');
   await page.getByLabel('Stand before a scene').selectOption('wedge');
   await expect(page.locator('.picture h2')).toHaveText('step-wedge.png');
   await expect(page.locator('.camera-panel')).toHaveCount(0);
+});
+
+test('a set-up of one’s own stands before any scene, and before the light of its survey', async ({
+  page,
+}) => {
+  await visit(page, '/plan?shoot=salt-and-fire&setup=dunes&camera=a-cam');
+  await page.locator('.chooser').click();
+  await page.getByLabel('New set-up').fill('Back door');
+  await page.getByRole('button', { name: 'Add set-up' }).click();
+  await expect(page.locator('.chooser')).toContainText('Back door');
+  await page.keyboard.press('3');
+  await expect(page.getByText('Nothing to hand? Pick a scene below')).toBeVisible();
+  const scenes = page.getByLabel('Stand before a scene');
+  await expect(scenes.getByRole('option', { name: /Survey light: no spots yet/ })).toBeDisabled();
+  await scenes.selectOption('slipway');
+  await expect(page.locator('.picture h2')).toHaveText('Slipway');
+  await expect(page.locator('.chooser')).toContainText('Back door');
+  await expect(page.locator('.camera-panel')).toBeVisible();
+
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Add a spot' }).click();
+  await expect(page.locator('.spots > li')).toHaveCount(1);
+  await page.keyboard.press('3');
+  await scenes.selectOption('of-spots');
+  await expect(page.locator('.picture h2')).toHaveText('Survey light');
+  await expect(verdict(page, 'card')).toBeVisible();
+  // A further reading shows at once.
+  const before = await printOf(page, '.picture canvas');
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Add a spot' }).click();
+  await expect(page.locator('.spots > li')).toHaveCount(2);
+  await page.keyboard.press('3');
+  await expect(page.locator('.picture h2')).toHaveText('Survey light');
+  await expect.poll(() => printOf(page, '.picture canvas')).not.toBe(before);
 });
 
 test('a scene file cut short is named, and the last good picture stays', async ({ page }) => {

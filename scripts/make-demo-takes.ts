@@ -135,9 +135,7 @@ const logged = async (shot: Shot) => {
   const numbers = cardNumbersOf(selection);
   const { clipStops, floorStops, pullStops } = numbers;
   const profile = selection.profile.data;
-  const patches = patchesOfTruth(scene.value, info).filter(
-    ({ subjectId }) => subjectId === undefined || selection.setup.subjectIds.includes(subjectId),
-  );
+  const patches = patchesOfTruth(scene.value, info, selection.setup.subjectIds);
   const thumbnail = { profile, pullStops, width: 240 };
   const { output: captured } = await jobs.capture(
     { profile, clipStops, floorStops, patches, thumbnail },

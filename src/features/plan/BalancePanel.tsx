@@ -30,7 +30,7 @@ import { MiredScale } from './MiredScale.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
-import { useEditSetup } from './useSetup.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 
 const WATER = [
   ['depth', 'Depth, m', 'Type 0 to 200 m'],

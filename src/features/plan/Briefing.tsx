@@ -5,7 +5,7 @@ import { useSelection } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { useEditSetup } from './useSetup.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 
 const SWITCHES = [
   ['graded', 'Will be graded'],

@@ -5,7 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { CHECKLIST, CHECKLIST_IDS } from './checklist.ts';
-import { useEditSetup } from './useSetup.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 
 /** What is set on the camera, in the order of its menus; ticked off on set, kept for each camera. */
 export const ChecklistPanel = () => {

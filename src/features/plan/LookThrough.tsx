@@ -2,13 +2,14 @@
 
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { sceneFor } from '#store/demo/scenes.ts';
 import type { Spot } from '#core/exposure/spot.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { SimulatedCamera } from '#ui/stage/SimulatedCamera.tsx';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
+import { useStanding } from '#ui/stage/useStanding.ts';
+import { SceneChoice } from '#ui/stage/SceneChoice.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { spotOfMeter } from './planModel.ts';
 import { spotRead } from './planWords.ts';
@@ -24,9 +25,9 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
   const camera = useStage();
   const { stage, shot } = camera;
   const [last, setLast] = useState<Spot>();
-  const { setup, plan } = selection;
+  const { plan } = selection;
   const { bias } = selection.camera.meter;
-  const sceneId = sceneFor(setup.id, selection.camera.id);
+  const standing = useStanding();
   useSceneOfSetup({ overFile: true, asCard: true });
 
   const profile = selection.profile.data;
@@ -83,17 +84,21 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
     aim(x + by[0] * step, y + by[1] * step);
   };
 
-  if (!sceneId)
+  if (!standing)
     return (
-      <Panel title="Through the camera">
+      <Panel title="Through the camera" tools={<SceneChoice />}>
         <p className="quiet mb-0">
-          No scene stands for this set-up. Read the light with a meter, or mark a frame in Judge.
+          Pick a scene for the simulated camera to stand before, and read its light as you would on set.
         </p>
       </Panel>
     );
   return (
     <div className="look-through">
-      <Panel title="Through the camera" note="click, or arrow keys and Enter, to read a spot with its meter">
+      <Panel
+        title="Through the camera"
+        note="click, or arrow keys and Enter, to read a spot with its meter"
+        tools={<SceneChoice />}
+      >
         <Button
           variant="bare"
           className="look-picture"

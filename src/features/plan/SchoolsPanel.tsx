@@ -18,7 +18,7 @@ import { StateMark } from '#ui/parts/StateMark.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { planFields, type SchoolRow, type Schools } from './planModel.ts';
 import { placementRow } from './placementRows.ts';
-import { useEditSetup } from './useSetup.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 
 const settingsWords = (answer: ExposureAnswer) =>
   [

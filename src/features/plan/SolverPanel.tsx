@@ -14,7 +14,7 @@ import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { ISO_RULES, planFields, solvedAt } from './planModel.ts';
-import { useEditSetup } from './useSetup.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import { FLOATING_SHUTTER } from './planWords.ts';
 
 const LOCKS = [

@@ -14,7 +14,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { later } from '#ui/later.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
 import { SpotRow } from './SpotRow.tsx';
-import { useEditSetup } from './useSetup.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 
 const LookThrough = later(() => import('./LookThrough.tsx').then((part) => part.LookThrough));
 

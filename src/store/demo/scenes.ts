@@ -1,3 +1,5 @@
+import type { SetupRecord } from '../records/setup.ts';
+
 /** A scene that can be stood before: its files, and the set-up of the demo it belongs to. */
 type StageScene = {
   readonly name: string;
@@ -73,7 +75,24 @@ export type StageSceneId = keyof typeof STAGE_SCENES;
 export const STAGE_SCENE_IDS = Object.keys(STAGE_SCENES) as StageSceneId[];
 export const stageScene = (id: StageSceneId): StageScene => STAGE_SCENES[id];
 
-/** The first scene that a set-up's camera looks at; undefined where none was made for it. */
+/** The light of the set-up's own survey as a scene: no files, it is worked out. */
+export const OF_SPOTS = 'of-spots';
+/** What can stand before a camera. */
+export type StandingId = StageSceneId | typeof OF_SPOTS;
+
+export const standingName = (id: StandingId): string =>
+  id === OF_SPOTS ? 'Survey light' : stageScene(id).name;
+
+const isStanding = (id: string | undefined): id is StandingId =>
+  id === OF_SPOTS || (id !== undefined && Object.hasOwn(STAGE_SCENES, id));
+
+/** What a set-up's camera stands before: what was chosen there, else the scene that was made for it. */
+export const standingOf = (
+  { id, scene }: Pick<SetupRecord, 'id' | 'scene'>,
+  cameraId: string,
+): StandingId | undefined => (isStanding(scene) ? scene : sceneFor(id, cameraId));
+
+/** The first scene that was made for a set-up's camera; undefined where none was. */
 export const sceneFor = (setupId: string, cameraId: string): StageSceneId | undefined => {
   const here = STAGE_SCENE_IDS.filter((id) => stageScene(id).setupId === setupId);
   return here.find((id) => sceneFits(id, setupId, cameraId)) ?? here[0];

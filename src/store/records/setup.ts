@@ -98,6 +98,8 @@ export const setupSchema = z.object({
   /** Lights of the bag that play here; the one on the skin first. */
   lightIds: z._default(listOf(idSchema, 0, 8), []),
   water: z.optional(waterSchema),
+  /** What the simulated camera stands before here, where it was chosen; one that is unknown counts as none. */
+  scene: z.optional(text(0, 40)),
   /** Day of the shoot and hour on the clock it starts at. */
   when: z.optional(z.object({ day: whole(1, 99), hour: between(0, 24) })),
   /** Checklist items ticked off, by camera. */

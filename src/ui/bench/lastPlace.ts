@@ -35,10 +35,12 @@ export const lastPlace = (asked: string | null): LastPlace => {
 
 const MOST_SHOOTS = 100;
 
+/** Keeps where the user is; the address without a step is no place of its own. */
 export const rememberPlace = (path: string, shoot: string, setup: string, camera: string): void => {
-  const others = Object.entries(read().in).filter(([id]) => id !== shoot);
+  const before = read();
+  const others = Object.entries(before.in).filter(([id]) => id !== shoot);
   const kept: Kept = {
-    path,
+    path: path === '/' ? before.path : path,
     shoot,
     in: Object.fromEntries([...others, [shoot, { setup, camera }] as const].slice(-MOST_SHOOTS)),
   };

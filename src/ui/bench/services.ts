@@ -1,3 +1,4 @@
+import { createStore, type StoreApi } from 'zustand/vanilla';
 import { startBracket } from '#workers/bracket/client.ts';
 import { startJudge } from '#workers/judge/client.ts';
 import { startLuts } from '#workers/luts/client.ts';
@@ -23,8 +24,8 @@ export type Services = {
   readonly bracket: Bracket;
   /** The last minute of a feed. */
   readonly strip: Strip;
-  /** Records that this browser had and has lost, by the marker outside them; asked once the book is ready. */
-  readonly lost: () => Marker | undefined;
+  /** Records that this browser had and has lost, by the marker outside them; known once the records are open. */
+  readonly lost: StoreApi<{ readonly before?: Marker }>;
 };
 
 /** Back-ups begin once the screen stands. */
@@ -48,15 +49,15 @@ const open = (): OpenServices => {
     // What was asked for is still written.
     void book.close().then(() => database.close());
   };
-  let lost: Marker | undefined;
+  const lost = createStore<{ readonly before?: Marker }>(() => ({}));
   const stop = book.subscribe(({ status, isFilling }) => {
     if (status !== 'ready' || isFilling) return;
     stop();
-    lost = markOpened(database.isNew, new Date());
+    lost.setState({ before: markOpened(database.isNew, new Date()) });
     void import('./unsentNotes.ts').then(({ sendUnsent }) => sendUnsent(book, database));
     setTimeout(() => void keepSafe(services), LATER_MS);
   });
-  const services = { database, book, session, luts, bracket, strip: createStrip(), lost: () => lost };
+  const services = { database, book, session, luts, bracket, strip: createStrip(), lost };
   return { services, close };
 };
 

@@ -14,8 +14,8 @@ import type { Said } from './useLogTake.ts';
 
 /** All that is to be said now, what went wrong first. */
 export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) => {
-  const { book, session, lost: lostBefore } = useBench();
-  const lost = lostBefore();
+  const { book, session, lost } = useBench();
+  const { before } = useStore(lost);
   const records = useRecords();
   const [leftOut] = useState(leftOutSetups);
   const { waiting } = useStore(newVersion);
@@ -39,7 +39,7 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
           A newer Candelum wrote these records: they are shown and exported, and not changed.
         </Notice>
       )}
-      {lost && <LostNotice {...lost} />}
+      {before && <LostNotice {...before} />}
       {leftOut.length > 0 && (
         <Notice isBad>
           <span>A set-up whose screen stopped is left out in this window.</span>

@@ -17,7 +17,7 @@ const SHOWN_MS = 6000;
 /** What just happened, what went wrong, and the way back. */
 export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
   useWhenIdle(NoticeList.fetch);
-  const { lost } = useBench();
+  const { before } = useStore(useBench().lost);
   const { isReadOnly, setAside, problem } = useRecords();
   const { problems } = useSelection();
   const failure = useSession((state) => state.failure);
@@ -29,7 +29,7 @@ export const Notices = ({ said, hush }: { said?: Said; hush: () => void }) => {
   }, [said, hush]);
   const { waiting } = useStore(newVersion);
   const counted = [setAside, problems, leftOut].some(({ length }) => length > 0);
-  const isSaid = [failure, said, problem, isReadOnly, waiting, lost()].some(Boolean) || counted;
+  const isSaid = [failure, said, problem, isReadOnly, waiting, before].some(Boolean) || counted;
   return (
     <div className="notices" aria-live="polite">
       {isSaid && <NoticeList said={said} hush={hush} />}

@@ -163,7 +163,7 @@ describe('the scenes', () => {
     expect(width / height).toBeCloseTo(16 / 9, 6);
     const card = kinds('card')[0];
     expect(card.reflectance?.[1]).toBeCloseTo(0.18, 3);
-    expect(patchesOfTruth(truthOf(id), { width, height })[0]).toMatchObject({ id: 'card', kind: 'card' });
+    expect(patchesOfTruth(truthOf(id), { width, height }, [])[0]).toMatchObject({ id: 'card', kind: 'card' });
     // White over grey by its reflectance, within what an uneven light leaves.
     expect(
       Math.abs(Math.log2(kinds('white')[0].keyLuminance / card.keyLuminance) - Math.log2(5)),

@@ -20,13 +20,17 @@ export const FIRST_LOOK: Partial<Record<StageSceneId, Partial<Knobs>>> = {
   'bench-interview': { iris: 5 },
 };
 
-/** Card and faces of a scene as marks on its picture. */
+/** Card and faces of a scene as marks on its picture; of faces those of people who are in the set-up. */
 export const patchesOfTruth = (
   { objects }: SceneTruth,
   { width, height }: Pick<Frame, 'width' | 'height'>,
+  people: readonly string[],
 ): Patch[] =>
   objects
-    .filter(({ kind, subjectId }) => kind === 'card' || (kind === 'skin' && subjectId !== undefined))
+    .filter(
+      ({ kind, subjectId }) =>
+        kind === 'card' || (kind === 'skin' && subjectId !== undefined && people.includes(subjectId)),
+    )
     .toSorted((a, b) => Number(b.kind === 'card') - Number(a.kind === 'card'))
     .map(({ kind, subjectId, rect }) => ({
       id: kind === 'card' ? 'card' : `skin-${subjectId}`,

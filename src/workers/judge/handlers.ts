@@ -33,6 +33,7 @@ export const JUDGE_LANES: LaneOf<JudgeJobs> = {
   order: MEASURED,
   still: MEASURED,
   scene: NEXT,
+  lightOfSpots: NEXT,
   expose: NEXT,
   open: NEXT,
   reread: NEXT,

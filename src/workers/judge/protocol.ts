@@ -2,6 +2,7 @@
 import type { CodeBand } from '#core/scopes/zebra.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { Spotting } from '#core/sensor/meter.ts';
+import type { LightOfSpots } from '#core/scene/ofSpots.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { SampleReading } from '#core/frame/codes.ts';
 import type { Rect } from '#core/frame/frame.ts';
@@ -208,6 +209,8 @@ export type CodeReadout = {
 
 export type JudgeJobs = {
   scene: { input: SceneInput; output: Result<SceneTruth> };
+  /** A scene out of a survey's readings. */
+  lightOfSpots: { input: LightOfSpots; output: Result<SceneTruth> };
   expose: { input: ExposeInput; output: Result<Exposed> };
   /** The frame on the bench as a file of its codes. */
   still: { input: Record<string, never>; output: Result<{ readonly png: Uint8Array<ArrayBuffer> }> };

@@ -104,6 +104,32 @@ describe('the simulated camera before the scenes', () => {
     expect(Math.abs(stops - 1)).toBeLessThan(id === 'slipway' || id === 'lantern-quay' ? 0.35 : 0.12);
   });
 
+  it('the light of a survey is exposed as it was read', async () => {
+    const jobs = judgeHandlers(PLAIN, PLAIN);
+    const { output: opened } = await jobs.lightOfSpots(
+      {
+        card: 40,
+        light: { kelvin: 5600, duv: 0 },
+        fields: [
+          { name: 'card', kind: 'card', luminance: 40 },
+          { name: 'window', kind: 'thing', luminance: 160 },
+        ],
+      },
+      context,
+    );
+    if (!opened.ok) throw new Error(opened.reason);
+    const window = opened.value.objects.find(({ name }) => name === 'window')!;
+    const spotting = {
+      mode: 'spot',
+      x: window.rect.x + window.rect.width / 2,
+      y: window.rect.y + window.rect.height / 2,
+    } as const;
+    const { output } = await jobs.expose({ ...shot(), spotting, width: opened.value.width }, context);
+    if (!output.ok) throw new Error(output.reason);
+    const meant = Math.log2(160 / luminanceFor(shot().settings));
+    expect(output.value.shows).toBeCloseTo(meant, 2);
+  });
+
   it('a cloud takes the sun and gives it back', async () => {
     const jobs = judgeHandlers(PLAIN, PLAIN);
     await jobs.scene(sceneOf('packing-yard'), context);

@@ -12,6 +12,7 @@ import {
   type Scene,
   type SceneLight,
 } from '#core/scene/scene.ts';
+import { sceneOfSpots } from '#core/scene/ofSpots.ts';
 import { greyWorld } from '#core/sensor/auto.ts';
 import { weightsAt } from '#core/scene/truth.ts';
 import { checkedSettings, expose } from '#core/sensor/camera.ts';
@@ -25,7 +26,7 @@ import type { ExposeInput, FrameInfo, JudgeJobs } from './protocol.ts';
 const MOST_FRAMES = 250;
 const NO_SCENE = failure('scene', 'No scene is on the stage: pick one first.');
 
-type StageJobs = Pick<JudgeJobs, 'scene' | 'expose' | 'still' | 'clip'>;
+type StageJobs = Pick<JudgeJobs, 'scene' | 'lightOfSpots' | 'expose' | 'still' | 'clip'>;
 
 /** The jobs of the simulated camera; the scene stays here, the picture it gives goes on the bench. */
 export const stageHandlers = (
@@ -65,6 +66,13 @@ export const stageHandlers = (
     return { light, frame: expose(light, input.body, input.settings, seed) };
   };
 
+  const stand = (next: Scene) => {
+    scene = next;
+    cached = undefined;
+    sized = undefined;
+    return next.truth;
+  };
+
   return {
     scene: async ({ truth, light, mask, walk }, { step }) => {
       await step('Opening the scene', 0.2);
@@ -74,11 +82,12 @@ export const stageHandlers = (
         mask: new Uint8Array(mask),
         walk: walk && new Uint8Array(walk),
       });
-      if (!opened.ok) return { output: opened };
-      scene = opened.value;
-      cached = undefined;
-      sized = undefined;
-      return { output: success(scene.truth) };
+      return { output: opened.ok ? success(stand(opened.value)) : opened };
+    },
+
+    lightOfSpots: async (input, { step }) => {
+      await step('Laying out the light', 0.2);
+      return { output: success(stand(sceneOfSpots(input))) };
     },
 
     expose: async (input, { step }) => {

@@ -29,6 +29,9 @@ const TAKES =
 const NoFrame = ({ busy }: { busy?: Progress & { readonly name: string } }) => (
   <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame or a clip here'}>
     <p className="quiet">{busy ? busy.phase : TAKES}</p>
+    {!busy && (
+      <p className="quiet">Nothing to hand? Pick a scene below: the simulated camera is set as your card.</p>
+    )}
   </Empty>
 );
 

@@ -32,12 +32,12 @@ describe('a worker that ends', () => {
   });
 
   it('has its scene set up again, knobs as they were turned', async () => {
-    await session().stage.openScene('bench-interview');
+    await session().stage.stand({ id: 'bench-interview', setupId: 'bench-interview', people: [] });
     session().stage.turn({ iso: 1600 });
     const before = state().stage;
     here().judge.end();
     await until(() => state().stage !== before && state().busy === undefined);
-    expect(state().stage).toMatchObject({ sceneId: 'bench-interview', turned: { iso: 1600 } });
+    expect(state().stage).toMatchObject({ standing: { id: 'bench-interview' }, turned: { iso: 1600 } });
   });
 
   it('in the middle of a survey frees its button and says so', async () => {

@@ -3,7 +3,7 @@ import type { Access, StageState } from './state.ts';
 
 /** What the simulated camera is set to, by hand and by itself. Without a scene nothing is changed. */
 export const createKnobs = ({ get, set }: Access) => {
-  const change = (fields: Partial<Omit<StageState, 'sceneId' | 'truth'>>) =>
+  const change = (fields: Partial<Omit<StageState, 'standing' | 'truth'>>) =>
     set(({ stage }) => (stage ? { stage: { ...stage, ...fields } } : {}));
 
   return {

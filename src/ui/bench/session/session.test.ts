@@ -118,35 +118,36 @@ describe('a take', () => {
 });
 
 describe('the scene of a set-up', () => {
-  const follow = (setup: string, camera: string) => session().stage.follow(setup, camera);
+  const follow = (setup: 'bench-interview' | 'packing-yard', options?: { readonly overFile: boolean }) =>
+    session().stage.follow({ id: setup, setupId: setup, people: [] }, options);
 
   it('follows the set-up, whatever notice is open', async () => {
-    follow('bench-interview', 'a-cam');
-    await until(() => state().stage?.sceneId === 'bench-interview');
+    follow('bench-interview');
+    await until(() => state().stage?.standing.id === 'bench-interview');
     session().notice.tell('LUT', failure('LUT', 'Something else is wrong.'));
-    follow('packing-yard', 'a-cam');
-    await until(() => state().stage?.sceneId === 'packing-yard');
+    follow('packing-yard');
+    await until(() => state().stage?.standing.id === 'packing-yard');
   });
 
   it('is asked for once where it cannot be opened, and again for another set-up', async () => {
     const fetched = vi.fn(async () => new Response('gone', { status: 404 }));
     vi.stubGlobal('fetch', fetched);
-    follow('bench-interview', 'a-cam');
+    follow('bench-interview');
     await until(() => state().failure !== undefined);
     const count = fetched.mock.calls.length;
-    follow('bench-interview', 'a-cam');
+    follow('bench-interview');
     expect(fetched.mock.calls).toHaveLength(count);
-    follow('packing-yard', 'a-cam');
+    follow('packing-yard');
     await until(() => fetched.mock.calls.length > count);
     await until(() => state().busy === undefined);
   });
 
   it('leaves a file of the user’s on the bench, unless it is told to take its place', async () => {
     await session().frame.openFile(stillFile('own.png', 300), 'legal');
-    follow('bench-interview', 'a-cam');
+    follow('bench-interview');
     expect(state()).toMatchObject({ frame: { name: 'own.png' }, busy: undefined });
-    session().stage.follow('bench-interview', 'a-cam', { overFile: true, asCard: true });
-    await until(() => state().stage?.sceneId === 'bench-interview');
+    follow('bench-interview', { overFile: true });
+    await until(() => state().stage?.standing.id === 'bench-interview');
     expect(state().stage?.turned).toEqual({});
   });
 });

@@ -1,9 +1,11 @@
-import { sceneFiles, sceneFits, sceneFor, stageScene, type StageSceneId } from '#store/demo/scenes.ts';
+import { dequal } from 'dequal';
+import { OF_SPOTS, sceneFiles, standingName, type StageSceneId } from '#store/demo/scenes.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { ClipInput, ExposeInput, JudgeJobs } from '#workers/judge/protocol.ts';
 import type { CallOptions, Client } from '#workers/rpc/client.ts';
-import type { Seen } from '../../stage/stageModel.ts';
-import { FIRST_LOOK, patchesOfTruth, PLAIN_AUTOMATICS } from '../../stage/stageStart.ts';
+import type { Knobs, Seen } from '../../stage/stageModel.ts';
+import type { Standing } from '../../stage/standing.ts';
+import { patchesOfTruth, PLAIN_AUTOMATICS } from '../../stage/stageStart.ts';
 import { fetchBytes, wordsOf } from './files.ts';
 import type { Moving } from './moving.ts';
 import type { Opening } from './opening.ts';
@@ -24,8 +26,8 @@ export type StageParts = {
 
 const NOT_DONE = failure('camera', 'It was stopped: do it again.');
 
-/** Fetches a scene and hands it to the worker. */
-const bring = async (judge: Client<JudgeJobs>, sceneId: StageSceneId, signal: AbortSignal) => {
+/** Fetches a rendered scene and hands it to the worker. */
+const fetchScene = async (judge: Client<JudgeJobs>, sceneId: StageSceneId, signal: AbortSignal) => {
   const files = sceneFiles(sceneId);
   const [truth, mask, walk, ...light] = await Promise.all([
     fetchBytes(files.truth),
@@ -36,6 +38,13 @@ const bring = async (judge: Client<JudgeJobs>, sceneId: StageSceneId, signal: Ab
   const text = new TextDecoder().decode(truth);
   return judge.call('scene', { truth: text, mask, walk, light: light as ArrayBuffer[] }, { signal });
 };
+
+const bring = (judge: Client<JudgeJobs>, { id, light }: Standing, signal: AbortSignal) =>
+  id === OF_SPOTS ? judge.call('lightOfSpots', light!, { signal }) : fetchScene(judge, id, signal);
+
+/** The same scene for the same people, if it is made of readings of the same readings. */
+const isSame = (a: Standing | undefined, b: Standing | undefined): boolean =>
+  a?.id === b?.id && a?.setupId === b?.setupId && dequal(a?.light, b?.light);
 
 /** The simulated camera: the scene before it, its knobs, what it does by itself, and what it records. */
 export const createStage = ({
@@ -48,23 +57,24 @@ export const createStage = ({
   nextSerial,
   close,
 }: StageParts) => {
-  /** The set-up and camera whose scene was asked for last: one that could not be opened is not tried for ever. */
-  let asked: string | undefined;
+  /** What was asked for and has not come: a scene that could not be opened is not tried for ever. */
+  let asked: Standing | undefined;
 
   const knobs = createKnobs({ get, set });
 
   /** Puts a scene on the stage; the picture comes with the first shot. What was there stays when it does not open. */
-  const openScene = async (
-    sceneId: StageSceneId,
+  const stand = async (
+    standing: Standing,
     /** What is kept of a stage that is set up again. */
     kept: Partial<Pick<StageState, 'turned' | 'auto'>> = {},
-    /** Called when the scene is there, before it shows: the set-up is chosen with it. */
+    /** Called when the scene is there, before it shows: the choice is kept with it. */
     ready?: () => void,
   ): Promise<void> => {
-    const { name } = stageScene(sceneId);
+    asked = standing;
+    const name = standingName(standing.id);
     moving.pause();
     const way = opening.begin(name, 'Opening the scene');
-    const outcome = await bring(judge, sceneId, way.signal).catch((error: unknown) => ({
+    const outcome = await bring(judge, standing, way.signal).catch((error: unknown) => ({
       state: 'failed' as const,
       reason: `The scene could not be opened (${wordsOf(error)}): try again.`,
     }));
@@ -76,11 +86,12 @@ export const createStage = ({
       tell(name, outcome.output);
       return;
     }
+    asked = undefined;
     ready?.();
     set(withoutPassingNotice);
     set({
       stage: {
-        sceneId,
+        standing,
         truth: outcome.output.value,
         turned: kept.turned ?? {},
         auto: kept.auto ?? PLAIN_AUTOMATICS,
@@ -92,30 +103,31 @@ export const createStage = ({
   };
 
   return {
-    openScene: (sceneId: StageSceneId, ready?: () => void) =>
-      openScene(sceneId, { turned: FIRST_LOOK[sceneId] }, ready),
+    /** Puts a scene on the stage, whatever is there; `turned` are knobs away from the card. */
+    stand: (standing: Standing, turned?: Partial<Knobs>, ready?: () => void) =>
+      stand(standing, { turned }, ready),
     /**
-     * The scene of a set-up and camera stands on the stage; without one the stage is cleared. A file of the
-     * user's stays, unless the stage takes its place. Called whenever the set-up, the camera or what is on
-     * the bench changes.
+     * What the set-up's camera stands before is on the stage; without it the stage is cleared. A file of the
+     * user's stays, unless the stage takes its place. Called whenever the set-up, the camera, what stands there
+     * or what is on the bench changes.
      */
     follow: (
-      setupId: string,
-      cameraId: string,
-      { overFile = false, asCard = false }: { readonly overFile?: boolean; readonly asCard?: boolean } = {},
+      standing: Standing | undefined,
+      { overFile = false, turned }: { readonly overFile?: boolean; readonly turned?: Partial<Knobs> } = {},
     ): void => {
       const { frame, stage, busy } = get();
-      if (busy || (frame && frame.scene === undefined && !overFile)) return;
-      const sceneId = sceneFor(setupId, cameraId);
-      if (stage && (stage.sceneId === sceneId || sceneFits(stage.sceneId, setupId, cameraId))) return;
-      if (!sceneId) {
+      if (busy) return;
+      if (frame && frame.scene === undefined && !overFile) {
+        asked = undefined;
+        return;
+      }
+      if (stage && isSame(stage.standing, standing)) return;
+      if (!standing) {
         if (frame && !overFile) close();
         return;
       }
-      const place = `${setupId} ${cameraId}`;
-      if (asked === place && !stage && !frame) return;
-      asked = place;
-      void openScene(sceneId, { turned: asCard ? {} : FIRST_LOOK[sceneId] });
+      if (isSame(asked, standing)) return;
+      void stand(standing, { turned });
     },
     /**
      * One picture through the simulated camera; while it runs only those who draw are told. A setting that is
@@ -126,8 +138,9 @@ export const createStage = ({
       if (!stage) return undefined;
       const outcome = await judge.call('expose', input, { latest: 'expose' });
       const now = get().stage;
-      if (outcome.state === 'cancelled' || now?.sceneId !== stage.sceneId) return undefined;
-      const { name } = stageScene(stage.sceneId);
+      if (outcome.state === 'cancelled' || now?.standing !== stage.standing) return undefined;
+      const { id, people } = stage.standing;
+      const name = standingName(id);
       const result = outcome.state === 'done' ? outcome.output : failure('camera', outcome.reason);
       if (!result.ok) {
         tell(name, result);
@@ -135,9 +148,7 @@ export const createStage = ({
       }
       const { info, shows, seen } = result.value;
       const same =
-        frame?.scene === stage.sceneId &&
-        frame.info.width === info.width &&
-        frame.info.height === info.height;
+        frame?.scene === id && frame.info.width === info.width && frame.info.height === info.height;
       if (same && now.running) {
         await pulse.beat();
         return { shows, seen };
@@ -146,8 +157,8 @@ export const createStage = ({
         ...(same ? {} : CLEARED),
         // What was told of this scene is over; of anything else it stays until it is read.
         ...(told?.name === name && !told.isLasting ? { failure: undefined } : {}),
-        frame: { name, kind: 'camera', info, serial: nextSerial(), scene: stage.sceneId },
-        patches: same ? patches : patchesOfTruth(stage.truth, info),
+        frame: { name, kind: 'camera', info, serial: nextSerial(), scene: id },
+        patches: same ? patches : patchesOfTruth(stage.truth, info, people),
         stage: { ...now, shows, seen, shown: now.shown + 1 },
       }));
       return { shows, seen };
@@ -170,7 +181,7 @@ export const createStage = ({
     reopen: async (): Promise<void> => {
       const { stage } = get();
       if (!stage) return;
-      await openScene(stage.sceneId, stage);
+      await stand(stage.standing, stage);
     },
   };
 };

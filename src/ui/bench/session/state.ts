@@ -1,4 +1,4 @@
-import type { StageSceneId } from '#store/demo/scenes.ts';
+import type { StandingId } from '#store/demo/scenes.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { Failure } from '#core/result.ts';
@@ -14,6 +14,7 @@ import type {
   MeasuredFrame,
 } from '#workers/judge/protocol.ts';
 import type { Progress } from '#workers/rpc/protocol.ts';
+import type { Standing } from '../../stage/standing.ts';
 import type { Automatics, AutoValues, Knobs, Seen } from '../../stage/stageModel.ts';
 import type { LutWork, MovingBuild, OpenedLut } from './lutWork.ts';
 
@@ -25,14 +26,14 @@ export type OpenFrame = {
   /** Counts openings in this window, so that a new frame of the same name is told from the old one. */
   readonly serial: number;
   /** The scene it was exposed from by the simulated camera. */
-  readonly scene?: StageSceneId;
+  readonly scene?: StandingId;
   readonly clip?: ClipInfo;
 };
 
 /** The simulated camera before a scene. */
 export type StageState = AutoValues &
   Seen & {
-    readonly sceneId: StageSceneId;
+    readonly standing: Standing;
     readonly truth: SceneTruth;
     /** Knobs turned away from the card. */
     readonly turned: Partial<Knobs>;

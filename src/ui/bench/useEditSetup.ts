@@ -2,7 +2,7 @@
 
 import { useCallback } from 'react';
 import type { SetupRecord } from '#store/records/setup.ts';
-import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { useBench, useSelection } from './hooks.ts';
 
 /** Changes fields of the set-up at hand; shows at once, undone as one step. */
 export const useEditSetup = () => {
