@@ -2,7 +2,6 @@
 
 import * as z from 'zod/mini';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { SPOT_ROLES, SPOT_UNIT_IDS, type Spot, type SpotRole, type SpotUnit } from '#core/exposure/spot.ts';
@@ -11,6 +10,7 @@ import { MIDDLE_GREY, printStopsDecimal } from '#core/units.ts';
 import { spotSchema, spotSettingsSchema } from '#store/records/setup.ts';
 import { positive, positiveTo } from '#store/records/common.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
+import { NameField } from '#ui/forms/NameField.tsx';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { settingsOf } from './planModel.ts';
 
@@ -80,26 +80,6 @@ const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => voi
   </p>
 );
 
-/** The name of a spot, kept when the field is left. */
-const SpotName = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => {
-  const [text, setText] = useState<string>();
-  const keep = () => {
-    const name = spotSchema.shape.name.safeParse(text ?? spot.name);
-    if (name.success && name.data !== spot.name) onChange({ ...spot, name: name.data });
-    setText(undefined);
-  };
-  return (
-    <Form.Control
-      aria-label="Name of the spot"
-      maxLength={80}
-      value={text ?? spot.name}
-      onChange={(event) => setText(event.target.value)}
-      onBlur={keep}
-      onKeyDown={(event) => event.key === 'Enter' && keep()}
-    />
-  );
-};
-
 /** One reading of the light: what it is, what was read in which unit, where it stands over the card. */
 export const SpotRow = ({
   spot,
@@ -131,7 +111,12 @@ export const SpotRow = ({
     );
   return (
     <li className="spot">
-      <SpotName spot={spot} onChange={onChange} />
+      <NameField
+        label="Name of the spot"
+        schema={spotSchema.shape.name}
+        value={spot.name}
+        onSet={(name) => onChange({ ...spot, name })}
+      />
       <Form.Select
         aria-label={`What ${spot.name} is`}
         value={roleValue(spot)}

@@ -4,11 +4,12 @@ import { useId, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { FieldSays } from './FieldSays.tsx';
 import { printNumber, readNumber, type NumberRule } from './numberText.ts';
+import { useRefused } from './useRefused.ts';
 
 /**
  * A number that is changed where it stands: typed with decimal comma, true minus or thirds, stepped by the arrow
  * keys, kept on Enter or when the field is left (one step of undo), given up by Escape. What it may not be is
- * said beside it, and what was there stays.
+ * said beside it, and what was there stays; that is still to be read a while after the field was left.
  */
 export const NumberField = ({
   label,
@@ -42,13 +43,21 @@ export const NumberField = ({
   const control = useRef<HTMLInputElement>(null);
   const [text, setText] = useState<string>();
   const read = text === undefined ? value : readNumber(text, rule);
+  const { words, refuse, forget } = useRefused();
+  const type = (next: string | undefined) => {
+    setText(next);
+    forget();
+  };
   const keep = () => {
     if (read !== undefined && read !== value) onSet(read);
+    if (read === undefined) refuse(text);
     setText(undefined);
   };
+  const stays = `${rule.says}; ${print(value)} stays.`;
+  const says = read === undefined ? stays : words && `${words} ${stays}`;
   const move = (by: number) => {
     const next = readNumber(printNumber((read ?? value) + by), rule);
-    if (next !== undefined) setText(print(next));
+    if (next !== undefined) type(print(next));
   };
   const field = (
     <>
@@ -56,7 +65,7 @@ export const NumberField = ({
         ref={control}
         id={id}
         aria-label={isInline ? label : undefined}
-        aria-describedby={read === undefined ? `${id}-says` : undefined}
+        aria-describedby={says === undefined ? undefined : `${id}-says`}
         className={['num', isInline && className].filter(Boolean).join(' ')}
         size={size}
         inputMode="decimal"
@@ -65,7 +74,7 @@ export const NumberField = ({
         disabled={disabled}
         isInvalid={read === undefined}
         value={text ?? print(value)}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => type(event.target.value)}
         onBlur={keep}
         onKeyDown={(event) => {
           if (event.key === 'Enter') keep();
@@ -73,12 +82,12 @@ export const NumberField = ({
           if (event.key === 'ArrowDown') move(-step);
           if (event.key === 'Escape' && text !== undefined) {
             event.stopPropagation();
-            setText(undefined);
+            type(undefined);
           }
         }}
       />
       <FieldSays id={`${id}-says`} target={control}>
-        {read === undefined ? `${rule.says}; ${print(value)} stays.` : undefined}
+        {says}
       </FieldSays>
     </>
   );
