@@ -171,7 +171,7 @@ test('a camera and a subject of one’s own: added, typed, used by the card', as
   await camera.getByLabel(/Up to fps/).fill('60 long GOP 150');
   await camera.getByRole('button', { name: 'Zebra and waveform' }).click();
   await camera.getByLabel('Zebra levels').fill('30 to 100');
-  await camera.getByLabel('by', { exact: true }).first().fill('5');
+  await camera.getByLabel('Zebra in steps of').fill('5');
   await camera.getByLabel('± offered').fill('2 5 10');
   await camera.getByRole('button', { name: 'Noise and floor' }).click();
   await camera.getByLabel('Usable floor').fill('high');

@@ -17,7 +17,7 @@ export const balanceFields = {
     put: (camera, kelvinRange) => ({ ...camera, kelvinRange }),
   }),
   kelvinStep: typedField({
-    label: 'by',
+    label: 'in steps of, K',
     span: 'anchor-half',
     print: (camera) => String(camera.kelvinStep),
     parse: (text) => (Number.isInteger(parseNumber(text)) ? above0(text) : undefined),
@@ -33,7 +33,7 @@ export const balanceFields = {
     put: (camera, tintRange) => ({ ...camera, tintRange }),
   }),
   tintStep: typedField({
-    label: 'by',
+    label: 'Tint in steps of',
     span: 'anchor-half',
     print: (camera) => String(camera.tintStep),
     parse: above0,

@@ -133,7 +133,7 @@ export const exposureFields = {
     put: (camera, scale) => inMeter(camera, { scale }),
   }),
   meterBias: typedField({
-    label: 'shows over by',
+    label: 'Meter shows over by',
     span: 'anchor-quarter',
     print: (camera) => String(camera.meter.bias),
     parse: parseStops,

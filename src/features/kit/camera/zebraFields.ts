@@ -65,7 +65,7 @@ export const zebraFields = {
     put: (camera, kinds) => inZebra(camera, { kinds: kinds.split(' ') as Zebra['kinds'] }),
   }),
   zebraSlots: field<string>({
-    label: 'at once',
+    label: 'Zebras at once',
     span: 'anchor-quarter',
     options: ['1', '2', '3', '4'].map((n) => [n, n]),
     print: (camera) => String(camera.zebra.slots),
@@ -80,7 +80,7 @@ export const zebraFields = {
     put: (camera, [min, max]) => inRange(camera, { min, max }),
   }),
   zebraStep: typedField({
-    label: 'by',
+    label: 'Zebra in steps of',
     span: 'anchor-quarter',
     print: ({ zebra }) => String(zebra.range.step),
     parse: above0,
@@ -104,7 +104,7 @@ export const zebraFields = {
     put: (camera, [min, max]) => inLimit(camera, { min, max }),
   }),
   warningStep: typedField({
-    label: 'by',
+    label: 'Warning in steps of',
     span: 'anchor-half',
     print: ({ zebra }) => String(zebra.lowerLimit.step),
     parse: above0,
