@@ -86,6 +86,7 @@ test('a camera’s fields: what is not taken is said, and the camera stays as it
   await visit(page, here('kit'));
   await page.getByRole('button', { name: 'Edit', exact: true }).click();
   const form = page.locator('.panel', { has: page.getByRole('button', { name: 'Save camera' }) });
+  await expect(form.locator('.fold').first()).toBeVisible();
   for (const fold of (await form.locator('.fold button[aria-expanded="false"]').all()).toReversed())
     await fold.click();
   // Names are free, and measuring has its own button; everything else typed here is a figure or a list of them.
