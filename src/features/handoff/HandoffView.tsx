@@ -1,14 +1,18 @@
 'use client';
 
-import { Download, Printer } from 'lucide-react';
+import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { LOG_EXPORTS } from '#store/exports/index.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { takesOfShoot } from '#store/takes.ts';
 import { failureWords } from '#store/words.ts';
-import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { setupsOf } from '#store/selection.ts';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
+import { CardTools } from '#ui/cards/CardTools.tsx';
+import { cardsSubtitle, cardText } from '#ui/cards/cardText.ts';
+import { dayCardOf } from '#ui/cards/dayCards.ts';
 import { download, slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
 import type { Column } from '#ui/parts/column.ts';
@@ -132,6 +136,28 @@ const MonitoringLutPanel = () => {
   );
 };
 
+/** The card on paper, and its ways into other pockets. */
+const PocketPanel = () => {
+  const selection = useSelection();
+  const records = useRecords();
+  const { shoot, setup, camera } = selection;
+  const card = useMemo(() => {
+    const order = setupsOf(records, shoot.id).findIndex(({ id }) => id === setup.id);
+    return dayCardOf(selection, order + 1);
+  }, [records, selection, shoot, setup]);
+  const head = { title: `${camera.name}, ${shoot.name}`, subtitle: cardsSubtitle(camera) };
+  return (
+    <Panel
+      title="Set card"
+      note="for the pocket, A6"
+      className="pocket-panel"
+      tools={<CardTools card={card} head={head} />}
+    >
+      <PocketCard text={cardText(card, head)} />
+    </Panel>
+  );
+};
+
 /** Hand-off: what post needs, and the card on paper. */
 export const HandoffView = () => (
   <div className="handoff">
@@ -140,17 +166,6 @@ export const HandoffView = () => (
       <LogFiles />
       <MonitoringLutPanel />
     </div>
-    <Panel
-      title="Set card"
-      note="for the pocket, A6"
-      className="pocket-panel"
-      tools={
-        <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden="true" /> Print
-        </Button>
-      }
-    >
-      <PocketCard />
-    </Panel>
+    <PocketPanel />
   </div>
 );

@@ -7,12 +7,13 @@ import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin, printNd, printPull } from '#ui/format.ts';
+import { CardCode } from '#ui/cards/CardCode.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { meterWords } from '#ui/setCard/meterLines.ts';
 import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 
-/** The set card on paper: black on white, readable at arm's length, the only thing that prints. */
-export const PocketCard = () => {
+/** The set card on paper: black on white, readable at arm's length. @param text What its code holds */
+export const PocketCard = ({ text }: { text: string }) => {
   const selection = useSelection();
   const { numbers } = useCard();
   const { shoot, setup, camera, plan, profile, monitors } = selection;
@@ -77,6 +78,13 @@ export const PocketCard = () => {
           {setup.cautions.map((id) => CAUTIONS[id]).join(' ')} {CAUTION_CLOSE}
         </p>
       )}
+      <footer className="pocket-code">
+        <CardCode
+          text={text}
+          label="Code of this card: a phone’s camera reads it as text, without a network"
+        />
+        <p>Point a phone’s camera here: it shows this card as text, no network needed.</p>
+      </footer>
     </article>
   );
 };

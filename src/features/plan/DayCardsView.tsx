@@ -5,9 +5,11 @@ import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
+import { CardCode } from '#ui/cards/CardCode.tsx';
+import { cardsSubtitle, cardText } from '#ui/cards/cardText.ts';
+import { dayCards } from '#ui/cards/dayCards.ts';
+import { textPicture } from '#ui/cards/textPicture.ts';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
-import { dayCards } from './dayCards.ts';
-import { cardsSubtitle } from './planWords.ts';
 
 /** The day of this camera on one sheet: printed, or as a PDF. */
 export const DayCardsView = () => {
@@ -16,18 +18,18 @@ export const DayCardsView = () => {
   const { shoot, camera } = selection;
   const cards = useMemo(() => dayCards(records, shoot.id, camera.id), [records, shoot.id, camera.id]);
   const title = `${camera.name}, ${shoot.name}`;
-  const subtitle = cardsSubtitle(camera);
+  const head = { title, subtitle: cardsSubtitle(camera) };
   const savePdf = async () => {
     // Nobody waits for the writer of PDFs who does not want one.
-    const { dayCardsPdf } = await import('./dayCardsPdf.ts');
-    const bytes = await dayCardsPdf(title, subtitle, cards);
+    const { dayCardsPdf } = await import('#ui/cards/dayCardsPdf.ts');
+    const bytes = await dayCardsPdf(head, cards, textPicture);
     download(`${slug(title)}.pdf`, new Uint8Array(bytes), 'application/pdf');
   };
   return (
     <section className="panel sheet day-cards">
       <header className="panel-head">
         <h2>{title}</h2>
-        <span className="quiet">{subtitle}</span>
+        <span className="quiet">{head.subtitle}</span>
         <div className="panel-tools">
           <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
             <Printer size={15} aria-hidden /> Print
@@ -61,7 +63,13 @@ export const DayCardsView = () => {
                 </div>
               ))}
             </dl>
-            {card.caution && <p className="day-caution">{card.caution}</p>}
+            <div className="day-card-foot">
+              <p className="day-caution">{card.caution}</p>
+              <CardCode
+                text={cardText({ ...card, caution: '' }, head)}
+                label={`Code of ${card.name}: a phone’s camera reads the card`}
+              />
+            </div>
           </article>
         ))}
       </div>

@@ -1,4 +1,3 @@
-import { printZebra } from '#core/exposure/zebra.ts';
 import { SCHOOL_IDS } from '#core/exposure/schools.ts';
 import { describe, expect, it } from 'vitest';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
@@ -6,9 +5,6 @@ import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { setupsOf } from '#store/selection.ts';
 import { TABLES } from '#store/tables.ts';
 import { adviceOf, recordingAt } from './adviceModel.ts';
-import { PDFDocument } from 'pdf-lib';
-import { CARDS_A_PAGE, dayCards } from './dayCards.ts';
-import { dayCardsPdf } from './dayCardsPdf.ts';
 import { CHECKLIST, CHECKLIST_IDS } from './checklist.ts';
 import {
   landsAt,
@@ -166,36 +162,5 @@ describe('planning', () => {
     );
     expect(recordingAt(selection.camera, 50)?.codec).toBe('long GOP');
     expect(recordingAt(selection.camera, 240)).toBeUndefined();
-  });
-});
-
-describe('the pocket cards of a day', () => {
-  it('hold every set-up a camera plays in, in the order of the day, with the card’s own levels', () => {
-    const cards = dayCards(book, 'salt-and-fire', 'a-cam');
-    expect(cards.map(({ place, name }) => `${place} ${name}`)).toEqual([
-      '1 Furnace mouth',
-      '2 Bench interview',
-      '3 Packing yard at noon',
-      '7 Lantern quay at night',
-    ]);
-    expect(cards[0].zebras.map(([name, zebra]) => [name, printZebra(zebra)])).toEqual([
-      ['Card', '49±2'],
-      ['Ana', '60±3'],
-      ['Warning', '90+'],
-    ]);
-    expect(cards[0].caution).toMatch(/Hot glass.*licensed practice decide/);
-    expect(dayCards(book, 'salt-and-fire', 'small-cam')).toHaveLength(1);
-  });
-
-  it('are a PDF of A4, eight to a page', async () => {
-    const cards = dayCards(book, 'salt-and-fire', 'a-cam');
-    const one = await PDFDocument.load(await dayCardsPdf('A-cam', 'Zebra in % of signal', cards));
-    expect(one.getPageCount()).toBe(1);
-    // ISO 216: A4 is 210 x 297 mm.
-    expect(one.getPage(0).getWidth()).toBeCloseTo((210 / 25.4) * 72, 1);
-    expect(one.getPage(0).getHeight()).toBeCloseTo((297 / 25.4) * 72, 1);
-    const many = Array.from({ length: CARDS_A_PAGE + 1 }, (_, i) => ({ ...cards[0], id: String(i) }));
-    expect((await PDFDocument.load(await dayCardsPdf('A', 'B', many))).getPageCount()).toBe(2);
-    expect((await PDFDocument.load(await dayCardsPdf('A', 'B', []))).getPageCount()).toBe(1);
   });
 });

@@ -1,16 +1,7 @@
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
-import { SCALES } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
-import type { CameraRecord } from '#store/records/camera.ts';
 
 // Sentences of Plan that are longer than a line.
-
-/** What of this camera stands over its cards. */
-export const cardsSubtitle = ({ zebra, coding }: CameraRecord): string => {
-  const reads = zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output';
-  const scale = SCALES[zebra.scale].name;
-  return `Zebra in ${scale}, on ${reads}. ${coding.bitDepth}-bit ${coding.range}.`;
-};
 
 export const balanceAgain = (turn: string, at: string): string =>
   `${turn} at ${at} falls into it: balance again, or keep one daylight number and let it turn.`;

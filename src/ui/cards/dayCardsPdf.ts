@@ -1,0 +1,165 @@
+import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import { printInstead, printZebra } from '#core/exposure/zebra.ts';
+import { cardText, codeOf, type CardHead } from './cardText.ts';
+import { CARDS_A_PAGE, type DayCard } from './dayCards.ts';
+import type { TextPicture, TextStyle } from './textPicture.ts';
+
+// A4 in points (ISO 216), folded twice to A6.
+const [WIDTH, HEIGHT] = [595.28, 841.89];
+const MARGIN = 26;
+const INK = rgb(0, 0, 0);
+const RULE = rgb(0.55, 0.55, 0.55);
+
+/** The standard fonts know no true minus and no thin space. */
+const inLatin = (text: string) => text.replace(/\u2212/g, '\u2013').replace(/\u2009/g, ' ');
+/** What the standard fonts do not have. */
+const FOREIGN = /[^\u0000-\u00ff\u2013\u2019]/g;
+const isForeign = (text: string) => inLatin(text).search(FOREIGN) !== -1;
+const plain = (text: string) => inLatin(text).replace(FOREIGN, '?');
+
+/** Draws what the fonts of the paper do not have: names in other scripts, emoji. */
+export type DrawText = (text: string, style: TextStyle) => Promise<TextPicture>;
+
+type Fonts = { readonly text: PDFFont; readonly bold: PDFFont; readonly mono: PDFFont };
+
+const wrapped = (text: string, font: PDFFont, size: number, width: number): string[] => {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const longer = lines.length === 0 ? word : `${lines[lines.length - 1]} ${word}`;
+    if (lines.length > 0 && font.widthOfTextAtSize(longer, size) <= width) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
+};
+
+type Sheet = {
+  readonly document: PDFDocument;
+  readonly page: PDFPage;
+  readonly fonts: Fonts;
+  readonly draw?: DrawText;
+};
+type Line = { readonly x: number; readonly y: number; readonly size: number; readonly font: PDFFont };
+
+/**
+ * A line of text that is made smaller where it is wider than its room; from its left end, or up to its right one.
+ */
+const writeLine = async (
+  { document, page, fonts, draw }: Sheet,
+  text: string,
+  { x, y, size, font }: Line,
+  { room = Infinity, toRight = false } = {},
+): Promise<void> => {
+  if (draw && isForeign(text)) {
+    const { png, width, height, under } = await draw(text, { size, bold: font !== fonts.text });
+    const share = Math.min(1, room / width);
+    page.drawImage(await document.embedPng(png), {
+      x: toRight ? x - width * share : x,
+      y: y - under * share,
+      width: width * share,
+      height: height * share,
+    });
+    return;
+  }
+  const shown = plain(text);
+  const width = font.widthOfTextAtSize(shown, size);
+  const share = Math.min(1, room / width);
+  page.drawText(shown, {
+    x: toRight ? x - width * share : x,
+    y,
+    size: size * share,
+    font,
+    color: INK,
+  });
+};
+
+/** Side of a card's code on the sheet, points: 24 mm, so that a module is a third of a millimetre and over. */
+export const CODE_POINTS = 68;
+
+const drawCard = async (
+  sheet: Sheet,
+  card: DayCard,
+  head: CardHead,
+  [left, top]: readonly [number, number],
+  width: number,
+) => {
+  const { page, fonts } = sheet;
+  const { text, bold, mono } = fonts;
+  page.drawLine({ start: { x: left, y: top }, end: { x: left + width, y: top }, thickness: 1.2, color: INK });
+  const name = { x: left, y: top - 17, size: 14, font: bold };
+  await writeLine(sheet, `${card.place}  ${card.name}`, name, { room: width });
+  const step = width / card.zebras.length;
+  for (const [i, [whose, zebra]] of card.zebras.entries()) {
+    const x = left + i * step;
+    const room = step - 6;
+    await writeLine(sheet, whose, { x, y: top - 33, size: 9, font: text }, { room });
+    const instead = printInstead(zebra);
+    if (instead === undefined) {
+      await writeLine(sheet, printZebra(zebra), { x, y: top - 52, size: 19, font: mono }, { room });
+      continue;
+    }
+    await writeLine(sheet, printZebra(zebra), { x, y: top - 44, size: 10, font: bold }, { room });
+    await writeLine(sheet, instead, { x, y: top - 54, size: 9, font: text }, { room });
+  }
+  const half = width / 2;
+  for (const [i, [label, value]] of card.lines.entries()) {
+    const x = left + (i % 2) * half;
+    const y = top - 69 - Math.floor(i / 2) * 14.5;
+    const isAlone = i % 2 === 0 && i === card.lines.length - 1;
+    const right = isAlone ? left + width - CODE_POINTS - 14 : x + half - 10;
+    const [start, end] = [
+      { x, y: y + 11 },
+      { x: right + 2, y: y + 11 },
+    ];
+    page.drawLine({ start, end, thickness: 0.5, color: RULE });
+    await writeLine(sheet, label, { x, y, size: 10, font: text });
+    // A long name is written smaller, so that it does not run over its label.
+    const room = right - x - 4 - text.widthOfTextAtSize(label, 10);
+    await writeLine(sheet, value, { x: right, y, size: 12, font: mono }, { room, toRight: true });
+  }
+  // The caution stands beside the code in ink, so the code need not hold it. Nine lines leave its corner free.
+  const { side, path } = codeOf(cardText({ ...card, caution: '' }, head));
+  const place = { x: left + width - 8 - CODE_POINTS, y: top - 119 };
+  page.drawSvgPath(path, { ...place, scale: CODE_POINTS / side, color: INK });
+  const lines = wrapped(plain(card.caution), text, 8, width - CODE_POINTS - 16).slice(0, 5);
+  for (const [i, line] of lines.entries())
+    await writeLine(sheet, line, { x: left, y: top - 140 - i * 10, size: 8, font: text });
+};
+
+/**
+ * The day of one camera as a PDF: A4, eight set-ups a page, folds to A6. Black on white, each with a code that holds it
+ * as text.
+ * @param draw For names in other scripts; without it their letters stand as question marks.
+ */
+export const dayCardsPdf = async (
+  head: CardHead,
+  cards: readonly DayCard[],
+  draw?: DrawText,
+): Promise<Uint8Array> => {
+  const document = await PDFDocument.create();
+  document.setTitle(head.title);
+  const fonts = {
+    text: await document.embedFont(StandardFonts.Helvetica),
+    bold: await document.embedFont(StandardFonts.HelveticaBold),
+    mono: await document.embedFont(StandardFonts.CourierBold),
+  };
+  const column = (WIDTH - 3 * MARGIN) / 2;
+  const row = (HEIGHT - 2 * MARGIN - 30) / (CARDS_A_PAGE / 2);
+  const room = WIDTH - 2 * MARGIN;
+  for (let from = 0; from < Math.max(1, cards.length); from += CARDS_A_PAGE) {
+    const sheet = { document, page: document.addPage([WIDTH, HEIGHT]), fonts, draw };
+    const at = (down: number, size: number, font: PDFFont) => ({
+      x: MARGIN,
+      y: HEIGHT - MARGIN - down,
+      size,
+      font,
+    });
+    await writeLine(sheet, head.title, at(8, 15, fonts.bold), { room });
+    await writeLine(sheet, head.subtitle, at(22, 9, fonts.text), { room });
+    for (const [i, card] of cards.slice(from, from + CARDS_A_PAGE).entries()) {
+      const left = MARGIN + (i % 2) * (column + MARGIN);
+      const place = [left, HEIGHT - MARGIN - 30 - Math.floor(i / 2) * row] as const;
+      await drawCard(sheet, card, head, place, column);
+    }
+  }
+  return document.save();
+};
