@@ -161,7 +161,6 @@ const PocketPanel = () => {
 /** Hand-off: what post needs, and the card on paper. */
 export const HandoffView = () => (
   <div className="handoff">
-    <h1 className="visually-hidden">Hand-off</h1>
     <div className="handoff-files">
       <LogFiles />
       <MonitoringLutPanel />

@@ -44,7 +44,6 @@ export const JudgeView = () => {
   const moves = frame?.kind === 'clip' || frame?.kind === 'feed';
   return (
     <div className={`judge judge-large-${look.large}${moves ? ' judge-moving' : ''}`}>
-      <h1 className="visually-hidden">Judge</h1>
       <PicturePane highlight={verdicts.find(({ id }) => id === picked)?.place} />
       {frame?.kind === 'clip' && frame.clip && <TransportBar name={frame.name} clip={frame.clip} />}
       {frame?.kind === 'feed' && <FeedBar name={frame.name} />}

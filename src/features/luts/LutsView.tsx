@@ -30,7 +30,6 @@ export const LutsView = () => {
   useEffect(() => session.luts.settleBuild, [session]);
   return (
     <>
-      <h1 className="visually-hidden">LUTs</h1>
       <ScreenParts of="LUTs" parts={PARTS} first="build" />
     </>
   );

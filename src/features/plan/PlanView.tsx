@@ -79,7 +79,7 @@ export const PlanView = () => {
   return (
     <div className="plan">
       <header className="page-head">
-        <h1>{setup.name}</h1>
+        <h2>{setup.name}</h2>
         <p className="quiet">{setup.light || 'No light noted yet.'}</p>
       </header>
       <Cautions />

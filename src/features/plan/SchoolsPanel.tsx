@@ -136,14 +136,14 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => 
       },
       figure(
         'room',
-        'Room',
+        'Room, stops',
         'From the brightest kept tone to clip, stops',
         ({ roomAbove }) => printStopsDecimal(roomAbove),
         ({ roomAbove }) => roomAbove,
       ),
       figure(
         'clean',
-        'Clean by',
+        'Over floor, stops',
         'From the darkest kept tone to the usable floor, stops',
         ({ cleanBelow }) => printStopsDecimal(cleanBelow),
         ({ cleanBelow }) => cleanBelow,
@@ -230,9 +230,9 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => {
         />
       </TableScroll>
       <p className="quiet figures-foot mb-0">
-        Room: from the brightest kept tone to clip. Clean by: from the darkest kept tone to the usable floor.
-        Noise: at grey after the pull, against placement 0. The choice is yours; a school is taken by its
-        name.
+        Room: from the brightest kept tone to clip. Over floor: from the usable floor to the darkest kept
+        tone. Noise: at grey after the pull, against placement 0. The choice is yours; a school is taken by
+        its name.
       </p>
     </Panel>
   );

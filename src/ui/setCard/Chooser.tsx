@@ -24,6 +24,7 @@ export const Chooser = () => {
         </>
       }
       label="Shoot, set-up and camera"
+      says={`${shoot.name}: ${setup.name}, ${camera.name}`}
       variant="bare"
       className="chooser"
       panelClass="chooser-popover"

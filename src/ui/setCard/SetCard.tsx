@@ -66,7 +66,7 @@ export const SetCard = () => {
   const [isOpen, setOpen] = useState(false);
   const input = { selection, numbers, draftName: profile.isDraft ? profile.name : undefined };
   return (
-    <header className={`set-card${isOpen ? ' set-card-open' : ''}`} aria-label="Set card">
+    <section className={`set-card${isOpen ? ' set-card-open' : ''}`} aria-label="Set card">
       <Chooser />
       <div className="set-cells">
         {CELLS.map((cell) => (
@@ -82,6 +82,6 @@ export const SetCard = () => {
       >
         {isOpen ? <ChevronUp size={20} aria-hidden="true" /> : <ChevronDown size={20} aria-hidden="true" />}
       </Button>
-    </header>
+    </section>
   );
 };

@@ -20,6 +20,7 @@ import { loadStopped } from './Stopped.tsx';
 import { STEPS } from './steps.ts';
 import { useLogTake } from './useLogTake.ts';
 import { useKey } from './useKey.ts';
+import { useTitle } from './useTitle.ts';
 import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
@@ -110,6 +111,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const { doors, stop } = useFirstStart();
   /** Undefined until it was asked for. */
   const [help, setHelp] = useState<boolean>();
+  const title = useTitle();
   const { placement } = selection.plan;
   const nudge = (thirds: number) => {
     const to = nudged(placement, thirds);
@@ -131,9 +133,11 @@ const Frame = ({ children }: { children: ReactNode }) => {
   return (
     <LogContext value={() => void log()}>
       <div className="shell" data-unsaved={unsaved}>
-        <Link href={hrefTo('/plan')} className="brand" aria-label="Candelum, to Plan">
-          <Mark />
-        </Link>
+        <header className="brand">
+          <Link href={hrefTo('/plan')} aria-label="Candelum, to Plan">
+            <Mark />
+          </Link>
+        </header>
         <SetCard />
         <div className="order-column">
           <OrderOfWork />
@@ -141,6 +145,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
           {unsaved > 0 && <p className="unsaved">Saving…</p>}
         </div>
         <main className="work">
+          <h1 className="visually-hidden">{title}</h1>
           <Notices said={said} hush={hush} />
           {(doors || stop !== undefined) && <FirstStart />}
           {step}
