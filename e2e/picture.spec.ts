@@ -173,3 +173,51 @@ test('a verdict is turned into the plan, or muted', async ({ page }) => {
   await page.getByRole('button', { name: 'Hear all' }).click();
   await expect(verdict(page, 'card')).toBeVisible();
 });
+
+test('several files make a tray: N goes on, the card is found again, a refused file says why', async ({
+  page,
+}) => {
+  await visit(page, '/judge?shoot=salt-and-fire&setup=furnace-mouth&camera=a-cam');
+  const still = (name: string, placement: number) => ({
+    name,
+    mimeType: 'image/png',
+    buffer: frameFile('bench', { placement }),
+  });
+  await page
+    .getByLabel('Frame file')
+    .setInputFiles([
+      still('one.png', 1),
+      { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('take, notes') },
+      still('three.png', 0),
+    ]);
+  await expect(page.locator('.picture h2')).toHaveText('one.png');
+  const tray = page.getByRole('group', { name: 'Tray' });
+  await expect(tray).toContainText('1 of 3');
+  await markCard(page, 'bench');
+  await expect(verdict(page, 'card')).toHaveAttribute('data-state', 'holds');
+
+  await page.keyboard.press('n');
+  await expect(page.locator('.notice-bad')).toContainText('notes.txt');
+  await expect(tray).toContainText('2 of 3, 1 refused');
+  await expect(page.locator('.picture h2')).toHaveText('one.png');
+  await page.keyboard.press('n');
+  await expect(page.locator('.picture h2')).toHaveText('three.png');
+  // The same card, a stop darker: judged without a mark being drawn again.
+  await expect(verdict(page, 'card')).toContainText('−1');
+  await tray.getByRole('button', { name: /3 of 3/ }).click();
+  const files = page.getByRole('dialog', { name: 'Files in the tray' });
+  await expect(files.locator('.field-error')).toHaveCount(1);
+  await files.getByRole('button', { name: 'one.png' }).click();
+  await expect(page.locator('.picture h2')).toHaveText('one.png');
+  await expect(verdict(page, 'card')).toHaveAttribute('data-state', 'holds');
+  await page.keyboard.press('Shift+n');
+  await expect(page.locator('.picture h2')).toHaveText('one.png');
+
+  // The file stands on the take, in the log and in the hand-off.
+  await page.keyboard.press('l');
+  await expect(page.locator('.notices')).toContainText(/Take \d+ logged/);
+  await page.keyboard.press('4');
+  await expect(page.locator('.take-file').first()).toHaveText('one.png');
+  await page.keyboard.press('7');
+  await expect(page.getByRole('cell', { name: 'one.png' })).toBeVisible();
+});

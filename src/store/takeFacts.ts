@@ -22,6 +22,8 @@ export type TakeFacts = {
   readonly found?: number;
   /** Found less planned, stops. */
   readonly offPlan?: number;
+  /** The file that was judged; absent where none was open. */
+  readonly file?: string;
   /** All its words in small letters. */
   readonly text: string;
 };
@@ -59,6 +61,7 @@ export const factsOf = (take: TakeRecord, zone?: string): TakeFacts => {
     planned: card.placement,
     found: measured?.cardStops,
     offPlan: measured?.cardOffset,
+    file: measured?.file,
     text: words
       .filter((word) => word !== undefined)
       .join(' ')

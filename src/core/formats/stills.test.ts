@@ -51,6 +51,8 @@ describe.skipIf(!oiio)('files that OpenImageIO writes', () => {
     ['LZW, 16 bit', 16, ['-d', 'uint16', '--compression', 'lzw']],
     ['deflate, 16 bit', 16, ['-d', 'uint16', '--compression', 'zip']],
     ['LZW, 8 bit', 8, ['-d', 'uint8', '--compression', 'lzw']],
+    ['PackBits, 8 bit', 8, ['-d', 'uint8', '--compression', 'packbits']],
+    ['PackBits, 16 bit', 16, ['-d', 'uint16', '--compression', 'packbits']],
     ['10-bit codes spread to 16', 10, ['-d', 'uint16', '--compression', 'zip']],
   ] as const)('TIFF, %s: every code', (_, bitDepth, args) => {
     const frame = ramp(bitDepth);
@@ -144,5 +146,59 @@ describe('large and odd stills', () => {
     if (!told.ok) throw new Error(told.reason);
     expect(told.value.frame.bitDepth).toBe(10);
     expect(told.value.frame.r.every((code, i) => code === frame.r[i] >> 6)).toBe(true);
+  });
+});
+
+describe('PackBits', () => {
+  /** A grey TIFF of one strip, 8 bit, least byte first (TIFF 6.0, section 2 and 8). */
+  const tiffOf = (width: number, height: number, strip: readonly number[]) => {
+    const fields = [
+      [256, width],
+      [257, height],
+      [258, 8],
+      [259, 32773],
+      [262, 1],
+      [273, 8],
+      [277, 1],
+      [278, height],
+      [279, strip.length],
+    ];
+    const at = 8 + strip.length + (strip.length % 2);
+    const bytes = new Uint8Array(at + 2 + 12 * fields.length + 4);
+    const view = new DataView(bytes.buffer);
+    bytes.set([0x49, 0x49, 42, 0]);
+    view.setUint32(4, at, true);
+    bytes.set(strip, 8);
+    view.setUint16(at, fields.length, true);
+    fields.forEach(([tag, value], n) => {
+      const field = at + 2 + 12 * n;
+      view.setUint16(field, tag, true);
+      view.setUint16(field + 2, 4, true);
+      view.setUint32(field + 4, 1, true);
+      view.setUint32(field + 8, value, true);
+    });
+    return bytes;
+  };
+  // A worked example of the scheme, from memory: runs, literals, and a byte of 128 that does nothing.
+  const PACKED = [
+    0xfe, 0xaa, 0x02, 0x80, 0x00, 0x2a, 0x80, 0xfd, 0xaa, 0x03, 0x80, 0x00, 0x2a, 0x22, 0xf7, 0xaa,
+  ];
+  const PLAIN = [
+    ...[0xaa, 0xaa, 0xaa, 0x80, 0x00, 0x2a, 0xaa, 0xaa, 0xaa, 0xaa, 0x80, 0x00, 0x2a, 0x22],
+    ...Array<number>(10).fill(0xaa),
+  ];
+
+  it('is unpacked run by run', () => {
+    const { frame, container } = opened(tiffOf(24, 1, PACKED));
+    expect(container).toBe('TIFF, PackBits');
+    expect([...frame.g]).toEqual(PLAIN);
+  });
+
+  it('that ends early, or runs on, is named or held to the picture', () => {
+    expect(openFrame(tiffOf(24, 1, PACKED.slice(0, 9)), { range: 'legal' })).toMatchObject({
+      ok: false,
+      reason: expect.stringMatching(/PackBits run past their end.*copy it again/),
+    });
+    expect([...opened(tiffOf(4, 1, [0x81, 0x07])).frame.g]).toEqual([7, 7, 7, 7]);
   });
 });

@@ -11,6 +11,7 @@ const COMPRESSIONS: Readonly<Record<number, string>> = {
   5: 'LZW',
   8: 'deflate',
   32946: 'deflate',
+  32773: 'PackBits',
 };
 
 export const looksLikeTiff = (bytes: Uint8Array): boolean =>
@@ -21,7 +22,14 @@ export const looksLikeTiff = (bytes: Uint8Array): boolean =>
 const TYPE_BYTES = [0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8];
 const MOST_FIELDS = 1024;
 /** More than this out of a byte no compression makes: 4096 of 12 bits by LZW, 258 of 2 bits by deflate. */
-const MOST_FROM_A_BYTE: Readonly<Record<number, number>> = { 1: 1, 5: 2731, 8: 1032, 32946: 1032 };
+const MOST_FROM_A_BYTE: Readonly<Record<number, number>> = {
+  1: 1,
+  5: 2731,
+  8: 1032,
+  32946: 1032,
+  // 128 of a run's two bytes.
+  32773: 64,
+};
 
 /** Where the first directory asks for more than the file holds; undefined where it does not. Nothing is read yet. */
 const overlong = (bytes: Uint8Array): Result<undefined> => {
@@ -43,6 +51,50 @@ const overlong = (bytes: Uint8Array): Result<undefined> => {
       );
   }
   return success(undefined);
+};
+
+const PACK_BITS = 32773;
+
+/**
+ * Runs of bytes unpacked to the end of the room (TIFF 6.0, section 9).
+ * @returns Bytes written; fewer, where it is cut.
+ */
+const unpackBits = (from: Uint8Array, room: Uint8Array): number => {
+  let to = 0;
+  for (let at = 0; at + 1 < from.length && to < room.length;) {
+    const n = (from[at] << 24) >> 24;
+    if (n >= 0) {
+      const part = from.subarray(at + 1, Math.min(at + 2 + n, at + 1 + room.length - to));
+      room.set(part, to);
+      to += part.length;
+      at += 2 + n;
+    } else if (n === -128) at += 1;
+    else {
+      const end = Math.min(room.length, to + 1 - n);
+      room.fill(from[at + 1], to, end);
+      to = end;
+      at += 2;
+    }
+  }
+  return to;
+};
+
+/** Samples of strips in PackBits; undefined where they end before the picture does. */
+const unpackedStrips = (bytes: Uint8Array, head: TiffIfd): Uint8Array | Uint16Array | undefined => {
+  const { width, height, samplesPerPixel, bitsPerSample, stripOffsets, stripByteCounts, rowsPerStrip } = head;
+  const rowBytes = (width * samplesPerPixel * bitsPerSample) / 8;
+  const packed = new Uint8Array(rowBytes * height);
+  const stripBytes = Math.min(height, rowsPerStrip ?? height) * rowBytes;
+  for (let n = 0, to = 0; to < packed.length; n += 1, to += stripBytes) {
+    const [offset, length] = [stripOffsets[n], stripByteCounts[n]];
+    if (!(offset >= 0 && length >= 0)) return undefined;
+    const room = packed.subarray(to, Math.min(packed.length, to + stripBytes));
+    if (unpackBits(bytes.subarray(offset, offset + length), room) < room.length) return undefined;
+  }
+  if (bitsPerSample === 8) return packed;
+  const view = new DataView(packed.buffer);
+  const little = bytes[0] === 0x49;
+  return Uint16Array.from({ length: packed.length / 2 }, (_, i) => view.getUint16(2 * i, little));
 };
 
 const detail = (error: unknown) => (error instanceof Error ? error.message : String(error)).slice(0, 80);
@@ -71,7 +123,7 @@ const unreadable = (head: TiffIfd, fileBytes: number): Failure | undefined => {
   if (!(compression in COMPRESSIONS))
     return failure(
       'field 259',
-      `The TIFF is compressed in way ${compression}; uncompressed, LZW and deflate are read.`,
+      `The TIFF is compressed in way ${compression}; uncompressed, LZW, deflate and PackBits are read.`,
     );
   if (samplesPerPixel < 1 || samplesPerPixel > 4)
     return failure('field 277', `The TIFF holds ${samplesPerPixel} samples a pixel; 1 to 4 are read.`);
@@ -85,8 +137,8 @@ const unreadable = (head: TiffIfd, fileBytes: number): Failure | undefined => {
 };
 
 /**
- * Opens an 8- or 16-bit TIFF (grey or R'G'B', alpha ignored; uncompressed, LZW or deflate) as code values: its first
- * picture. Refuses, naming the field, what it cannot read; size is checked before anything is unpacked.
+ * Opens an 8- or 16-bit TIFF (grey or R'G'B', alpha ignored; uncompressed, LZW, deflate or PackBits) as code values:
+ * its first picture. Refuses, naming the field, what it cannot read; size is checked before anything is unpacked.
  */
 export const openTiff = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
   const cut = (error: unknown) =>
@@ -105,6 +157,12 @@ export const openTiff = (bytes: Uint8Array, options: ReadingOptions): Result<Ope
   if (unread) return unread;
   const { width, height, samplesPerPixel, compression } = head;
   try {
+    if (compression === PACK_BITS) {
+      const data = unpackedStrips(bytes, head);
+      if (!data) return cut('PackBits run past their end');
+      const samples = { width, height, channels: samplesPerPixel, data };
+      return success(frameOfSamples(samples, options, 'TIFF, PackBits'));
+    }
     const [{ data }] = decode(bytes, { pages: [0] });
     if (!(data instanceof Uint8Array || data instanceof Uint16Array)) return cut('samples of another kind');
     const samples = { width, height, channels: samplesPerPixel, data };

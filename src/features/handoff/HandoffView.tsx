@@ -36,6 +36,7 @@ const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
     cell: ({ setup, number }) => `${setup} ${number}`,
     sortBy: ({ setup, number }) => `${setup} ${String(number).padStart(6, '0')}`,
   },
+  { id: 'file', header: 'File', cell: ({ file }) => file ?? '–', sortBy: ({ file }) => file },
   { id: 'camera', header: 'Camera', cell: ({ camera }) => camera, sortBy: ({ camera }) => camera },
   {
     id: 'planned',

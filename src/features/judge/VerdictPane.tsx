@@ -8,6 +8,7 @@ import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { VerdictList } from '#ui/parts/VerdictList.tsx';
+import { toolsFor } from './picture/tools.ts';
 import { useLog } from '#ui/shell/LogContext.ts';
 
 const ruleOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id);
@@ -38,12 +39,15 @@ const OpenVerdict = ({ verdict }: { verdict: Verdict }) => {
 
 /** Sentences with number, place and remedy; picking one shows its place in the picture. */
 export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?: string) => void }) => {
-  const { verdicts, opening } = useJudgement();
+  const { verdicts, opening, isJudged } = useJudgement();
   const [muted, mute] = useMuted();
-  const { patches, isOpen } = useSession(({ frame, ...state }) => ({
+  const { subjects } = useSelection();
+  const { patches, unfound, isOpen } = useSession(({ frame, ...state }) => ({
     patches: state.patches,
+    unfound: state.unfound,
     isOpen: frame !== undefined,
   }));
+  const missing = unfound.map((id) => toolsFor(subjects).find((tool) => tool.id === id)?.name ?? id);
   const log = useLog();
   const marked = patches.some(({ kind }) => kind === 'card');
   return (
@@ -51,7 +55,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
       className="verdicts"
       data-opening={opening}
       title="Verdict"
-      note={isOpen ? summarise(verdicts) : undefined}
+      note={isOpen && isJudged ? summarise(verdicts) : undefined}
       tools={
         <Button variant="primary" size="sm" onClick={log}>
           Log take <kbd>L</kbd>
@@ -63,7 +67,13 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
           <p className="quiet">Open a frame: verdicts come with number, place and what to do.</p>
         </Empty>
       )}
-      {isOpen && !marked && (
+      {missing.length > 0 && (
+        <p className="verdict-hint" role="status">
+          Not found again in this picture: {missing.join(', ')}. Drag over{' '}
+          {missing.length > 1 ? 'them' : 'it'} once.
+        </p>
+      )}
+      {isOpen && !marked && missing.length === 0 && (
         <p className="verdict-hint">
           Drag over the grey card in the picture: then its placement is judged against the plan.
         </p>

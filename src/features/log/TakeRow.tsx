@@ -43,7 +43,9 @@ const Found = ({ measured }: TakeRecord) => {
           <StateMark state={state} /> {title} <span className="num">{figure}</span>
         </p>
       ))}
-      {!measured && <p className="quiet">logged without a frame</p>}
+      <p className="quiet take-file" title={measured?.file}>
+        {measured ? measured.file : 'logged without a frame'}
+      </p>
     </div>
   );
 };

@@ -97,7 +97,11 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
         : [],
     [rules, measurement, distribution, numbers, placement, light, coding, kind, samples, muted],
   );
-  const value = useMemo(() => ({ distribution, verdicts, opening }), [distribution, verdicts, opening]);
+  const isJudged = rules !== undefined && measurement !== undefined;
+  const value = useMemo(
+    () => ({ distribution, verdicts, opening, isJudged }),
+    [distribution, verdicts, opening, isJudged],
+  );
   return <JudgementContext value={value}>{children}</JudgementContext>;
 };
 

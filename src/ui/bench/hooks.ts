@@ -35,6 +35,8 @@ export type Judgement = {
   readonly verdicts: readonly Verdict[];
   /** Number of the opened source that the verdicts are about. */
   readonly opening?: number;
+  /** Measured, and the rules were heard: until then nothing holds and nothing is lost. */
+  readonly isJudged: boolean;
 };
 
 export const ServicesContext = createContext<Services | undefined>(undefined);

@@ -18,6 +18,8 @@ export const KEY_WORDS = {
   play: { does: 'Play or pause the clip', where: 'Judge' },
   back: { does: 'One frame back', where: 'Judge' },
   on: { does: 'One frame on', where: 'Judge' },
+  next: { does: 'Next file of the tray', where: 'Judge' },
+  previous: { does: 'File before it', where: 'Judge' },
   hero: { does: 'Hold this frame as the reference', where: 'Judge' },
   glass: { does: 'Magnifier on or off', where: 'Judge' },
   ladder: { does: 'Move the card by a third', where: 'ladder' },

@@ -23,6 +23,8 @@ export const KEYMAP = {
   play: { presses: ['KeyP'], shown: 'P' },
   back: { presses: ['Comma'], shown: ',' },
   on: { presses: ['Period'], shown: '.' },
+  next: { presses: ['KeyN'], shown: 'N' },
+  previous: { presses: ['Shift+KeyN'], shown: 'Shift N' },
   hero: { presses: ['KeyH'], shown: 'H' },
   glass: { presses: ['KeyM'], shown: 'M' },
   ladder: { presses: [], shown: '↑ ↓' },

@@ -7,6 +7,7 @@ import { stillsHere } from '../stills/handlers.ts';
 import type { Stills } from '../stills/protocol.ts';
 import { Cancelled, type Handlers, type JobContext, type LaneOf } from '../rpc/serve.ts';
 import { since1970 } from './clock.ts';
+import { refindMarks, rememberMarks, type Remembered } from '#core/frame/refind.ts';
 import { isStill, openClip } from './clips/open.ts';
 import { feedHandlers } from './feedHandlers.ts';
 import { createHolder } from './holder.ts';
@@ -30,6 +31,8 @@ export const JUDGE_LANES: LaneOf<JudgeJobs> = {
   measure: MEASURED,
   capture: MEASURED,
   hold: MEASURED,
+  remember: MEASURED,
+  refind: MEASURED,
   order: MEASURED,
   still: MEASURED,
   scene: NEXT,
@@ -58,6 +61,7 @@ export const judgeHandlers = (
   const holder = createHolder(kernels);
   const survey = createHolder(others);
   const source = createSourceHolder(holder, onLive);
+  let remembered: readonly Remembered[] = [];
 
   const seek = async (
     clip: SourceOf<'clip'>,
@@ -81,6 +85,19 @@ export const judgeHandlers = (
     ...feedHandlers(holder, source, now),
 
     kernels: async () => ({ output: inUse }),
+
+    remember: async ({ patches }) => {
+      const frame = holder.get()?.frame;
+      remembered = frame ? rememberMarks(frame, patches) : [];
+      return { output: undefined };
+    },
+
+    refind: async (_input, { step }) => {
+      const frame = holder.get()?.frame;
+      if (!frame) return { output: { found: [], lost: remembered.map(({ patch }) => patch.id) } };
+      await step('Finding the marks again', 0.5);
+      return { output: refindMarks(frame, remembered) };
+    },
 
     open: async ({ file, name: _name, ...options }, { signal, tell, step, outside }) => {
       await step('Reading the file', 0.1);

@@ -9,6 +9,7 @@ import type { Rect } from '#core/frame/frame.ts';
 import type { Exactness, SourceTags } from '#core/frame/tags.ts';
 import type { FrameReading, ReadingOptions, Referred } from '#core/formats/opened.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
+import type { Patch } from '#core/scopes/measure.ts';
 import type { MeasureOptions } from '#core/scopes/measureFrame.ts';
 import type { Keyed } from '#core/scopes/tracks.ts';
 import type { ProfileData } from '#core/profile/index.ts';
@@ -207,6 +208,9 @@ export type CodeReadout = {
   readonly luma: number;
 };
 
+/** Marks found again, and the ids of those that were not. */
+export type Refound = { readonly found: readonly Patch[]; readonly lost: readonly string[] };
+
 export type JudgeJobs = {
   scene: { input: SceneInput; output: Result<SceneTruth> };
   /** A scene out of a survey's readings. */
@@ -227,6 +231,10 @@ export type JudgeJobs = {
   feedNext: { input: Record<string, never>; output: Result<FeedPicture> };
   feedStop: { input: Record<string, never>; output: undefined };
   measure: { input: MeasureInput; output: MeasuredFrame };
+  /** Keeps what these marks look like on the frame, to find them in the next file; in the place of those before. */
+  remember: { input: { readonly patches: readonly Patch[] }; output: undefined };
+  /** The marks that were remembered, found on the frame by correlation; without a frame none. */
+  refind: { input: Record<string, never>; output: Refound };
   /** Measures the picture and makes its thumbnail, both of the same moment. */
   capture: { input: MeasureInput & { readonly thumbnail: ThumbnailRequest }; output: Captured };
   picture: { input: PictureRequest; output: Pixels };

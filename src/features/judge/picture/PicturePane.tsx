@@ -17,17 +17,18 @@ import { PictureSheet } from './PictureSheet.tsx';
 import { PictureTools } from './PictureTools.tsx';
 import { ReadingControls } from './ReadingControls.tsx';
 import { SourceControls } from './SourceControls.tsx';
+import { Tray } from './Tray.tsx';
 import { middleOf, toolsFor, type Tool } from './tools.ts';
 import { usePictureDrawing } from './usePictureDrawing.ts';
 import { usePictureKeys } from './usePictureKeys.ts';
 
-/** A help for the file dialog only: what a file is, its first bytes say. */
-const ACCEPTED = 'image/*,video/*,.png,.tif,.tiff,.dpx,.jpg,.jpeg,.y4m,.mp4,.mov,.mkv,.webm,.mxf,.avi,.mts';
+/** What the file dialog offers is what opens; what a file is, its first bytes say. */
+const ACCEPTED = 'video/*,.png,.tif,.tiff,.dpx,.jpg,.jpeg,.y4m,.mp4,.mov,.mkv,.webm,.mxf,.avi,.mts';
 const TAKES =
   'Stills (PNG, TIFF, DPX, JPEG), clips (Y4M, MP4, MOV, MKV, WebM) or a live picture; measured on the recorded codes.';
 
 const NoFrame = ({ busy }: { busy?: Progress & { readonly name: string } }) => (
-  <Empty title={busy ? `Opening ${busy.name}` : 'Drop a frame or a clip here'}>
+  <Empty title={busy ? `Opening ${busy.name}` : 'Drop frames or clips here'}>
     <p className="quiet">{busy ? busy.phase : TAKES}</p>
     {!busy && (
       <p className="quiet">Nothing to hand? Pick a scene below: the simulated camera is set as your card.</p>
@@ -101,7 +102,7 @@ const MarkPicker = ({
 /** The frame with zebras, false colour, contours, guides and patches; open by button, drop, or from the demo. */
 export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const { session } = useBench();
-  const { camera, subjects } = useSelection();
+  const { camera, setup, subjects } = useSelection();
   const { target } = useCard();
   const [look, setLook] = useJudgeView();
   const { frame, busy } = useSession((state) => ({ frame: state.frame, busy: state.busy }));
@@ -113,10 +114,8 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
     noClick: true,
     noKeyboard: true,
-    multiple: false,
-    onDrop: ([file]) => {
-      if (file) void session.frame.openFile(file, camera.coding.range);
-    },
+    multiple: true,
+    onDrop: (files) => void session.tray.add(files, { range: camera.coding.range, setupId: setup.id }),
   });
   const holdHero = () => void session.hero.hold(target);
   usePictureKeys(look, setLook, { open, holdHero });
@@ -124,7 +123,8 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   return (
     <section className={`panel picture${place}`} {...getRootProps()}>
       <header className="panel-head">
-        <h2>{frame?.name ?? 'No frame'}</h2>
+        <h2 title={frame?.name}>{frame?.name ?? 'No frame'}</h2>
+        <Tray />
         <PictureTools look={look} setLook={setLook} onHero={holdHero} />
       </header>
       <input {...getInputProps({ accept: ACCEPTED })} aria-label="Frame file" />

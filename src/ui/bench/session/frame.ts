@@ -34,7 +34,7 @@ export const createFrame = ({
 
   const open = createOpener({ access: { get, set }, opening, tell });
 
-  const openFrom = async (file: File): Promise<void> => {
+  const openFrom = async (file: File): Promise<boolean> => {
     moving.pause();
     const done = await open(
       file.name,
@@ -54,18 +54,20 @@ export const createFrame = ({
         };
       },
     );
-    if (!done) return;
+    if (!done) return false;
     from = file;
     reading = undefined;
+    return true;
   };
 
   const measuring = createMeasuring({ judge, access: { get, set }, moving, tell });
 
   return {
-    openFile: (file: globalThis.File, range: Range) =>
+    /** @returns false when it did not open: why is told, and what was there stays. */
+    openFile: (file: globalThis.File, range: Range): Promise<boolean> =>
       openFrom({ name: file.name, file: () => Promise.resolve(file), range }),
     /** The step wedge that checks the bench itself. */
-    openWedge: () =>
+    openWedge: (): Promise<boolean> =>
       openFrom({
         name: 'step-wedge.png',
         file: async () => new Blob([await fetchBytes('/demo/step-wedge.png')]),

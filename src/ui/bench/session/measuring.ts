@@ -48,7 +48,8 @@ export const createMeasuring = ({ judge, access: { get, set }, moving, tell }: M
   return {
     /** Puts a mark; in a clip, where it lies at the frame that is shown. */
     setPatch: (patch: Patch) =>
-      set(({ patches, keyed, frame }) => ({
+      set(({ patches, unfound, keyed, frame }) => ({
+        unfound: unfound.filter((id) => id !== patch.id),
         patches: [...patches.filter(({ id }) => id !== patch.id), patch],
         ...(frame?.kind === 'clip'
           ? { keyed: keyedWith(keyed, patch.id, moving.getState().at, patch.rect) }

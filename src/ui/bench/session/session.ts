@@ -13,6 +13,7 @@ import { createNotice } from './notice.ts';
 import { createOpening } from './opening.ts';
 import { createPulse } from './pulse.ts';
 import { createStage } from './stage.ts';
+import { createTray } from './tray.ts';
 import { CLEARED, withoutPassingNotice, type Access, type SessionState } from './state.ts';
 import { slowKernels } from './sessionWords.ts';
 
@@ -23,6 +24,7 @@ import { slowKernels } from './sessionWords.ts';
 export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
   const store = createStore<SessionState>(() => ({
     patches: [],
+    unfound: [],
     keyed: {},
     lutWork: FIRST_WORK,
     revived: 0,
@@ -90,6 +92,7 @@ export const createSession = (judge: Client<JudgeJobs>, shelf: LutShelf) => {
     subscribe: store.subscribe,
     notice,
     frame,
+    tray: createTray({ judge, access, moving, openFile: frame.openFile }),
     stage,
     luts: createLutWork(shelf, access, tell),
     hero: createHero(judge, access, tell),

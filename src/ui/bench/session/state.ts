@@ -53,6 +53,11 @@ export type Laid = {
 /** What a frame is measured against; where the marks lie, the bench knows. */
 export type MeasureTarget = Omit<MeasureOptions, 'patches'>;
 
+/** A file of the tray; `refused` says why it did not open. */
+export type TrayItem = { readonly name: string; readonly refused?: string };
+/** Files that were opened together, and which of them is at hand. */
+export type Tray = { readonly items: readonly TrayItem[]; readonly at: number };
+
 export type SessionState = {
   /** What went wrong last, to be shown; nothing else goes by it. */
   readonly failure?: Failure & { readonly name: string; readonly isLasting?: boolean };
@@ -60,6 +65,9 @@ export type SessionState = {
   /** Something is being opened. */
   readonly busy?: Progress & { readonly name: string };
   readonly patches: readonly Patch[];
+  /** Ids of marks of the file before that were not found on this one. */
+  readonly unfound: readonly string[];
+  readonly tray?: Tray;
   /** Places of patches at frames of a clip; in between they move evenly. */
   readonly keyed: Keyed;
   /** What was measured last of the frame. */
@@ -105,4 +113,10 @@ export const withoutPassingNotice = ({ failure }: SessionState): Partial<Session
   failure?.isLasting ? {} : { failure: undefined };
 
 /** What goes when something new comes onto the bench. */
-export const CLEARED = { measured: undefined, samples: undefined, patches: [], keyed: {} } as const;
+export const CLEARED = {
+  measured: undefined,
+  samples: undefined,
+  patches: [],
+  unfound: [],
+  keyed: {},
+} as const;

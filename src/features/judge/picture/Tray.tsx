@@ -1,0 +1,72 @@
+'use client';
+
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { Popup } from '#ui/parts/Popup.tsx';
+import { useKey } from '#ui/shell/useKey.ts';
+
+/** The files that were opened together: which is at hand, the way to the others, and why one was refused. */
+export const Tray = () => {
+  const { tray: desk } = useBench().session;
+  const { camera, setup } = useSelection();
+  const tray = useSession((state) => state.tray);
+  const how = { range: camera.coding.range, setupId: setup.id };
+  const go = (by: number) => void desk.go(by, how);
+  useKey('next', () => go(1));
+  useKey('previous', () => go(-1));
+  if (!tray || tray.items.length < 2) return null;
+  const { items, at } = tray;
+  const refused = items.filter((item) => item.refused !== undefined).length;
+  return (
+    <span className="tray" role="group" aria-label="Tray">
+      <Button
+        variant="bare"
+        className="icon-button"
+        aria-label="File before"
+        title="File before (Shift N)"
+        disabled={at === 0}
+        onClick={() => go(-1)}
+      >
+        <ChevronLeft size={18} aria-hidden />
+      </Button>
+      <Popup
+        name={`${at + 1} of ${items.length}${refused > 0 ? `, ${refused} refused` : ''}`}
+        label="Files in the tray"
+        variant="bare"
+        placement="bottom-start"
+      >
+        {(close) => (
+          <ol className="tray-list">
+            {items.map(({ name, refused: why }, n) => (
+              // Two files may have one name: their place tells them apart.
+              <li key={`${n} ${name}`}>
+                <Button
+                  variant="bare"
+                  aria-current={n === at}
+                  onClick={() => {
+                    close();
+                    void desk.open(n, how);
+                  }}
+                >
+                  {name}
+                </Button>
+                {why && <p className="field-error">{why}</p>}
+              </li>
+            ))}
+          </ol>
+        )}
+      </Popup>
+      <Button
+        variant="bare"
+        className="icon-button"
+        aria-label="Next file"
+        title="Next file (N)"
+        disabled={at === items.length - 1}
+        onClick={() => go(1)}
+      >
+        <ChevronRight size={18} aria-hidden />
+      </Button>
+    </span>
+  );
+};
