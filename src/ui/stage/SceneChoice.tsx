@@ -50,7 +50,7 @@ export const SceneChoice = () => {
       }
     >
       <option value="" disabled>
-        Stand before…
+        Scene…
       </option>
       <optgroup label="This set-up">
         {own.map(option)}

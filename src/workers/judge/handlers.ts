@@ -7,7 +7,7 @@ import { stillsHere } from '../stills/handlers.ts';
 import type { Stills } from '../stills/protocol.ts';
 import { Cancelled, type Handlers, type JobContext, type LaneOf } from '../rpc/serve.ts';
 import { since1970 } from './clock.ts';
-import { refindMarks, rememberMarks, type Remembered } from '#core/frame/refind.ts';
+import { refindMarks, rememberMarks, type Remembered } from '#core/scopes/refind.ts';
 import { isStill, openClip } from './clips/open.ts';
 import { feedHandlers } from './feedHandlers.ts';
 import { createHolder } from './holder.ts';

@@ -209,7 +209,7 @@ export type CodeReadout = {
 };
 
 /** Marks found again, and the ids of those that were not. */
-export type Refound = { readonly found: readonly Patch[]; readonly lost: readonly string[] };
+type Refound = { readonly found: readonly Patch[]; readonly lost: readonly string[] };
 
 export type JudgeJobs = {
   scene: { input: SceneInput; output: Result<SceneTruth> };

@@ -124,9 +124,9 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
     <section className={`panel picture${place}`} {...getRootProps()}>
       <header className="panel-head">
         <h2 title={frame?.name}>{frame?.name ?? 'No frame'}</h2>
-        <Tray />
         <PictureTools look={look} setLook={setLook} onHero={holdHero} />
       </header>
+      <Tray />
       <input {...getInputProps({ accept: ACCEPTED })} aria-label="Frame file" />
       <div className={`picture-box${look.zoom === '1:1' ? ' picture-scroll' : ''}`} ref={box}>
         {frame ? (

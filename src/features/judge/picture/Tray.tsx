@@ -3,7 +3,6 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
-import { Popup } from '#ui/parts/Popup.tsx';
 import { useKey } from '#ui/shell/useKey.ts';
 
 /** The files that were opened together: which is at hand, the way to the others, and why one was refused. */
@@ -17,9 +16,8 @@ export const Tray = () => {
   useKey('previous', () => go(-1));
   if (!tray || tray.items.length < 2) return null;
   const { items, at } = tray;
-  const refused = items.filter((item) => item.refused !== undefined).length;
   return (
-    <span className="tray" role="group" aria-label="Tray">
+    <div className="tray" role="group" aria-label="Tray">
       <Button
         variant="bare"
         className="icon-button"
@@ -30,33 +28,9 @@ export const Tray = () => {
       >
         <ChevronLeft size={18} aria-hidden />
       </Button>
-      <Popup
-        name={`${at + 1} of ${items.length}${refused > 0 ? `, ${refused} refused` : ''}`}
-        label="Files in the tray"
-        variant="bare"
-        placement="bottom-start"
-      >
-        {(close) => (
-          <ol className="tray-list">
-            {items.map(({ name, refused: why }, n) => (
-              // Two files may have one name: their place tells them apart.
-              <li key={`${n} ${name}`}>
-                <Button
-                  variant="bare"
-                  aria-current={n === at}
-                  onClick={() => {
-                    close();
-                    void desk.open(n, how);
-                  }}
-                >
-                  {name}
-                </Button>
-                {why && <p className="field-error">{why}</p>}
-              </li>
-            ))}
-          </ol>
-        )}
-      </Popup>
+      <span className="quiet num">
+        {at + 1} of {items.length}
+      </span>
       <Button
         variant="bare"
         className="icon-button"
@@ -67,6 +41,23 @@ export const Tray = () => {
       >
         <ChevronRight size={18} aria-hidden />
       </Button>
-    </span>
+      <ol>
+        {items.map(({ name, refused }, n) => (
+          // Two files may have one name: their place tells them apart.
+          <li key={`${n} ${name}`}>
+            <Button
+              variant="bare"
+              className={refused === undefined ? undefined : 'tray-refused'}
+              title={refused ?? name}
+              aria-current={n === at}
+              onClick={() => void desk.open(n, how)}
+            >
+              {name}
+              {refused !== undefined && <small> refused</small>}
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </div>
   );
 };

@@ -56,7 +56,7 @@ export type MeasureTarget = Omit<MeasureOptions, 'patches'>;
 /** A file of the tray; `refused` says why it did not open. */
 export type TrayItem = { readonly name: string; readonly refused?: string };
 /** Files that were opened together, and which of them is at hand. */
-export type Tray = { readonly items: readonly TrayItem[]; readonly at: number };
+type Tray = { readonly items: readonly TrayItem[]; readonly at: number };
 
 export type SessionState = {
   /** What went wrong last, to be shown; nothing else goes by it. */

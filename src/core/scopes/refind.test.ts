@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../random.ts';
-import type { Patch } from '../scopes/measure.ts';
-import { makeFrame, type Frame } from './frame.ts';
+import type { Patch } from './measure.ts';
+import { makeFrame, type Frame } from '../frame/frame.ts';
 import { refindMarks, rememberMarks } from './refind.ts';
 
 const [WIDE, HIGH] = [960, 540];

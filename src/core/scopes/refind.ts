@@ -1,5 +1,5 @@
-import type { Patch } from '../scopes/measure.ts';
-import { clampRect, type Frame, type Rect } from './frame.ts';
+import type { Patch } from './measure.ts';
+import { clampRect, type Frame, type Rect } from '../frame/frame.ts';
 
 // Marks found again in another picture of the same set-up, by normalised cross-correlation (J. P. Lewis, Fast
 // Normalized Cross-Correlation, 1995): blind to how bright either picture is and to how much contrast it has.
