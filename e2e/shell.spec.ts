@@ -156,7 +156,7 @@ test('everything is reached by keyboard', async ({ page }) => {
   await page.keyboard.press('Escape');
   await expect(page.locator('.cell[data-cell="iso"]')).toBeFocused();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Help' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('b');
   await expect(page.locator('html')).toHaveAttribute('data-surround', 'grey');

@@ -46,6 +46,8 @@ type BalanceSchool = {
   readonly says: string;
   /** Kelvin of the light that the school calls neutral; undefined where it cannot speak. */
   readonly neutral: (input: BalanceInput) => number | undefined;
+  /** Why it has no number, where it has none: said instead of one. */
+  readonly without: string;
   /** The body's lean is taken off. */
   readonly leanOff: boolean;
 };
@@ -58,24 +60,28 @@ export const BALANCE_SCHOOLS = {
   card: {
     name: 'Custom from the card',
     says: 'Off a grey card in the light on the skin; the lean goes with it.',
+    without: 'as the card reads',
     neutral: ({ sources }) => sources[0]?.kelvin,
     leanOff: true,
   },
   daylight: {
     name: 'One daylight number',
     says: '5600 K all day, so that morning is cool and dusk is warm.',
+    without: 'only outside by day: tick it in the brief',
     neutral: ({ outside }) => (outside ? DAYLIGHT : undefined),
     leanOff: true,
   },
   agreed: {
     name: 'One number for all cameras',
     says: 'The first camera’s light on every body, each lean taken off.',
+    without: 'no light is named yet: add one in the bag',
     neutral: ({ agreed, sources }) => agreed ?? sources[0]?.kelvin,
     leanOff: true,
   },
   sky: {
     name: 'By sky',
     says: '5000 K in sun, 6000 K under cloud: what small cameras have.',
+    without: 'only outside by day: tick it in the brief',
     neutral: ({ outside, sources }) =>
       outside ? ((sources[0]?.kelvin ?? DAYLIGHT) > 6000 ? 6000 : 5000) : undefined,
     leanOff: false,
@@ -83,6 +89,7 @@ export const BALANCE_SCHOOLS = {
   auto: {
     name: 'Auto',
     says: 'Only where light keeps changing and nobody can stop; never within a shot that must hold.',
+    without: 'this light does not change: a fixed number holds the shot',
     neutral: ({ changing, sources }) => (changing ? sources[0]?.kelvin : undefined),
     leanOff: false,
   },

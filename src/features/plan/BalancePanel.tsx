@@ -27,6 +27,7 @@ import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { reminders } from './dayModel.ts';
 import { MiredScale } from './MiredScale.tsx';
+import { Term } from '#ui/help/Term.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
@@ -204,9 +205,10 @@ export const BalancePanel = () => {
           )}
           {sources.length > 0 && (
             <p className="quiet small-print">
-              Split: mired from the first light, warm +. Cast: what a neutral there shows, the body’s lean in
-              it; red and blue: of that neutral against its green, stops. Skin: degrees its hue turns (towards
-              yellow +) from the skin line of BT.709, and how many times its colour.
+              <Term id="split">Split</Term>: <Term id="mired">mired</Term> from the first light, warm +. Cast:
+              what a neutral there shows, the body’s <Term id="lean">lean</Term> in it; red and blue: of that
+              neutral against its green, stops. Skin: degrees its hue turns (towards yellow +) from the skin
+              line of BT.709, and how many times its colour.
             </p>
           )}
           {closing.map(({ source, gel, before, after }) => (
@@ -240,11 +242,7 @@ export const BalancePanel = () => {
             >
               <strong>{BALANCE_SCHOOLS[id].name}</strong>{' '}
               <span className="num">
-                {dial !== undefined
-                  ? printKelvin(dial)
-                  : id === 'card'
-                    ? 'as the card reads'
-                    : 'does not fit here'}
+                {dial === undefined ? BALANCE_SCHOOLS[id].without : printKelvin(dial)}
               </span>
             </Button>
             <p className="quiet mb-0">

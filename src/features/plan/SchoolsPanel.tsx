@@ -13,6 +13,7 @@ import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { inPost } from '#ui/format.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
+import { Term } from '#ui/help/Term.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
@@ -230,9 +231,9 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => {
         />
       </TableScroll>
       <p className="quiet figures-foot mb-0">
-        Room: from the brightest kept tone to clip. Over floor: from the usable floor to the darkest kept
-        tone. Noise: at grey after the pull, against placement 0. The choice is yours; a school is taken by
-        its name.
+        <Term id="room">Room</Term>: from the brightest kept tone to clip. Over <Term id="floor">floor</Term>:
+        from the usable floor to the darkest kept tone. <Term id="noise">Noise</Term>: at grey after the pull,
+        against placement 0. The choice is yours; a <Term id="school">school</Term> is taken by its name.
       </p>
     </Panel>
   );

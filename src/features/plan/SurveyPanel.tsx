@@ -10,6 +10,7 @@ import type { Result } from '#core/result.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { printLight } from '#ui/format.ts';
+import { Term } from '#ui/help/Term.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { later } from '#ui/later.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
@@ -45,12 +46,10 @@ const Lands = ({ survey }: { survey: Survey }) => {
 
 /** A meter constant, one of the usual ones. */
 const Constant = ({
-  id,
   name,
   value,
   options,
 }: {
-  id: string;
   name: 'K' | 'C';
   value: number;
   options: readonly number[];
@@ -58,7 +57,7 @@ const Constant = ({
   const editSetup = useEditSetup();
   return (
     <Form.Select
-      id={id}
+      aria-label={`${name === 'K' ? 'Spot' : 'Incident'} meter’s ${name}`}
       size="sm"
       className="meter-k"
       value={value}
@@ -162,11 +161,10 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
         )
       )}
       <p className="quiet small-print">
-        <label htmlFor="meter-k">Spot meter’s K</label>{' '}
-        <Constant id="meter-k" name="K" value={selection.setup.meterK} options={[12.5, 13.4, 14]} />{' '}
-        <label htmlFor="meter-c">incident meter’s C</label>{' '}
-        <Constant id="meter-c" name="C" value={selection.setup.meterC} options={[250, 320, 340]} /> (ISO
-        2720): on an 18 % card the incident one {against > 0 ? 'closes down' : 'opens up'}{' '}
+        Spot meter’s <Term id="k">K</Term>{' '}
+        <Constant name="K" value={selection.setup.meterK} options={[12.5, 13.4, 14]} /> incident meter’s{' '}
+        <Term id="c">C</Term> <Constant name="C" value={selection.setup.meterC} options={[250, 320, 340]} />{' '}
+        (ISO 2720): on an 18 % card the incident one {against > 0 ? 'closes down' : 'opens up'}{' '}
         <span className="num">{Math.abs(against).toFixed(2)}</span> stop against the spot.
       </p>
     </Panel>

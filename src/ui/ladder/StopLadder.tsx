@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { useCard, useComparedProfile, useJudgement, useSelection } from '../bench/hooks.ts';
+import { Term } from '../help/Term.tsx';
 import { useSize } from '../parts/useSize.ts';
 import { CardHandle } from './CardHandle.tsx';
 import { LadderEnds, LadderScale } from './LadderScale.tsx';
@@ -51,7 +52,9 @@ export const StopLadder = () => {
   return (
     <aside className="ladder" aria-label="Stop ladder">
       <header className="ladder-head">
-        <strong>Stops</strong>
+        <strong>
+          <Term id="stop">Stops</Term>
+        </strong>
         <span className="quiet">
           {profile.isDraft ? `${profile.name} · ` : ''}
           {compared ? `in the bar ${compared.name}` : SCALES[camera.zebra.scale].name}

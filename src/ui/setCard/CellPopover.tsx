@@ -8,10 +8,27 @@ import Form from 'react-bootstrap/Form';
 import { useEditPlan, useRecords } from '../bench/hooks.ts';
 import { Arithmetic } from '../parts/Arithmetic.tsx';
 import { Folded } from '../parts/Folded.tsx';
+import type { TermId } from '../help/glossary.ts';
+import { Meaning } from '../help/Meaning.tsx';
 import type { Cell } from './cells.tsx';
 import { NumberEditor } from './NumberEditor.tsx';
 import type { CellInput } from './reason.ts';
 import { REASONS } from './reasons.ts';
+
+/** The word that stands for a cell in the glossary. */
+const CELL_TERMS: Readonly<Record<Cell['id'], TermId>> = {
+  profile: 'profile',
+  iso: 'base',
+  kelvin: 'mired',
+  shutter: 'shutter',
+  iris: 'stop',
+  nd: 'nd',
+  placement: 'placement',
+  card: 'zebra',
+  skin: 'skin',
+  warning: 'warning',
+  monitor: 'pull',
+};
 
 const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   const editPlan = useEditPlan();
@@ -103,6 +120,9 @@ export const CellPopover = ({
               Back to the camera’s start value
             </Button>
           )}
+          <Folded className="cell-arithmetic" title="What it means">
+            <Meaning id={CELL_TERMS[cell.id]} />
+          </Folded>
           <Folded className="cell-arithmetic" title="The arithmetic">
             <Arithmetic lines={lines} />
           </Folded>

@@ -27,7 +27,7 @@ import { Waiting } from './Waiting.tsx';
 import { later } from '../later.tsx';
 
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
-const KeyHelp = later(() => import('./KeyHelp.tsx').then((part) => part.KeyHelp));
+const Help = later(() => import('../help/Help.tsx').then((part) => part.Help));
 
 const OrderOfWork = () => {
   const path = usePathname();
@@ -91,7 +91,7 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
       >
         <SunMoon size={18} aria-hidden="true" />
       </Button>
-      <Button variant="bare" aria-label="Keys" title="Keys (?)" onClick={onHelp}>
+      <Button variant="bare" aria-label="Help" title="Help: keys, words, guide (?)" onClick={onHelp}>
         <CircleHelp size={18} aria-hidden="true" />
       </Button>
     </div>
@@ -154,13 +154,13 @@ const Frame = ({ children }: { children: ReactNode }) => {
               Surround
             </Button>
             <Button variant="outline-secondary" onClick={() => setHelp(true)}>
-              Keys
+              Help
             </Button>
           </div>
         </main>
         <LadderSheet />
       </div>
-      {help !== undefined && <KeyHelp show={help} onHide={() => setHelp(false)} />}
+      {help !== undefined && <Help show={help} onHide={() => setHelp(false)} />}
     </LogContext>
   );
 };

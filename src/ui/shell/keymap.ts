@@ -5,7 +5,7 @@ const steps = STEPS.filter(({ later }) => !later).map(({ key }) => key);
 /** A sign goes by what the key types: it lies elsewhere on other keyboards, with or without Shift and AltGr. */
 const sign = (typed: string) => `[Shift]+[Alt]+[Control]+(\\${typed})`;
 
-/** Every key of the app, as it is pressed and shown; what each does stands in keyWords.ts. */
+/** Every key of the app, as it is pressed and shown; what each does stands in ui/help/keyWords.ts. */
 export const KEYMAP = {
   step: { presses: steps.map((key) => `Digit${key}`), shown: steps.join(', ') },
   log: { presses: ['KeyL'], shown: 'L' },

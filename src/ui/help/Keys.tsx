@@ -1,10 +1,9 @@
 'use client';
 
-import Modal from 'react-bootstrap/Modal';
 import Table from 'react-bootstrap/Table';
 import type { KernelsInUse } from '#workers/judge/protocol.ts';
 import { useSession } from '../bench/hooks.ts';
-import { KEYMAP, type KeyId } from './keymap.ts';
+import { KEYMAP, type KeyId } from '../shell/keymap.ts';
 import { KEY_WORDS } from './keyWords.ts';
 
 const KEY_IDS = Object.keys(KEYMAP) as KeyId[];
@@ -27,28 +26,21 @@ const PixelLoops = () => {
 };
 
 /** The keyboard map, from the same rows as the handlers. */
-export const KeyHelp = ({ show, onHide }: { show: boolean; onHide: () => void }) => (
-  <Modal show={show} onHide={onHide} centered animation={false} aria-labelledby="keys-title">
-    <Modal.Header closeButton>
-      <Modal.Title id="keys-title" as="h2">
-        Keys
-      </Modal.Title>
-    </Modal.Header>
-    <Modal.Body>
-      <Table className="keys">
-        <tbody>
-          {KEY_IDS.map((id) => (
-            <tr key={id}>
-              <td>
-                <kbd>{KEYMAP[id].shown}</kbd>
-              </td>
-              <td>{KEY_WORDS[id].does}</td>
-              <td className="quiet">{KEY_WORDS[id].where}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-      <PixelLoops />
-    </Modal.Body>
-  </Modal>
+export const Keys = () => (
+  <>
+    <Table className="keys">
+      <tbody>
+        {KEY_IDS.map((id) => (
+          <tr key={id}>
+            <td>
+              <kbd>{KEYMAP[id].shown}</kbd>
+            </td>
+            <td>{KEY_WORDS[id].does}</td>
+            <td className="quiet">{KEY_WORDS[id].where}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+    <PixelLoops />
+  </>
 );

@@ -1,4 +1,4 @@
-import type { KeyId } from './keymap.ts';
+import type { KeyId } from '../shell/keymap.ts';
 
 /** What each key of the map does, and where; read by the help alone. */
 export const KEY_WORDS = {
@@ -9,7 +9,7 @@ export const KEY_WORDS = {
   undo: { does: 'Undo the last edit', where: 'everywhere' },
   redo: { does: 'Do it again', where: 'everywhere' },
   surround: { does: 'Dark, grey or daylight surround', where: 'everywhere' },
-  help: { does: 'Show the keys', where: 'everywhere' },
+  help: { does: 'Help: keys, words, guide', where: 'everywhere' },
   open: { does: 'Open a frame', where: 'Judge' },
   view: { does: 'Next view of the picture', where: 'Judge' },
   contours: { does: 'Stop contours on or off', where: 'Judge' },
