@@ -43,7 +43,7 @@ test('everything is backed up, and restored in another browser: dry run first, u
   await expect(row('takes').getByRole('cell').first()).toHaveText('1');
   await expect(row('plans').getByRole('cell').nth(1)).toHaveText('1');
   await expect(cell(other, 'placement')).toHaveText('+2/3');
-  await other.getByRole('button', { name: 'Take in, the file’s where they differ' }).click();
+  await other.getByRole('button', { name: 'Add, with the file’s where they differ' }).click();
   await expect(cell(other, 'placement')).toHaveText('+1');
   await other.keyboard.press('Control+z');
   await expect(cell(other, 'placement')).toHaveText('+2/3');
@@ -100,7 +100,7 @@ test('a shoot goes to a colleague, who keeps what is theirs', async ({ page, bro
   await other.getByLabel('File to restore').setInputFiles(await file.path());
   await expect(other.getByText('Shoot Salt and Fire copy')).toBeVisible();
   await expect(other.getByRole('button', { name: 'Replace everything here' })).toHaveCount(0);
-  await other.getByRole('button', { name: 'Take in what is new' }).click();
+  await other.getByRole('button', { name: 'Add what is new' }).click();
   await openPart(other, 'Shoots');
   await expect(other.getByRole('heading', { name: 'Salt and Fire copy' })).toBeVisible();
   await expect(other.getByRole('heading', { name: 'Salt and Fire', exact: true })).toBeVisible();

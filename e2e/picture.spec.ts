@@ -170,7 +170,7 @@ test('a verdict is turned into the plan, or muted', async ({ page }) => {
   await verdict(page, 'card').getByRole('button', { name: 'Mute' }).click();
   await expect(verdict(page, 'card')).toHaveCount(0);
   await expect(page).toHaveURL(/mute=card/);
-  await page.getByRole('button', { name: 'Hear all' }).click();
+  await page.getByRole('button', { name: 'Unmute all' }).click();
   await expect(verdict(page, 'card')).toBeVisible();
 });
 

@@ -59,7 +59,7 @@ const DAYLIGHT = 5600;
 export const BALANCE_SCHOOLS = {
   card: {
     name: 'Custom from the card',
-    says: 'Off a grey card in the light on the skin; the lean goes with it.',
+    says: 'Measured off a grey card in the light on the skin; the body’s lean is in it.',
     without: 'as the card reads',
     neutral: ({ sources }) => sources[0]?.kelvin,
     leanOff: true,

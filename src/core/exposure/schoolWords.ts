@@ -50,4 +50,4 @@ export const heldInstead = (fixed: number, bright: number, gone: readonly string
   `${printStops(fixed)} would clip what must be kept; ${printStops(bright)} holds it.${letGo(gone)}`;
 
 export const nothingSpeaks = (gone: readonly string[]): string =>
-  `Nothing speaks for moving off grey.${letGo(gone)}`;
+  `Nothing here calls for moving off grey.${letGo(gone)}`;

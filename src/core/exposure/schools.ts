@@ -126,7 +126,7 @@ export const SCHOOLS = {
       const face = input.survey.spots.find(({ spot }) => spot.role === 'skin');
       const offset = face?.stops ?? input.subjects[0]?.skinOffset;
       if (offset === undefined)
-        return { why: 'No face to meter: spot the card instead, which is school one.' };
+        return { why: 'No face to meter: meter the card instead, as the first school does.' };
       const placement = toThird(-offset - input.meterBias);
       return { placement, why: meteredFace(placement, input.meterBias) };
     },

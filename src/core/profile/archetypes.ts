@@ -24,7 +24,7 @@ type Archetype = ProfileData & { readonly name: string; readonly says: string };
 export const ARCHETYPES = {
   wideLog: {
     name: 'wide log',
-    says: 'Most room, 10-bit: grey 41 % of full code, clip +6 at 94 %.',
+    says: 'Most room, 10-bit: grey 41 % of signal, clip +6 at 94 %.',
     gamut: 'bt2020',
     clipStops: 6,
     curve: logThrough({ s: 0.01, cut: 0.005 }, SCALES.fullCodePercent.toSignal(41, tenBitLegal), 6, 0.94),

@@ -88,7 +88,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
         <p className="verdict-muted quiet">
           Muted: {muted.map((id) => ruleOf(id)?.name ?? id).join(', ')}.{' '}
           <Button variant="link" size="sm" onClick={() => mute([])}>
-            Hear all
+            Unmute all
           </Button>
         </p>
       )}

@@ -20,7 +20,7 @@ const NoTake = () => {
   return (
     <Empty title="No take yet">
       <p className="quiet">
-        Press <kbd>L</kbd> on any screen: the card as it stands is kept, with what was measured on the open
+        Press <kbd>L</kbd> on any screen: the card’s settings are kept, with what was measured on the open
         frame.
       </p>
       <Link className="btn btn-outline-secondary" href={hrefTo('/judge')}>

@@ -70,7 +70,7 @@ export const AdvicePanel = () => {
       </Panel>
       <div className="kit-side">
         <Briefing />
-        <Panel title="Rules that may speak" note="press one to mute it">
+        <Panel title="Rules in use" note="press one to mute it">
           <div className="choices mb-0">
             {RULE_IDS.map((id) => (
               <Toggle

@@ -84,8 +84,8 @@ const DryRun = ({ backup, comparison }: Dry) => {
 
 /** The ways to restore; what they do with what differs is what they are called. */
 const MODES: readonly { readonly mode: RestoreMode; readonly name: string; readonly forPart: boolean }[] = [
-  { mode: 'mine', name: 'Take in what is new', forPart: true },
-  { mode: 'theirs', name: 'Take in, the file’s where they differ', forPart: true },
+  { mode: 'mine', name: 'Add what is new', forPart: true },
+  { mode: 'theirs', name: 'Add, with the file’s where they differ', forPart: true },
   { mode: 'replace', name: 'Replace everything here', forPart: false },
 ];
 
@@ -123,7 +123,7 @@ export const RestorePanel = () => {
       setSaid({ text: `${backup.what}: ${edit.changes.length} records taken. Undo brings back what was.` });
     });
   return (
-    <Panel title="Restore, or take in" note="nothing is written before you say how">
+    <Panel title="Restore, or add a shoot" note="nothing is written before you say how">
       <p className="quiet">
         A back-up, a colleague’s shoot, an exported log, or all records saved as JSON. What it would bring is
         shown first.

@@ -8,7 +8,7 @@ type Entry = {
 };
 
 /** Every term that stands on a screen without its meaning beside it, by the alphabet. A further one is a row. */
-export const GLOSSARY = {
+const GLOSSARY = {
   base: {
     name: 'Base ISO',
     says: [

@@ -40,7 +40,7 @@ const Row = ({ aside }: { aside: SetAside }) => {
           Export
         </Button>
         <Button size="sm" variant="outline-secondary" onClick={() => file.current?.click()}>
-          Take in a mended file
+          Use a mended file
         </Button>
         <Form.Control
           ref={file}

@@ -52,13 +52,13 @@ export const FeedCheck = () => {
     setSaid(
       [
         `${came('Black', black, truth.blackSignal)}, ${came('clip', ceiling.value, truth.clipSignal)}.`,
-        'The feed is read so from now on.',
+        'From now on the feed is read this way.',
       ].join(' '),
     );
     await session.frame.reread({ range, referred, feed: anchors.value });
   };
   const forget = async () => {
-    setSaid('The feed is taken at its word again.');
+    setSaid('The feed is read as it comes again.');
     await session.frame.reread({ range, referred });
   };
   return (

@@ -19,7 +19,7 @@ const inLimit = (camera: CameraRecord, part: Partial<Zebra['lowerLimit']>) =>
 
 export const zebraFields = {
   zebraScale: field<Zebra['scale']>({
-    label: 'Zebra speaks',
+    label: 'Zebra is set in',
     span: 'anchor-half',
     options: SCALE_IDS.map((id) => [id, SCALES[id].name]),
     print: (camera) => camera.zebra.scale,

@@ -98,7 +98,7 @@ const SharePanel = () => {
     if (made.ok) download(`${slug(name)}.candelum.zip`, made.value, ZIP);
   };
   return (
-    <Panel title="One shoot for a colleague" note="taken in there without overwriting">
+    <Panel title="One shoot for a colleague" note="added there without overwriting">
       <Form.Select
         size="sm"
         aria-label="Shoot to hand over"

@@ -30,7 +30,7 @@ export const subjects = (signalStops: (percent: number) => number): BagKind<'sub
   table: 'subjects',
   title: 'Subjects',
   one: 'subject',
-  says: 'The key side of a face from grey, measured beside the card. Nobody is assumed.',
+  says: 'The key side of a face from grey, measured beside the card. No default face is assumed.',
   fields: [
     { id: 'offset', label: 'offset, stops', empty: '', hint: '+1.2' },
     { id: 'card', label: 'or card reads, %', empty: '' },
