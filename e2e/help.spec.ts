@@ -36,3 +36,26 @@ test('a word opens its meaning where it stands, by keyboard too; a cell of the c
   await page.getByRole('button', { name: 'What it means' }).click();
   await expect(page.locator('.cell-popover')).toContainText('A card placed at +1 is pulled by −1.');
 });
+
+test('help lies over what is open, and Escape closes More wherever the focus is', async ({ page }) => {
+  await visit(page, at('judge'));
+  const more = page.getByRole('button', { name: 'More', exact: true });
+  const panel = page.getByRole('dialog', { name: 'On the picture' });
+  await more.click();
+  await expect(panel).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(panel).toHaveCount(0);
+  await more.click();
+  await expect(panel).toBeVisible();
+  await page.keyboard.press('?');
+  const help = page.getByRole('dialog', { name: 'Help' });
+  const row = help.getByRole('row').first();
+  await expect(row).toBeVisible();
+  const box = (await row.boundingBox())!;
+  // What lies uppermost in the middle of the first row is the help itself.
+  const isHelp = await page.evaluate(
+    ([x, y]) => document.elementFromPoint(x, y)?.closest('.modal') !== null,
+    [box.x + box.width / 2, box.y + box.height / 2],
+  );
+  expect(isHelp).toBe(true);
+});
