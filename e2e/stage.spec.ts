@@ -118,8 +118,21 @@ test('a set-up of one’s own stands before any scene, and before the light of i
   await expect(page.locator('.camera-panel')).toBeVisible();
 
   await page.keyboard.press('2');
+  const read = async (name: string, value: string) => {
+    await page.getByRole('button', { name: 'Add a spot' }).click();
+    await page.getByLabel(`Reading of ${name}`).fill(value);
+    await page.getByLabel(`Reading of ${name}`).press('Enter');
+    await expect(page.locator('.spots .spot-stops').last()).toHaveText(/\d/);
+    await page.locator('h2').first().click();
+  };
+  // A spot that was not read is none of the survey.
   await page.getByRole('button', { name: 'Add a spot' }).click();
-  await expect(page.locator('.spots > li')).toHaveCount(1);
+  await expect(page.getByLabel('Reading of Spot 1')).toHaveAttribute('placeholder', 'such as 40');
+  await page.keyboard.press('Tab');
+  await expect(page.locator('.spots .spot-stops')).toHaveText('–');
+  await page.getByRole('button', { name: 'Take Spot 1 out' }).click();
+  await expect(page.locator('.spots > li')).toHaveCount(0);
+  await read('Spot 1', '40');
   await page.keyboard.press('3');
   await scenes.selectOption('of-spots');
   await expect(page.locator('.picture h2')).toHaveText('Survey light');
@@ -127,8 +140,7 @@ test('a set-up of one’s own stands before any scene, and before the light of i
   // A further reading shows at once.
   const before = await printOf(page, '.picture canvas');
   await page.keyboard.press('2');
-  await page.getByRole('button', { name: 'Add a spot' }).click();
-  await expect(page.locator('.spots > li')).toHaveCount(2);
+  await read('Spot 2', '300');
   await page.keyboard.press('3');
   await expect(page.locator('.picture h2')).toHaveText('Survey light');
   await expect.poll(() => printOf(page, '.picture canvas')).not.toBe(before);

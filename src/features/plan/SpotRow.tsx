@@ -85,14 +85,20 @@ export const SpotRow = ({
   spot,
   stops,
   grey,
+  isNew = false,
   onChange,
+  onRead,
   onRemove,
 }: {
   spot: Spot;
   stops?: number;
   /** Luminance of the card, cd/m². */
   grey?: number;
+  /** Not read yet: it counts for nothing until a reading is typed. */
+  isNew?: boolean;
   onChange: (spot: Spot) => void;
+  /** A reading was typed; else it is a change like any other. */
+  onRead?: (spot: Spot) => void;
   onRemove: () => void;
 }) => {
   const selection = useSelection();
@@ -141,7 +147,9 @@ export const SpotRow = ({
         label={`Reading of ${spot.name}`}
         rule={{ schema: spotSchema.shape.value, says: `Type what was read, in ${unit.short}` }}
         value={spot.value}
-        onSet={(value) => onChange({ ...spot, value })}
+        isExample={isNew}
+        autoFocus={isNew}
+        onSet={(value) => (onRead ?? onChange)({ ...spot, value })}
       />
       <Form.Select
         aria-label={`Unit of ${spot.name}`}

@@ -80,6 +80,10 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
   const { spots } = selection.setup;
   const measured = useSession((state) => state.measured?.measurement);
   const [looking, setLooking] = useState(false);
+  /** Added and not read yet: no reading of the set-up. */
+  const [fresh, setFresh] = useState<{ readonly of: string; readonly spot: Spot }>();
+  const { id } = selection.setup;
+  const unread = fresh?.of === id ? fresh.spot : undefined;
   const against = incidentAgainstSpot({ k: selection.setup.meterK, c: selection.setup.meterC });
   const change = (label: string, next: readonly Spot[]) => editSetup(label, { spots: [...next] });
   const fromFrame = () => {
@@ -109,7 +113,8 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
           <Button
             variant="outline-secondary"
             size="sm"
-            onClick={() => change('New spot', [...spots, newSpot(crypto.randomUUID(), selection)])}
+            disabled={unread !== undefined}
+            onClick={() => setFresh({ of: id, spot: newSpot(crypto.randomUUID(), selection) })}
           >
             <Plus size={15} aria-hidden /> Add a spot
           </Button>
@@ -117,7 +122,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
       }
     >
       {looking && <LookThrough onSpot={(spot) => change(`${spot.name} read`, [...spots, spot])} />}
-      {spots.length === 0 && (
+      {spots.length === 0 && !unread && (
         <p className="quiet">
           Read a grey card first, then what must hold: the brightest and the darkest thing.
         </p>
@@ -143,6 +148,20 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
             }
           />
         ))}
+        {unread && (
+          <SpotRow
+            key={unread.id}
+            spot={unread}
+            isNew
+            grey={survey.ok ? survey.value.grey : undefined}
+            onChange={(spot) => setFresh({ of: id, spot })}
+            onRead={(spot) => {
+              setFresh(undefined);
+              change(`${spot.name} read`, [...spots, spot]);
+            }}
+            onRemove={() => setFresh(undefined)}
+          />
+        )}
       </ul>
       {survey.ok ? (
         <>

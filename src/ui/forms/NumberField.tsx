@@ -22,6 +22,7 @@ export const NumberField = ({
   isInline,
   size,
   autoFocus,
+  isExample = false,
   onSet,
 }: {
   label: string;
@@ -37,23 +38,26 @@ export const NumberField = ({
   isInline?: boolean;
   size?: 'sm';
   autoFocus?: boolean;
+  /** Nothing was typed yet: the value is shown as an example and counts for nothing until a number is typed. */
+  isExample?: boolean;
   onSet: (value: number) => void;
 }) => {
   const id = useId();
   const control = useRef<HTMLInputElement>(null);
   const [text, setText] = useState<string>();
-  const read = text === undefined ? value : readNumber(text, rule);
+  const isLeftEmpty = isExample && (text ?? '').trim() === '';
+  const read = text === undefined || isLeftEmpty ? value : readNumber(text, rule);
   const { words, refuse, forget } = useRefused();
   const type = (next: string | undefined) => {
     setText(next);
     forget();
   };
   const keep = () => {
-    if (read !== undefined && read !== value) onSet(read);
+    if (read !== undefined && !isLeftEmpty && (isExample || read !== value)) onSet(read);
     if (read === undefined) refuse(text);
     setText(undefined);
   };
-  const stays = `${rule.says}; ${print(value)} stays.`;
+  const stays = isExample ? `${rule.says}.` : `${rule.says}; ${print(value)} stays.`;
   const says = read === undefined ? stays : words && `${words} ${stays}`;
   const move = (by: number) => {
     const next = readNumber(printNumber((read ?? value) + by), rule);
@@ -73,7 +77,8 @@ export const NumberField = ({
         autoFocus={autoFocus}
         disabled={disabled}
         isInvalid={read === undefined}
-        value={text ?? print(value)}
+        placeholder={isExample ? `such as ${print(value)}` : undefined}
+        value={text ?? (isExample ? '' : print(value))}
         onChange={(event) => type(event.target.value)}
         onBlur={keep}
         onKeyDown={(event) => {
