@@ -63,11 +63,13 @@ export const verdict = (page: Page, id: string) => page.locator(`[data-verdict="
 export const visit = async (page: Page, path: string) => {
   await page.goto(path);
   await page.locator('.set-card').waitFor();
-  await page.locator('.work > :not(.notices, .work-foot)').first().waitFor({ state: 'attached' });
+  await page.locator('.work > :not(h1, .notices, .work-foot)').first().waitFor({ state: 'attached' });
+  // A new browser shows the demo before it is stored.
+  await page.locator('.shell[data-stored="true"]').waitFor();
 };
 
 /** Waits until what is shown is stored: what is cut off before that is lost, as the browser would warn. */
-export const stored = (page: Page) => page.locator('.shell[data-unsaved="0"]').waitFor();
+export const stored = (page: Page) => page.locator('.shell[data-stored="true"]').waitFor();
 
 /** Loads the page again once all is stored. */
 export const reloaded = async (page: Page) => {

@@ -217,5 +217,5 @@ test('several files make a tray: N goes on, the card is found again, a refused f
   await page.keyboard.press('4');
   await expect(page.locator('.take-file').first()).toHaveText('one.png');
   await page.keyboard.press('7');
-  await expect(page.getByRole('cell', { name: 'one.png' })).toBeVisible();
+  await expect(page.locator('.take-source', { hasText: 'one.png' })).toBeVisible();
 });

@@ -10,7 +10,7 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
   await page.getByLabel('New set-up').fill('Loading dock');
   await page.getByRole('button', { name: 'Add set-up' }).click();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('heading', { name: 'Loading dock' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Loading dock', exact: true })).toBeVisible();
 
   const reading = (name: string) => page.getByLabel(`Reading of ${name}`);
   await test.step('a card by spot EV, a crate to keep, a lamp that may clip', async () => {

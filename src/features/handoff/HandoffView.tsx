@@ -33,10 +33,14 @@ const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
   {
     id: 'take',
     header: 'Take',
-    cell: ({ setup, number }) => `${setup} ${number}`,
+    cell: ({ setup, number, file }) => (
+      <>
+        {setup} {number}
+        <small className="take-source">{file}</small>
+      </>
+    ),
     sortBy: ({ setup, number }) => `${setup} ${String(number).padStart(6, '0')}`,
   },
-  { id: 'file', header: 'File', cell: ({ file }) => file ?? '–', sortBy: ({ file }) => file },
   { id: 'camera', header: 'Camera', cell: ({ camera }) => camera, sortBy: ({ camera }) => camera },
   {
     id: 'planned',

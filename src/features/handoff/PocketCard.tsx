@@ -66,6 +66,7 @@ export const PocketCard = ({ text }: { text: string }) => {
           </div>
         ))}
       </dl>
+      <CardCode text={text} label="Code of this card: a phone’s camera reads it as text, without a network" />
       <p>Meter shows {meterWords(selection)}.</p>
       <p>
         Zebra in {SCALES[camera.zebra.scale].name}, on{' '}
@@ -78,13 +79,7 @@ export const PocketCard = ({ text }: { text: string }) => {
           {setup.cautions.map((id) => CAUTIONS[id]).join(' ')} {CAUTION_CLOSE}
         </p>
       )}
-      <footer className="pocket-code">
-        <CardCode
-          text={text}
-          label="Code of this card: a phone’s camera reads it as text, without a network"
-        />
-        <p>Point a phone’s camera here: it shows this card as text, no network needed.</p>
-      </footer>
+      <p className="pocket-say">The code holds this card as text: point a phone’s camera at it.</p>
     </article>
   );
 };

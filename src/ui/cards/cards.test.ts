@@ -58,8 +58,8 @@ describe('the code on a card', () => {
       subtitle: cardsSubtitle(selection.camera),
     });
     expect(scanned(text)).toBe(text);
-    // Printed 34 mm wide, or 24 without the caution, a module is a third of a millimetre and over.
-    expect(34 / codeOf(text).side).toBeGreaterThan(0.33);
+    // Printed 32 mm wide, or 24 without the caution, a module is a third of a millimetre and over.
+    expect(32 / codeOf(text).side).toBeGreaterThan(0.33);
     const short = cardText({ ...dayCardOf(selection, 1), caution: '' }, HEAD);
     expect(CODE_POINTS * (25.4 / 72)).toBeCloseTo(24, 1);
     expect(24 / codeOf(short).side).toBeGreaterThan(0.33);

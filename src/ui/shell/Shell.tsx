@@ -107,6 +107,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const { next } = useSurround();
   const { log, said, hush } = useLogTake();
   const unsaved = useUnsaved();
+  const isFilling = useRecords((state) => state.isFilling);
   useWhenIdle(loadStopped);
   const { doors, stop } = useFirstStart();
   /** Undefined until it was asked for. */
@@ -132,7 +133,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   useKey('help', () => setHelp(true));
   return (
     <LogContext value={() => void log()}>
-      <div className="shell" data-unsaved={unsaved}>
+      <div className="shell" data-unsaved={unsaved} data-stored={unsaved === 0 && !isFilling}>
         <header className="brand">
           <Link href={hrefTo('/plan')} aria-label="Candelum, to Plan">
             <Mark />
