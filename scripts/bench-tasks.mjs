@@ -68,7 +68,7 @@ const restore = async (address, { page, press, counts }, file) => {
   counts.fields += 1;
   await page.getByLabel('File to restore').setInputFiles(file);
   await press(page.getByRole('button', { name: 'Add what is new' }));
-  await page.getByText('My shoot').first().waitFor();
+  await page.getByText('My shoot').first().waitFor({ state: 'attached' });
 };
 
 export const benchTasks = async () => {
