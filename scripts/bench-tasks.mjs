@@ -41,7 +41,7 @@ const ownCard = async (address, { page, press, type, choose }) => {
   await type('90 % white reads', '590');
   await type('Clip reads', '940');
   await press(page.getByRole('button', { name: 'Add camera and show its card' }));
-  await page.locator('.chooser', { hasText: 'My shoot' }).waitFor();
+  await page.locator('.chooser', { hasText: 'My shoot' }).waitFor({ state: 'attached' });
   await page.locator('.cell[data-cell="card"] .cell-value', { hasText: /\d/ }).waitFor();
 };
 
