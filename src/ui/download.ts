@@ -16,5 +16,6 @@ export const slug = (text: string): string =>
     .toLowerCase()
     .normalize('NFKD')
     .replace(/\p{M}+/gu, '')
+    .normalize('NFC')
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-|-$/g, '') || 'untitled';

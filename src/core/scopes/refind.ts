@@ -134,7 +134,7 @@ const findOne = (pictures: readonly Small[], { looks: [coarse, fine] }: Remember
 };
 
 /**
- * Marks of one frame in another of the same set-up, of any size.
+ * Marks of one frame in another of the same set-up; of any size, if both are as wide as the fine search.
  * @returns The marks that were found, in pixels of this frame, and the ids of those that were not.
  */
 export const refindMarks = (
@@ -147,7 +147,9 @@ export const refindMarks = (
   for (const mark of remembered) {
     const { patch, aspect, wide, looks } = mark;
     const isSameShape = Math.abs(frame.width / frame.height / aspect - 1) < SAME_ASPECT;
-    const place = isSameShape && wide >= WIDTHS[1] === frame.width >= WIDTHS[1] && findOne(pictures, mark);
+    // Pictures narrower than the fine search are searched as they are: then their sizes must agree.
+    const isSameScale = Math.min(wide, WIDTHS[1]) === Math.min(frame.width, WIDTHS[1]);
+    const place = isSameShape && isSameScale && findOne(pictures, mark);
     if (!place) {
       lost.push(patch.id);
       continue;

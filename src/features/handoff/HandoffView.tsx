@@ -11,7 +11,7 @@ import { setupsOf } from '#store/selection.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
 import { CardTools } from '#ui/cards/CardTools.tsx';
-import { cardsSubtitle, cardText } from '#ui/cards/cardText.ts';
+import { cardHeadOf, cardText } from '#ui/cards/cardText.ts';
 import { dayCardOf } from '#ui/cards/dayCards.ts';
 import { download, slug } from '#ui/download.ts';
 import { printPull } from '#ui/format.ts';
@@ -145,12 +145,12 @@ const MonitoringLutPanel = () => {
 const PocketPanel = () => {
   const selection = useSelection();
   const records = useRecords();
-  const { shoot, setup, camera } = selection;
+  const { shoot, setup } = selection;
   const card = useMemo(() => {
     const order = setupsOf(records, shoot.id).findIndex(({ id }) => id === setup.id);
     return dayCardOf(selection, order + 1);
   }, [records, selection, shoot, setup]);
-  const head = { title: `${camera.name}, ${shoot.name}`, subtitle: cardsSubtitle(camera) };
+  const head = cardHeadOf(selection);
   return (
     <Panel
       title="Set card"

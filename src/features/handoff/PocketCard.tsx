@@ -6,7 +6,7 @@ import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsExact, printStopsDecimal } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
-import { printKelvin, printNd, printPull } from '#ui/format.ts';
+import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { CardCode } from '#ui/cards/CardCode.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { meterWords } from '#ui/setCard/meterLines.ts';
@@ -21,7 +21,7 @@ export const PocketCard = ({ text }: { text: string }) => {
   const rows = [
     ['Profile', profile.name],
     ['ISO', String(plan.iso)],
-    ['White bal.', printKelvin(plan.kelvin)],
+    ['White bal.', `${printKelvin(plan.kelvin)}${printTint(plan.tint)}`],
     ['Shutter', printShutter(plan.shutter)],
     ['Iris', printFNumber(plan.iris)],
     ['ND', printNd(plan.ndStops)],

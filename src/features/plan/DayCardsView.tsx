@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { CardCode } from '#ui/cards/CardCode.tsx';
-import { cardsSubtitle, cardText } from '#ui/cards/cardText.ts';
+import { cardHeadOf, cardText } from '#ui/cards/cardText.ts';
 import { dayCards } from '#ui/cards/dayCards.ts';
 import { textPicture } from '#ui/cards/textPicture.ts';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
@@ -17,8 +17,8 @@ export const DayCardsView = () => {
   const records = useRecords();
   const { shoot, camera } = selection;
   const cards = useMemo(() => dayCards(records, shoot.id, camera.id), [records, shoot.id, camera.id]);
-  const title = `${camera.name}, ${shoot.name}`;
-  const head = { title, subtitle: cardsSubtitle(camera) };
+  const head = cardHeadOf(selection);
+  const { title } = head;
   const savePdf = async () => {
     // Nobody waits for the writer of PDFs who does not want one.
     const { dayCardsPdf } = await import('#ui/cards/dayCardsPdf.ts');

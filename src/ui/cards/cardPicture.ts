@@ -3,6 +3,7 @@
 import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { cardText, codeOf, type CardHead } from './cardText.ts';
 import type { DayCard } from './dayCards.ts';
+import { wrapped } from './wrapped.ts';
 
 // A card as a picture for a phone's photos: black on white, as wide as phones are, read at arm's length.
 const WIDTH = 1080;
@@ -31,17 +32,6 @@ const write = (
 };
 
 const rule = (context: Context, y: number, thickness: number) => context.fillRect(MARGIN, y, ROOM, thickness);
-
-const wrapped = (context: Context, text: string, style: Style): readonly string[] => {
-  context.font = fontOf(style);
-  const lines: string[] = [];
-  for (const word of text.split(' ').filter(Boolean)) {
-    const longer = lines.length === 0 ? word : `${lines[lines.length - 1]} ${word}`;
-    if (lines.length > 0 && context.measureText(longer).width <= ROOM) lines[lines.length - 1] = longer;
-    else lines.push(word);
-  }
-  return lines;
-};
 
 const drawZebras = (context: Context, { zebras }: DayCard, top: number): number => {
   const step = ROOM / zebras.length;
@@ -93,7 +83,10 @@ export const cardPicture = async (card: DayCard, head: CardHead): Promise<Blob> 
   rule(context, 196, 5);
   let y = drawLines(context, card, drawZebras(context, card, 208));
   const small = { size: 32 };
-  const notes = [...wrapped(context, head.subtitle, small), ...wrapped(context, card.caution, small)];
+  context.font = fontOf(small);
+  const notes = [head.subtitle, card.caution].flatMap((text) =>
+    wrapped(text, ROOM, (part) => context.measureText(part).width),
+  );
   rule(context, y, 2);
   for (const line of notes) {
     y += 44;

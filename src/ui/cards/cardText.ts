@@ -1,18 +1,21 @@
 import { encode } from 'uqr';
 import { printZebraOrInstead } from '#core/exposure/zebra.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import type { CameraRecord } from '#store/records/camera.ts';
+import type { Selection } from '#store/selection.ts';
 import type { DayCard } from './dayCards.ts';
-
-/** What of this camera stands over its cards. */
-export const cardsSubtitle = ({ zebra, coding }: CameraRecord): string => {
-  const reads = zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output';
-  const scale = SCALES[zebra.scale].name;
-  return `Zebra in ${scale}, on ${reads}. ${coding.bitDepth}-bit ${coding.range}.`;
-};
 
 /** Whose card it is: the camera and the shoot, and what its zebra numbers are of. */
 export type CardHead = { readonly title: string; readonly subtitle: string };
+
+export const cardHeadOf = ({ camera, shoot }: Pick<Selection, 'camera' | 'shoot'>): CardHead => {
+  const { zebra, coding } = camera;
+  const reads = zebra.reads === 'log' ? 'the recorded signal' : 'the display LUT’s output';
+  const scale = SCALES[zebra.scale].name;
+  return {
+    title: `${camera.name}, ${shoot.name}`,
+    subtitle: `Zebra in ${scale}, on ${reads}. ${coding.bitDepth}-bit ${coding.range}.`,
+  };
+};
 
 /** The whole card in lines of plain text: what any phone shows that reads its code. */
 export const cardText = (card: DayCard, { title, subtitle }: CardHead): string =>

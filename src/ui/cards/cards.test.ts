@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { printZebra } from '#core/exposure/zebra.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { setupsOf } from '#store/selection.ts';
-import { cardsSubtitle, cardText, codeOf } from './cardText.ts';
+import { cardHeadOf, cardText, codeOf } from './cardText.ts';
 import { CARDS_A_PAGE, dayCardOf, dayCards } from './dayCards.ts';
 import { CODE_POINTS, dayCardsPdf } from './dayCardsPdf.ts';
 
@@ -53,10 +53,7 @@ describe('the code on a card', () => {
   // Read by a decoder of its own, not by what wrote it (jsQR; ISO/IEC 18004).
   it.each(everyPair)('%s, %s: any reader of codes has the whole card as text', (setup, camera) => {
     const selection = demoSelection(setup, camera);
-    const text = cardText(dayCardOf(selection, 1), {
-      title: selection.camera.name,
-      subtitle: cardsSubtitle(selection.camera),
-    });
+    const text = cardText(dayCardOf(selection, 1), cardHeadOf(selection));
     expect(scanned(text)).toBe(text);
     // Printed 32 mm wide, or 24 without the caution, a module is a third of a millimetre and over.
     expect(32 / codeOf(text).side).toBeGreaterThan(0.33);

@@ -2,6 +2,7 @@ import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf
 import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { cardText, codeOf, type CardHead } from './cardText.ts';
 import { CARDS_A_PAGE, type DayCard } from './dayCards.ts';
+import { wrapped } from './wrapped.ts';
 import type { TextPicture, TextStyle } from './textPicture.ts';
 
 // A4 in points (ISO 216), folded twice to A6.
@@ -21,16 +22,6 @@ const plain = (text: string) => inLatin(text).replace(FOREIGN, '?');
 export type DrawText = (text: string, style: TextStyle) => Promise<TextPicture>;
 
 type Fonts = { readonly text: PDFFont; readonly bold: PDFFont; readonly mono: PDFFont };
-
-const wrapped = (text: string, font: PDFFont, size: number, width: number): string[] => {
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const longer = lines.length === 0 ? word : `${lines[lines.length - 1]} ${word}`;
-    if (lines.length > 0 && font.widthOfTextAtSize(longer, size) <= width) lines[lines.length - 1] = longer;
-    else lines.push(word);
-  }
-  return lines;
-};
 
 type Sheet = {
   readonly document: PDFDocument;
@@ -120,7 +111,9 @@ const drawCard = async (
   const { side, path } = codeOf(cardText({ ...card, caution: '' }, head));
   const place = { x: left + width - 8 - CODE_POINTS, y: top - 119 };
   page.drawSvgPath(path, { ...place, scale: CODE_POINTS / side, color: INK });
-  const lines = wrapped(plain(card.caution), text, 8, width - CODE_POINTS - 16).slice(0, 5);
+  const lines = wrapped(plain(card.caution), width - CODE_POINTS - 16, (part) =>
+    text.widthOfTextAtSize(part, 8),
+  ).slice(0, 5);
   for (const [i, line] of lines.entries())
     await writeLine(sheet, line, { x: left, y: top - 140 - i * 10, size: 8, font: text });
 };

@@ -214,7 +214,7 @@ const GLOSSARY = {
     name: '% of signal',
     says: [
       'Where 0 is black and 100 is white of the video signal.',
-      'Most zebras and waveforms on cameras speak it; 109 is the top that full cameras reach.',
+      'Most zebras and waveforms on cameras are set in it; 109 is the top that full cameras reach.',
     ],
     also: ['IRE', 'percent'],
   },
@@ -229,7 +229,7 @@ const GLOSSARY = {
     name: 'Split',
     says: [
       'How far the lights of one set are apart in colour, in mired.',
-      'Over about 40 it is seen as two colours of light.',
+      'A wide one is seen as two colours of light.',
     ],
   },
   spot: {

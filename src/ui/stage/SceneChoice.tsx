@@ -56,7 +56,7 @@ export const SceneChoice = () => {
         {own.map(option)}
         <option value={OF_SPOTS} disabled={noSpots !== undefined}>
           {standingName(OF_SPOTS)}
-          {noSpots === undefined ? '' : ': no spots yet'}
+          {noSpots !== undefined && `: ${setup.spots.length === 0 ? 'no spots yet' : noSpots}`}
         </option>
       </optgroup>
       <optgroup label="Other scenes, with this camera and card">{others.map(option)}</optgroup>

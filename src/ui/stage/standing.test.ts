@@ -3,6 +3,7 @@ import { luminanceFor } from '#core/exposure/meter.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { OF_SPOTS } from '#store/demo/scenes.ts';
 import type { Spot } from '#core/exposure/spot.ts';
+import { dialledLight } from '../bench/benchModel.ts';
 import { firstLook, standingOfSelection, whyNoSpots } from './standing.ts';
 import { knobsOfCard, settingsOfKnobs } from './stageModel.ts';
 
@@ -80,6 +81,28 @@ describe('what stands before a camera', () => {
     const light = standingOfSelection(selection, records)?.light;
     expect(light?.card).toBeCloseTo(luminanceFor(settings, selection.plan.placement), 9);
     expect(light?.fields[1].luminance).toBeCloseTo(8 * (light?.card ?? 0), 6);
+  });
+
+  it('read in stops alone counts an exposure index once: it is the placement already', () => {
+    const spots = [spot({ name: 'card', role: 'card', unit: 'stops', value: 0 })];
+    const gain = own(OF_SPOTS, spots);
+    const index = {
+      ...gain,
+      camera: { ...gain.camera, sensitivity: 'ei' as const, baseIsos: [800] },
+      plan: { ...gain.plan, iso: 400, placement: 1 },
+    };
+    const atBase = { ...gain, plan: { ...gain.plan, iso: 800, placement: 1 } };
+    const cardOf = (selection: typeof gain) => standingOfSelection(selection, records)?.light?.card;
+    expect(cardOf(index)).toBeCloseTo(cardOf(atBase) ?? 0, 9);
+  });
+
+  it('has the colour of the set-up’s first light, whatever the card is balanced to', () => {
+    const [lamp] = records.lights.values();
+    const selection = own(OF_SPOTS, [spot({ role: 'card' })]);
+    const lit = { ...selection, setup: { ...selection.setup, lightIds: [lamp.id] } };
+    expect(standingOfSelection(lit, records)?.light?.light.kelvin).toBe(lamp.kelvin);
+    const unlit = { ...selection, setup: { ...selection.setup, lightIds: [] } };
+    expect(standingOfSelection(unlit, records)?.light?.light).toEqual(dialledLight(selection));
   });
 
   it('cannot be a survey without spots, or one that does not hold', () => {

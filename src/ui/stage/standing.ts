@@ -1,5 +1,9 @@
 import type { LightOfSpots } from '#core/scene/ofSpots.ts';
+import { TINT_STEP } from '#core/colour/lean.ts';
+import type { Temperature } from '#core/colour/temperature.ts';
+import { isoStanding } from '#core/exposure/iso.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
+import { failure, type Result } from '#core/result.ts';
 import { surveyOf, type Survey } from '#core/exposure/survey.ts';
 import { OF_SPOTS, sceneFits, standingOf, type StandingId } from '#store/demo/scenes.ts';
 import type { BookRecords } from '#store/book.ts';
@@ -18,20 +22,34 @@ export type Standing = {
   readonly light?: LightOfSpots;
 };
 
+type Surveyed = Pick<Selection, 'setup' | 'subjects'>;
+
+/** The survey that a scene can be made of. */
+const surveyed = ({ setup, subjects }: Surveyed): Result<Survey> =>
+  setup.spots.length === 0
+    ? failure('spots', 'Read a spot in Plan first.')
+    : surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
+
 /** Why no scene can be made of the survey; undefined where one can. */
-export const whyNoSpots = ({
-  setup,
-  subjects,
-}: Pick<Selection, 'setup' | 'subjects'>): string | undefined => {
-  if (setup.spots.length === 0) return 'Read a spot in Plan first.';
-  const survey = surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
+export const whyNoSpots = (selection: Surveyed): string | undefined => {
+  const survey = surveyed(selection);
   return survey.ok ? undefined : survey.reason;
 };
 
 /** Luminance at which the card's settings put a grey card where it is planned, cd/m2. */
 const cardAsPlanned = (selection: Selection, records: BookRecords): number | undefined => {
   const settings = settingsOfKnobs(selection, knobsOfCard(selection), records);
-  return settings && luminanceFor(settings, selection.plan.placement);
+  if (!settings) return undefined;
+  const { baseIsos, sensitivity } = selection.camera;
+  // An exposure index is the placement already: the sensor exposes at its base.
+  const iso = sensitivity === 'ei' ? isoStanding(settings.iso, baseIsos, sensitivity).base : settings.iso;
+  return luminanceFor({ ...settings, iso }, selection.plan.placement);
+};
+
+/** Colour of the set-up's light: the first of the bag that plays there, else what the card is balanced to. */
+const colourOf = (selection: Selection, records: BookRecords): Temperature => {
+  const first = records.lights.get(selection.setup.lightIds[0] ?? '');
+  return first ? { kelvin: first.kelvin, duv: TINT_STEP * first.tint } : dialledLight(selection);
 };
 
 const KIND_OF_ROLE = { card: 'card', skin: 'skin', light: 'light', keep: 'thing', mayLose: 'thing' } as const;
@@ -50,20 +68,20 @@ const lightOf = (selection: Selection, survey: Survey, records: BookRecords): Li
   const hasCard = fields.some(({ kind }) => kind === 'card');
   return {
     card,
-    light: dialledLight(selection),
+    light: colourOf(selection, records),
     fields: hasCard ? fields : [...fields, { name: 'grey card', kind: 'card', luminance: card }],
   };
 };
 
 /** What the set-up's camera stands before; undefined where nothing is chosen, or the survey makes no scene. */
 export const standingOfSelection = (selection: Selection, records: BookRecords): Standing | undefined => {
-  const { setup, camera, subjects } = selection;
+  const { setup, camera } = selection;
   const id = standingOf(setup, camera.id);
   if (!id) return undefined;
   const whose = { id, setupId: setup.id, people: setup.subjectIds };
   if (id !== OF_SPOTS) return whose;
-  const survey = surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
-  const light = survey.ok && setup.spots.length > 0 ? lightOf(selection, survey.value, records) : undefined;
+  const survey = surveyed(selection);
+  const light = survey.ok ? lightOf(selection, survey.value, records) : undefined;
   return light && { ...whose, light };
 };
 

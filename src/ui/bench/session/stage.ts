@@ -42,7 +42,7 @@ const fetchScene = async (judge: Client<JudgeJobs>, sceneId: StageSceneId, signa
 const bring = (judge: Client<JudgeJobs>, { id, light }: Standing, signal: AbortSignal) =>
   id === OF_SPOTS ? judge.call('lightOfSpots', light!, { signal }) : fetchScene(judge, id, signal);
 
-/** The same scene for the same people, if it is made of readings of the same readings. */
+/** The same scene before the same set-up; one that is made of readings, of the same readings. */
 const isSame = (a: Standing | undefined, b: Standing | undefined): boolean =>
   a?.id === b?.id && a?.setupId === b?.setupId && dequal(a?.light, b?.light);
 

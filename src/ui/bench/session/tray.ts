@@ -51,9 +51,11 @@ export const createTray = ({ judge, access: { get, set }, moving, openFile }: Tr
     if (!file) return;
     const carries = openedFor === setupId && (await remember());
     say(at);
+    const { failure: before } = get();
     if (!(await openFile(file, range))) {
+      // Given up for another file there is nothing new that went wrong.
       const { failure } = get();
-      if (failure?.name === file.name) say(at, failure.reason);
+      if (failure && failure !== before && failure.name === file.name) say(at, failure.reason);
       return;
     }
     openedFor = setupId;
