@@ -1,4 +1,4 @@
-/** A text in lines no wider than their room, where words allow it. @param widthOf Width of a text, in the room's unit */
+/** A text in lines no wider than their room, where words allow it. @param widthOf Width of a text, in its unit */
 export const wrapped = (text: string, room: number, widthOf: (text: string) => number): readonly string[] => {
   const lines: string[] = [];
   for (const word of text.split(' ').filter(Boolean)) {
