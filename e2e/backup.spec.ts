@@ -79,7 +79,7 @@ test('back-ups go into a chosen folder by themselves, also after the page was cl
   await expect(page.getByText('one file a day, after each change')).toBeVisible({ timeout: 20_000 });
   await page.keyboard.press(']');
   await expect.poll(written, { timeout: 60_000 }).toEqual([expect.stringMatching(/zip filled$/)]);
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Back up into a folder by itself' })).toBeVisible();
 });
 
