@@ -15,7 +15,7 @@ test.describe('a disk that is full', () => {
     const full = (isFull: boolean) =>
       page.evaluate((now) => Object.assign(globalThis, { isFull: now }), isFull);
     const SENTENCE =
-      'was not saved: this browser gives no more room; free some on the disk, then do it again. ' +
+      'was not saved: this browser gives no more space; free some on the disk, then do it again. ' +
       'What was there stays.';
     const refused = async (act: () => Promise<unknown>, stays: () => Promise<unknown>) => {
       await full(true);
@@ -36,7 +36,7 @@ test.describe('a disk that is full', () => {
     await test.step('undo of it', async () => {
       await full(true);
       await page.keyboard.press('Control+z');
-      await expect(notice(page)).toContainText(/was not undone: this browser gives no more room/);
+      await expect(notice(page)).toContainText(/was not undone: this browser gives no more space/);
       await expect(cell(page, 'placement')).toHaveText('+1');
       await full(false);
       await close(page);

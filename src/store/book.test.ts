@@ -210,7 +210,7 @@ describe('undo', () => {
     expect(book.getState()).toMatchObject({
       undoable: '{"placement":2}',
       problem:
-        '“{"placement":2}” was not undone: this browser gives no more room; free some on the disk, ' +
+        '“{"placement":2}” was not undone: this browser gives no more space; free some on the disk, ' +
         'then do it again. What was there stays.',
     });
     expect(planOf(book).placement).toBe(2);

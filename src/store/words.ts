@@ -125,7 +125,7 @@ const OPENING: Readonly<Record<string, string>> = {
     'This browser keeps no records here: use a normal window, not a private one, or another browser',
   SecurityError: 'This browser is set to keep nothing for this page: allow it to store data, then load again',
   InvalidStateError: 'This browser keeps no records in this window: a private window often does not',
-  QuotaExceededError: 'The disk is full: free some room, then load again',
+  QuotaExceededError: 'The disk is full: free some space, then load again',
   UnknownError: 'The browser cannot read its own files: restart it; if that does not help, restore a backup',
 };
 
@@ -146,7 +146,7 @@ export const HELD_WORDS =
 export class Refusal extends Error {}
 
 const FAILURES: Readonly<Record<string, string>> = {
-  QuotaExceededError: 'this browser gives no more room; free some on the disk, then do it again',
+  QuotaExceededError: 'this browser gives no more space; free some on the disk, then do it again',
   DatabaseClosedError: 'the records were closed; load the page again',
   InvalidStateError: 'the records were closed; load the page again',
   UnknownError: 'this browser could not write to the disk; do it again',

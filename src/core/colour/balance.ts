@@ -59,7 +59,7 @@ const DAYLIGHT = 5600;
 export const BALANCE_SCHOOLS = {
   card: {
     name: 'Custom from the card',
-    says: 'Measured off a grey card in the light on the skin; the body’s lean is in it.',
+    says: 'Measured off a grey card in the light on the skin; the camera’s own lean is in it.',
     without: 'as the card reads',
     neutral: ({ sources }) => sources[0]?.kelvin,
     leanOff: true,
@@ -73,7 +73,7 @@ export const BALANCE_SCHOOLS = {
   },
   agreed: {
     name: 'One number for all cameras',
-    says: 'The first camera’s light on every body, each lean taken off.',
+    says: 'The first camera’s light on every camera, each one’s own lean taken off.',
     without: 'no light is named yet: add one in the bag',
     neutral: ({ agreed, sources }) => agreed ?? sources[0]?.kelvin,
     leanOff: true,

@@ -133,10 +133,10 @@ describe('a survey', () => {
   it('says which readings contradict each other', () => {
     const two = surveyed([card, spot({ id: 'card2', name: 'Second card', role: 'card', value: 120 })], []);
     expect(two.warnings).toHaveLength(2);
-    expect(two.warnings[1]).toMatch(/Second card puts grey \+0\.8/);
+    expect(two.warnings[1]).toMatch(/By Second card, grey lies \+0\.8/);
     const face = spot({ id: 'f', name: 'Ana', role: 'skin', subjectId: 'ana', value: 400 });
     expect(surveyed([card, face], subjects).warnings[0]).toMatch(
-      /Ana puts grey \+2\.1 from where Card put it/,
+      /By Ana, grey lies \+2\.1 from where Card put it/,
     );
     expect(surveyed([card], subjects).warnings).toEqual([]);
   });
@@ -173,7 +173,7 @@ describe('schools of placement', () => {
     // The crate at +3 under clip 6 less 1/3: +2 2/3, held at +2 1/2 (to the third) for skin.
     expect(answers.bright.why).toMatch(/Crate at \+3\.0.*Held at \+2 1\/3: over \+2\.5/);
     expect(answers.fixed.placement).toBeCloseTo(2 / 3, 9);
-    expect(answers.skin.why).toMatch(/zebra goes on \+1\.9/);
+    expect(answers.skin.why).toMatch(/zebra is \+1\.9/);
     expect(answers.spot.placement).toBeCloseTo(-4 / 3 + 1 / 3 - 1 / 3, 0);
     expect(answers.fixed.roomAbove).toBeCloseTo(6 - 3 - 2 / 3, 9);
     expect(answers.fixed.cleanBelow).toBeCloseTo(6 + 2 / 3, 9);

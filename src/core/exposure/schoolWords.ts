@@ -12,13 +12,13 @@ export const keptUnderClip = (
   gone: readonly string[],
 ): string => {
   const holds = `${name} at ${printStopsDecimal(stops)} stays ${unsigned(printStops(backOff))} under clip.`;
-  return gone.length > 0 ? `${holds} ${both(gone)} may clip: it would pin meter and zebra.` : holds;
+  return gone.length > 0 ? `${holds} ${both(gone)} may clip: held too, it would set the exposure alone.` : holds;
 };
 
 export const setByFace = (name: string, offset: number, placement: number): string => {
   const zebra = printStopsDecimal(placement + offset);
   const lies = `${name} lies ${printStopsDecimal(offset)} from grey`;
-  return `The fixed number, set by the face: ${lies}, the zebra goes on ${zebra}.`;
+  return `The card’s placement, set by the face: ${lies}, so its zebra is ${zebra}.`;
 };
 
 export const meteredFace = (placement: number, bias: number): string => {
@@ -37,7 +37,7 @@ const letGo = (names: readonly string[]): string => (names.length > 0 ? ` ${both
 
 export const leftAtGrey = (isFinished: boolean, gone: readonly string[]): string => {
   const because = isFinished ? 'A finished picture' : 'Little room over grey';
-  return `${because}: the card where it belongs, no pull to remember.${letGo(gone)}`;
+  return `${because}: the card stays at the profile’s grey, and there is no pull to remember.${letGo(gone)}`;
 };
 
 export const samePullForAll = (placement: number, room: number, gone: readonly string[]): string => {
@@ -50,4 +50,4 @@ export const heldInstead = (fixed: number, bright: number, gone: readonly string
   `${printStops(fixed)} would clip what must be kept; ${printStops(bright)} holds it.${letGo(gone)}`;
 
 export const nothingSpeaks = (gone: readonly string[]): string =>
-  `Nothing here calls for moving off grey.${letGo(gone)}`;
+  `Nothing in this scene asks for another placement than 0.${letGo(gone)}`;

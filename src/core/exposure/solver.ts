@@ -147,7 +147,7 @@ export const solveExposure = (
     light: 0,
     short: over
       ? `${printStopsLength(bestOff)} stop too much light: stronger ND, a smaller iris or less light.`
-      : `${printStopsLength(bestOff)} stop short of light: open, take glass off, raise the ISO or bring light.`,
+      : `${printStopsLength(bestOff)} stop short of light: open, take filters off, raise the ISO or bring light.`,
   };
 };
 

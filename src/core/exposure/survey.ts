@@ -226,7 +226,10 @@ export const surveyOf = (
   const used = cards.length > 0 ? cards : references;
   const relative = read.some(({ spot }) => spot.unit === 'stops');
   if (used.length === 0 && !(relative && read.every(({ spot }) => spot.unit === 'stops')))
-    return failure('card', 'No card and no face with a known offset: read one, so that grey has a place.');
+    return failure(
+      'card',
+      'Read the card, or a face whose offset is known: without one, nobody knows where grey lies.',
+    );
   const mean = used.reduce((sum, { grey }) => sum + Math.log2(grey), 0) / Math.max(1, used.length);
   const grey = used.length === 0 ? undefined : 2 ** mean;
   const surveyed = read.map(({ spot, luminance }): SurveyedSpot => {

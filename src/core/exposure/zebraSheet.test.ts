@@ -118,7 +118,7 @@ describe('the trap', () => {
     expect(wide.says).toMatch(/the face comes out \+\d\.\d stops over/);
     const plain = zebraTrap(ARCHETYPES.standard);
     expect(plain.worth).toBe('holds');
-    expect(plain.says).toMatch(/no trap on this profile/);
+    expect(plain.says).toMatch(/on this profile the number may be used/);
     for (const id of ARCHETYPE_IDS) expect(Number.isFinite(zebraTrap(ARCHETYPES[id]).over)).toBe(true);
   });
 });

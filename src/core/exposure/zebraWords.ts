@@ -54,5 +54,5 @@ export const isTrap = (
 
 export const isNoTrap = (remembered: number, stops: number, meant: number): string => {
   const lies = `The remembered ${remembered} % for skin lies ${printStopsDecimal(stops)} over grey here`;
-  return `${lies}, close to a display picture’s ${printStopsDecimal(meant)}: no trap on this profile.`;
+  return `${lies}, close to a display picture’s ${printStopsDecimal(meant)}: on this profile the number may be used.`;
 };

@@ -31,21 +31,21 @@ export const ARCHETYPES = {
   },
   classicLog: {
     name: 'classic log',
-    says: 'Steeper, darker: grey 32 %, overshoots to 106 %.',
+    says: 'Steeper, darker: grey 32 % of signal, overshoots to 106 %.',
     gamut: 'bt709',
     clipStops: 6.6,
     curve: logThrough({ s: 0.04, cut: 0.003 }, 0.32, 6.6, 1.06),
   },
   mildLog: {
     name: 'mild log',
-    says: 'Small bodies, aerials: grey 40 %, clip +5 at 100 %.',
+    says: 'Small cameras, aerials: grey 40 % of signal, clip +5 at 100 %.',
     gamut: 'bt709',
     clipStops: 5,
     curve: logThrough({ s: 0.03, cut: 0.003 }, 0.4, 5, 1),
   },
   cineFlat: {
     name: 'cine flat',
-    says: 'A gamma with a long shoulder: grey 42 %, clip +4 1/2.',
+    says: 'A gamma with a long shoulder: grey 42 % of signal, clip +4 1/2.',
     gamut: 'bt709',
     clipStops: 4.5,
     curve: {
@@ -56,7 +56,7 @@ export const ARCHETYPES = {
   },
   flat: {
     name: 'flat',
-    says: 'Lifted blacks, low contrast: grey 42 %, clip +4.',
+    says: 'Lifted blacks, low contrast: grey 42 % of signal, clip +4.',
     gamut: 'bt709',
     clipStops: 4,
     curve: {
@@ -67,14 +67,14 @@ export const ARCHETYPES = {
   },
   hlg: {
     name: 'HLG',
-    says: 'BT.2100, diffuse white at 75 %: grey 38 %, clip +4.4.',
+    says: 'BT.2100, diffuse white at 75 % of signal: grey 38 %, clip +4.4.',
     gamut: 'bt2020',
     clipStops: Math.log2(1 / (TRANSFERS.hlg.decode(HLG_DIFFUSE_WHITE_SIGNAL) * MIDDLE_GREY)),
     curve: { kind: 'standard', transfer: 'hlg', gain: TRANSFERS.hlg.decode(HLG_DIFFUSE_WHITE_SIGNAL) },
   },
   standard: {
     name: 'standard',
-    says: 'BT.709 with a knee: grey 41 %, finished picture, clip +3.3.',
+    says: 'BT.709 with a knee: grey 41 % of signal, finished picture, clip +3.3.',
     gamut: 'bt709',
     clipStops: 3.3,
     curve: { kind: 'standard', transfer: 'bt709', gain: 1, knee: { at: 0.64, width: 0.288 } },

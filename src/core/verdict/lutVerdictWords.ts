@@ -40,7 +40,7 @@ export const blackGreyWhite = ({ black, grey, white }: InputGuess): string => {
 };
 
 export const clipLooksSafe = (whiteSignal: number): string => {
-  const out = `What clips comes out at ${percent(whiteSignal)}`;
+  const out = `Clipped areas come out at ${percent(whiteSignal)}, below white`;
   return `${out}: go by the clip map and the warning zebra, never by this picture.`;
 };
 
@@ -61,7 +61,7 @@ export const greysTinted = (delta: number, at: number): string => {
 
 export const betweenPoints = (worst: number, stops: number): string => {
   const both = `ΔE ${worst.toFixed(1)} at worst and ${stops.toFixed(2)} stop on the grey axis`;
-  return `Between its points about ${both}, judged from half the points.`;
+  return `Error between its points: about ${both}, judged from half the points.`;
 };
 
 export const atHalfThePoints = ({ mean, worst, stops }: LutLoss): string => {

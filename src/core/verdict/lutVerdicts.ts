@@ -72,12 +72,12 @@ const feed: Rule = ({ guess, own, landings, pull, placement }, { profileName, pr
     id: 'feed',
     state: holds ? 'holds' : fits && Math.abs(worst.by) <= FAR ? 'watch' : 'lost',
     title: holds
-      ? 'Fits what you feed it'
+      ? 'Fits this picture'
       : fits
         ? 'Right curve, wrong level'
         : right
           ? 'Made for another curve'
-          : 'Fed the wrong kind',
+          : 'Made for another kind of picture',
     figure: Number.isFinite(worst.by) ? printStopsDecimal(worst.by) : 'lost',
     advice: `${sure ? 'Expects' : 'Seems to expect'} ${expects}; you feed ${profileName}: ${sits}.${pulls}`,
     arithmetic: [
@@ -234,7 +234,7 @@ const points: Rule = ({ halved }) => {
   return {
     id: 'points',
     state: state(worst, 2, 8),
-    title: worst > 2 ? 'Few points for its bends' : 'Points enough',
+    title: worst > 2 ? 'Too few points for its curve' : 'Points enough',
     figure: `ΔE ${worst.toFixed(1)}`,
     advice: betweenPoints(worst, stops),
     arithmetic: [

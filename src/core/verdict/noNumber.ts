@@ -21,15 +21,15 @@ export const placeOfNaN = (value: unknown, path: readonly string[] = []): string
 /** What is said where a figure is no number: nothing that follows from it can be believed. */
 export const brokenFigure = (place: string): Omit<Verdict, 'id'> => ({
   state: 'lost',
-  title: 'A figure is no number',
+  title: 'A figure is not a number',
   figure: 'NaN',
-  advice: 'What stands under it is not to be believed: open the file again, and check the profile.',
+  advice: 'Do not trust the verdicts under it: open the file again, and check the profile.',
   arithmetic: [{ label: 'no number', value: place }],
 });
 
 export const noNumber = {
   id: 'no-number',
-  name: 'Figures that are none',
+  name: 'Figures that are not numbers',
   threshold: 'Every figure that is measured or planned is a number.',
   judge: ({ measurement, placement, numbers: { clipStops, floorStops, pullStops } }) => {
     const place = placeOfNaN({ measurement, placement, clipStops, floorStops, pullStops });

@@ -127,7 +127,7 @@ export const referredReading = {
         state: 'watch',
         title: 'A display picture',
         figure: '',
-        advice: 'Its codes are made for a screen: stops are what the profile would mean by them, no more.',
+        advice: 'It is made for a screen, so the stops shown here are not the stops of the scene.',
         arithmetic,
       };
     if (log && under > BEYOND && low < LIFTED / 2)

@@ -15,7 +15,7 @@ export const openForShadows = (by: number, room: number): string => {
   const opened = `Open ${printStopsLength(by)}`;
   const left = printStopsLength(toThird(room));
   return by <= room + 1 / 6
-    ? `${opened}: highlights leave ${left}.`
+    ? `${opened}: the highlights have ${left} left.`
     : `${opened} costs highlights (room ${left}): add light instead.`;
 };
 
@@ -36,7 +36,7 @@ export const less = (from: number, by: number): string => {
 
 export const pushCosts = (pull: number, cleanTo: number): string => {
   const times = (2 ** -pull).toFixed(1);
-  return `The push makes noise ${times} times as large; clean only to ${printStopsExact(cleanTo)}.`;
+  return `The push makes noise ${times} times as large; usable only to ${printStopsExact(cleanTo)}.`;
 };
 
 export const pullLeaves = (pull: number, cleanTo: number): string =>

@@ -138,7 +138,7 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
 export const ProfileMaker = () => {
   const [wayId, setWayId] = useState<WayId>('anchors');
   return (
-    <Panel title="Own profile" note="ladder, table and card follow">
+    <Panel title="Own profile" note="ladder, table and card change with it">
       <Segmented
         label="Way in"
         options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}

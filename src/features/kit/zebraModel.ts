@@ -26,7 +26,7 @@ const FOLLOWS = {
   yes: 'Behind the display LUT: its view assist takes the pull off.',
   no: 'Behind the display LUT: its view assist does not take the pull off, so the levels rise with the placement.',
   unknown: [
-    'Behind the display LUT: taken that its view assist takes the pull off.',
+    'Behind the display LUT: assumed that its view assist takes the pull off.',
     'Film the card once at +1 and look, then say it in Kit.',
   ].join(' '),
 };

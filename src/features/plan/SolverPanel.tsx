@@ -31,13 +31,13 @@ const landing = ({ short, residual }: ExposureAnswer): string =>
 
 const glassNeeded = (stops: number): string =>
   stops > 1 / 3
-    ? ` As the card stands, ${printStopsDecimal(stops).replace('+', '')} stops of ND are needed.`
-    : ' As the card stands, no ND is needed.';
+    ? ` With the settings on the card, ${printStopsDecimal(stops).replace('+', '')} stops of ND are needed.`
+    : ' With the settings on the card, no ND is needed.';
 
 const glassWarnings = (names: readonly string[]): string =>
   (names.length > 1 ? ' Two pieces of glass: watch the corners.' : '') +
   (names.some((name) => name.includes('variable'))
-    ? ' A turning filter shifts colour and crosses at its ends.'
+    ? ' A variable ND shifts colour, and near its end a dark cross shows.'
     : '');
 
 /** Settings that give the placement, where they land, and the button that dials them in. */

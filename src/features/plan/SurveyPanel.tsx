@@ -25,7 +25,7 @@ const Lands = ({ survey }: { survey: Survey }) => {
   if (survey.grey === undefined)
     return (
       <p className="quiet mb-0">
-        All read in stops: the range is known, the settings are not. Read one spot in light.
+        All read in stops: the range is known, the settings are not. Read one spot in EV, lux or cd/m².
       </p>
     );
   const lands = landsAt(selection, numbers, survey.grey);

@@ -88,7 +88,7 @@ export const ISO_RULES = {
   stays: { name: 'ISO stays', says: 'Locked to what the card says.', allows: (iso, { set }) => iso === set },
   base: {
     name: 'ISO at a base',
-    says: 'A base of this camera: full headroom, least noise.',
+    says: 'A base of this camera: full room, least noise.',
     allows: (iso, { camera }) => camera.baseIsos.includes(iso),
   },
   ceiling: {

@@ -18,7 +18,7 @@ export const spotRead = (name: string, stops: number, bias: number): string => {
 };
 
 export const FLOATING_SHUTTER =
-  'Floating shutter: sharp frames to stabilise, blur from post; the other school keeps 180 degrees and takes glass.';
+  'Floating shutter: sharp frames to stabilise, blur from post; the other school keeps 180 degrees and puts ND on.';
 
 export const behindTheLut = (): string => {
   const grey = `Behind the LUT grey sits at ${Math.round(100 * DISPLAY_GREY)} %, whatever the profile`;

@@ -66,7 +66,7 @@ export const turnsOf = ({ selection: { camera }, numbers: { card, skin, warning 
 /** Said where the level hangs on what nobody has looked at: whether the camera’s view assist takes the pull off. */
 const taken = ({ selection: { camera, plan }, numbers }: CellInput): string =>
   camera.zebra.reads === 'lut' && !camera.zebra.follows && !numbers.monitor && plan.placement !== 0
-    ? 'Taken that the camera’s view assist takes the pull off: film the card once at +1 and look, then say it in Kit.'
+    ? 'Assumed that the camera’s view assist takes the pull off: film the card once at +1 and look, then say it in Kit.'
     : '';
 
 /** Why the zebra cells hold what they hold. */

@@ -24,7 +24,7 @@ import type { ExposeInput, FrameInfo, JudgeJobs } from './protocol.ts';
 
 /** The longest clip, frames: ten seconds at 25. */
 const MOST_FRAMES = 250;
-const NO_SCENE = failure('scene', 'No scene is on the stage: pick one first.');
+const NO_SCENE = failure('scene', 'No scene is chosen: choose one first.');
 
 type StageJobs = Pick<JudgeJobs, 'scene' | 'lightOfSpots' | 'expose' | 'still' | 'clip'>;
 

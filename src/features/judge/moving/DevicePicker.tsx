@@ -29,7 +29,8 @@ const Devices = ({ close }: { close: () => void }) => {
   if (!takesDevices())
     return (
       <p className="mb-0">
-        This browser hands no device’s pictures on. Open a recorded clip, or use a browser that has WebCodecs.
+        This browser cannot show a capture device here. Open a recorded clip, or use a browser that has
+        WebCodecs.
       </p>
     );
   return (

@@ -25,7 +25,7 @@ export const FeedBar = ({ name }: { name: string }) => {
         variant="outline-secondary"
         size="sm"
         disabled={!running}
-        title="Let the device go; the last picture stays"
+        title="Disconnect the device; the last picture stays"
         onClick={() => session.moving.pause()}
       >
         <Square size={14} aria-hidden /> {running ? 'Stop' : 'Stopped'}

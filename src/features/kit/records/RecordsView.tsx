@@ -146,7 +146,7 @@ const RoomPanel = () => {
     };
   }, [asked]);
   return (
-    <Panel title="Room in this browser">
+    <Panel title="Space in this browser">
       {room ? (
         <p>
           <strong className="num">{megabytes(room.used)}</strong> used,{' '}
@@ -156,7 +156,7 @@ const RoomPanel = () => {
             : 'The browser may delete the records when the disk runs full.'}
         </p>
       ) : (
-        <p className="quiet">This browser does not tell.</p>
+        <p className="quiet">This browser does not say.</p>
       )}
       {room && !room.isKept && (
         <Button

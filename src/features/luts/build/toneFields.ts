@@ -33,7 +33,12 @@ const ROWS: { readonly [K in keyof Required<ToneScale>]: Row } = {
     step: 0.005,
     print: percent,
   },
-  contrast: { label: 'Contrast', says: 'Power on light about grey', step: 0.01, print: (v) => v.toFixed(2) },
+  contrast: {
+    label: 'Contrast',
+    says: 'Contrast of the light, turned about grey',
+    step: 0.01,
+    print: (v) => v.toFixed(2),
+  },
   toe: { label: 'Toe', says: 'Shadows opened − or held down +', step: 0.02, print: signed },
   shoulder: {
     label: 'Shoulder',
@@ -70,7 +75,7 @@ export const toneFields = (build: LutBuild, lands: Lands): ToneField[] => {
     {
       id: 'saturation',
       label: 'Saturation',
-      says: 'Colour about luma on the picture; 1 leaves it',
+      says: 'Strength of colour on the picture; 1 leaves it as it is',
       min: 0,
       max: 2,
       step: 0.02,

@@ -23,7 +23,7 @@ export const LutVerdicts = ({ source }: { source?: LutSource }) => {
     <Panel
       title="Verdict"
       className="verdicts"
-      note={problem ?? (verdicts ? summarise(verdicts) : 'looking through it…')}
+      note={problem ?? (verdicts ? summarise(verdicts) : 'checking it…')}
     >
       {verdicts && (
         <VerdictList

@@ -10,10 +10,7 @@ const SILENT_MS = 5000;
 const LOADING_MS = 20_000;
 
 const STUCK = (where: string) =>
-  failure(
-    where,
-    'Reading it does not get on: its container is damaged and leads in circles. Copy it from the card again.',
-  );
+  failure(where, 'Reading it makes no progress: the file is damaged. Copy it from the card again.');
 
 /**
  * A clip in MP4, MOV, MKV or WebM, taken apart and decoded in a worker of its own. A spoilt container can hold

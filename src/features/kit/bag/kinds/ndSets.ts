@@ -21,13 +21,13 @@ const leanWords = ({ mired, tint }: NdSetRecord['lean']) =>
 const NEUTRAL = { mired: 0, tint: 0 };
 
 const GLASS = 'Values: type what is on the glass, such as 0.3 0.6 0.9, or the least and the most.';
-const TURNS = 'Values: a filter that turns has a least and a most, such as 2 5.';
+const TURNS = 'Values: a variable ND has a least and a most, such as 2 5.';
 
 export const ndSets: BagKind<'ndSets', NdValues> = {
   table: 'ndSets',
   title: 'ND',
   one: 'ND set',
-  says: 'Squares, caps, a turning filter; as written on the glass.',
+  says: 'Square filters, screw-in filters, a variable ND; as written on the glass.',
   fields: [
     {
       id: 'kind',
