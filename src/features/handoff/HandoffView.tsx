@@ -25,6 +25,7 @@ import { pullInFile, recipeNotes } from '#ui/luts/lutWords.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
 import { PocketCard } from './PocketCard.tsx';
+import { words } from '#ui/wording/handoff.ts';
 
 /** What the grade turns a take by: back from where its card was found, or from where it was planned. */
 const undoOf = ({ found, planned }: TakeFacts) => -(found ?? planned) || 0;
@@ -32,7 +33,7 @@ const undoOf = ({ found, planned }: TakeFacts) => -(found ?? planned) || 0;
 const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
   {
     id: 'take',
-    header: 'Take',
+    header: words.take,
     cell: ({ setup, number, file }) => (
       <>
         {setup} {number}
@@ -41,22 +42,22 @@ const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
     ),
     sortBy: ({ setup, number }) => `${setup} ${String(number).padStart(6, '0')}`,
   },
-  { id: 'camera', header: 'Camera', cell: ({ camera }) => camera, sortBy: ({ camera }) => camera },
+  { id: 'camera', header: words.camera, cell: ({ camera }) => camera, sortBy: ({ camera }) => camera },
   {
     id: 'planned',
-    header: 'Planned',
+    header: words.planned,
     cell: ({ planned }) => printStopsDecimal(planned),
     sortBy: ({ planned }) => planned,
   },
   {
     id: 'found',
-    header: 'Found',
+    header: words.found,
     cell: ({ found }) => (found === undefined ? 'not marked' : printStopsDecimal(found)),
     sortBy: ({ found }) => found,
   },
   {
     id: 'undo',
-    header: 'Undo in post',
+    header: words.undoInPost,
     cell: (take) => printStopsDecimal(undoOf(take)),
     sortBy: undoOf,
   },
@@ -77,13 +78,13 @@ const LogFiles = () => {
   };
   return (
     <Panel
-      title="The log"
+      title={words.theLog}
       note={
         count === undefined
           ? undefined
           : count === 0
-            ? 'no take yet'
-            : `${count} takes of ${selection.shoot.name}, stops from grey`
+            ? words.noTakeYet
+            : words.takesOfStopsFrom(count, selection.shoot.name)
       }
     >
       <SetAsideNotice items={setAside} />
@@ -93,7 +94,9 @@ const LogFiles = () => {
       {count === 0 && (
         <p className="quiet">Log a take with L on any screen; then its corrections stand here.</p>
       )}
-      {!none && <DataTable label="The log" columns={TAKE_COLUMNS} rows={facts} rowKey={({ id }) => id} />}
+      {!none && (
+        <DataTable label={words.theLog} columns={TAKE_COLUMNS} rows={facts} rowKey={({ id }) => id} />
+      )}
       <div className="exports">
         {LOG_EXPORTS.map((log) => (
           <Button
@@ -120,13 +123,13 @@ const MonitoringLutPanel = () => {
   const recipe = useMemo(() => cardRecipe(selection, pull), [selection, pull]);
   const source = useMemo(() => recipeSource('card', 'computed by the card', recipe), [recipe]);
   return (
-    <Panel title="Monitoring LUT" note={`${profile.name} to BT.1886, for monitors and post alike`}>
+    <Panel title={words.monitoringLut} note={words.toBt1886For(profile.name)}>
       <div className="choices">
         <Segmented
-          label="Pull"
+          label={words.pull}
           options={[
             { id: 'baked', name: `${printPull(plan.placement)} baked in` },
-            { id: 'plain', name: 'no pull' },
+            { id: 'plain', name: words.noPull },
           ]}
           value={baked ? 'baked' : 'plain'}
           onPick={(id) => setBaked(id === 'baked')}
@@ -153,8 +156,8 @@ const PocketPanel = () => {
   const head = cardHeadOf(selection);
   return (
     <Panel
-      title="Set card"
-      note="for the pocket, A6"
+      title={words.setCard}
+      note={words.forThePocketA}
       className="pocket-panel"
       tools={<CardTools card={card} head={head} />}
     >

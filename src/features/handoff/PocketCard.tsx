@@ -11,6 +11,7 @@ import { CardCode } from '#ui/cards/CardCode.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { meterWords } from '#ui/setCard/meterLines.ts';
 import { turnsOf } from '#ui/setCard/zebraReasons.ts';
+import { words } from '#ui/wording/handoff.ts';
 
 /** The set card on paper: black on white, readable at arm's length. @param text What its code holds */
 export const PocketCard = ({ text }: { text: string }) => {
@@ -29,7 +30,7 @@ export const PocketCard = ({ text }: { text: string }) => {
     ['Monitor LUT', [monitors[0]?.lut.name, printPull(numbers.pullStops)].filter(Boolean).join(', ')],
   ];
   return (
-    <article className="pocket" aria-label="Set card for print">
+    <article className="pocket" aria-label={words.setCardForPrint}>
       <header>
         <p>
           {shoot.name} · {camera.name} · {camera.coding.bitDepth}-bit {camera.coding.range}
@@ -38,7 +39,7 @@ export const PocketCard = ({ text }: { text: string }) => {
       </header>
       <div className="pocket-zebras">
         <p>
-          <span>Card zebra</span>
+          <span>{words.cardZebra}</span>
           <strong>
             <ZebraLevel of={numbers.card} />
           </strong>
@@ -52,7 +53,7 @@ export const PocketCard = ({ text }: { text: string }) => {
           </p>
         ))}
         <p>
-          <span>Warning</span>
+          <span>{words.warning}</span>
           <strong>
             <ZebraLevel of={numbers.warning} />
           </strong>
@@ -66,7 +67,7 @@ export const PocketCard = ({ text }: { text: string }) => {
           </div>
         ))}
       </dl>
-      <CardCode text={text} label="Code of this card: a phone’s camera reads it as text, without a network" />
+      <CardCode text={text} label={words.codeOfThisCard} />
       <p>Meter shows {meterWords(selection)}.</p>
       <p>
         Zebra in {SCALES[camera.zebra.scale].name}, on{' '}

@@ -11,6 +11,7 @@ import { PicturePane } from './picture/PicturePane.tsx';
 import { ScopePane } from './scopes/ScopePane.tsx';
 import { useJudgeView } from './useJudgeView.ts';
 import { VerdictPane } from './VerdictPane.tsx';
+import { words } from '#ui/wording/judge.ts';
 
 const SimulatedCamera = later(() =>
   import('#ui/stage/SimulatedCamera.tsx').then((part) => part.SimulatedCamera),
@@ -32,10 +33,10 @@ export const JudgeView = () => {
   const under = onStage && look.under !== 'scope' ? 'camera' : 'scope';
   const swap = onStage && (
     <Segmented
-      label="Under the verdicts"
+      label={words.underTheVerdicts}
       options={[
-        { id: 'camera', name: 'Camera' },
-        { id: 'scope', name: 'Scope' },
+        { id: 'camera', name: words.camera },
+        { id: 'scope', name: words.scope },
       ]}
       value={under}
       onPick={(id) => void setLook({ under: id })}

@@ -10,6 +10,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { VerdictList } from '#ui/parts/VerdictList.tsx';
 import { toolsFor } from './picture/tools.ts';
 import { useLog } from '#ui/shell/LogContext.ts';
+import { words } from '#ui/wording/judge.ts';
 
 const ruleOf = (id: string) => VERDICT_RULES.find((rule) => rule.id === id);
 
@@ -30,7 +31,7 @@ const OpenVerdict = ({ verdict }: { verdict: Verdict }) => {
           </Button>
         )}
         <Button variant="outline-secondary" size="sm" onClick={() => mute([...muted, verdict.id])}>
-          Mute
+          {words.mute}
         </Button>
       </div>
     </div>
@@ -54,7 +55,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
     <Panel
       className="verdicts"
       data-opening={opening}
-      title="Verdict"
+      title={words.verdict}
       note={isOpen && isJudged ? summarise(verdicts) : undefined}
       tools={
         <Button variant="primary" size="sm" onClick={log}>
@@ -63,7 +64,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
       }
     >
       {!isOpen && (
-        <Empty title="Nothing to judge yet">
+        <Empty title={words.nothingToJudgeYet}>
           <p className="quiet">Open a frame: verdicts come with number, place and what to do.</p>
         </Empty>
       )}
@@ -88,7 +89,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
         <p className="verdict-muted quiet">
           Muted: {muted.map((id) => ruleOf(id)?.name ?? id).join(', ')}.{' '}
           <Button variant="link" size="sm" onClick={() => mute([])}>
-            Unmute all
+            {words.unmuteAll}
           </Button>
         </p>
       )}

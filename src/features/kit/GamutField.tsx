@@ -4,6 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { GAMUT_IDS, GAMUTS, gamutOf, type GamutId, type GamutSpec } from '#core/colour/gamut.ts';
 import { CORNERS, gamutTexts, readGamut } from './gamutModel.ts';
+import { words } from '#ui/wording/kit.ts';
 
 const TYPED = 'typed';
 
@@ -21,12 +22,12 @@ export const GamutField = ({
   const pick = (id: string) => {
     if (id !== TYPED) return onChange(id as GamutId);
     setTexts(gamutTexts(gamutOf(value)));
-    onChange({ ...gamutOf(value), name: 'own primaries' });
+    onChange({ ...gamutOf(value), name: words.ownPrimaries });
   };
   return (
     <>
       <div className="anchor-half">
-        <Form.Label htmlFor="anchor-gamut">Gamut</Form.Label>
+        <Form.Label htmlFor="anchor-gamut">{words.gamut}</Form.Label>
         <Form.Select
           id="anchor-gamut"
           value={own ? TYPED : value}
@@ -37,7 +38,7 @@ export const GamutField = ({
               {GAMUTS[id].name}
             </option>
           ))}
-          <option value={TYPED}>typed primaries</option>
+          <option value={TYPED}>{words.typedPrimaries}</option>
         </Form.Select>
       </div>
       {own &&

@@ -8,6 +8,7 @@ import { later } from '#ui/later.tsx';
 import { ProfileChart } from './ProfileChart.tsx';
 import { ProfilePicker } from './ProfilePicker.tsx';
 import { ProfileTools } from './ProfileTools.tsx';
+import { words } from '#ui/wording/kit.ts';
 
 const CameraPanel = later(() => import('./camera/CameraPanel.tsx').then((part) => part.CameraPanel));
 const ProfileFigures = later(() => import('./ProfileFigures.tsx').then((part) => part.ProfileFigures));
@@ -33,9 +34,9 @@ const CameraAndProfile = () => {
           title={name}
           note={
             profile.isDraft
-              ? 'being solved, not saved'
+              ? words.beingSolvedNotSaved
               : data.band
-                ? 'inferred: the band is where it may lie'
+                ? words.inferredTheBandIs
                 : selection.profile.says
           }
         >
@@ -59,12 +60,12 @@ const CameraAndProfile = () => {
 };
 
 const PARTS = {
-  camera: { name: 'Camera and profile', View: CameraAndProfile },
-  zebra: { name: 'Zebra sheet', View: ZebraSheet },
-  bag: { name: 'Bag', View: BagView },
-  shoots: { name: 'Shoots', View: ShootsView },
-  new: { name: 'New camera', View: NewCameraView },
-  records: { name: 'Back-up', View: RecordsView },
+  camera: { name: words.cameraAndProfile, View: CameraAndProfile },
+  zebra: { name: words.zebraSheet, View: ZebraSheet },
+  bag: { name: words.bag, View: BagView },
+  shoots: { name: words.shoots, View: ShootsView },
+  new: { name: words.newCamera, View: NewCameraView },
+  records: { name: words.backUp, View: RecordsView },
 } as const;
 /** Kit: cameras, profiles, and what else is in the bag. */
 export const KitView = () => <ScreenParts of="the kit" parts={PARTS} first="camera" />;

@@ -8,6 +8,7 @@ import type { Coding } from '#core/signal/scale.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { CodeStrip, STRIP } from './CodeStrip.tsx';
 import { bandPoints, CURVE_STOPS, curvePoints, type BandPoint, type CurvePoint } from './curveModel.ts';
+import { words } from '#ui/wording/kit.ts';
 
 export type NamedCurve = { readonly name: string; readonly data: ProfileData };
 
@@ -98,7 +99,7 @@ export const ProfileChart = ({
       viewBox={`0 0 ${PLOT.width} ${HEIGHT}`}
       tabIndex={0}
       role="img"
-      aria-label={`${name}: ${readAt}${against}. Arrow keys move the reading.`}
+      aria-label={words.arrowKeysMoveThe(name, readAt, against)}
       onKeyDown={onKey}
       onPointerMove={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
@@ -123,7 +124,7 @@ export const ProfileChart = ({
         </g>
       ))}
       <text className="axis-name" x={PAD.left + 4} y={PAD.top + 10}>
-        % of signal over stops from middle grey
+        {words.ofSignalOverStops}
       </text>
       {faint.map((one) => (
         <path key={one.name} className="curve-faint" d={path(one.points) ?? undefined}>

@@ -19,6 +19,7 @@ import { readingRows } from './curveModel.ts';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
 import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
+import { words } from '#ui/wording/kit.ts';
 
 type Shown = { readonly data: ProfileData };
 
@@ -29,7 +30,7 @@ const Zebras = ({ data }: Shown) => {
   const { reads } = camera.zebra;
   return (
     <>
-      <TableScroll label="Figures of the profile">
+      <TableScroll label={words.figuresOfTheProfile}>
         <ZebraFigures
           tables={[{ name: PICTURES[reads], rows: sheet[reads] }]}
           subjects={subjects}
@@ -51,13 +52,13 @@ type Reading = ReturnType<typeof readingRows>[number];
 
 /** What a stop reads on each scale; the doubt where the curve was inferred. */
 const readingColumns = (rows: readonly Reading[]): readonly Column<Reading>[] => [
-  { id: 'stop', header: 'Stop', cell: ({ stops }) => printStops(stops) },
+  { id: 'stop', header: words.stop, cell: ({ stops }) => printStops(stops) },
   { id: 'percent', header: SCALES.signalPercent.name, cell: ({ percent }) => percent },
   { id: 'fullCode', header: SCALES.fullCodePercent.name, cell: ({ fullCode }) => fullCode },
-  { id: 'code', header: 'Code', cell: ({ code }) => code },
-  { id: 'codes', header: 'Codes a stop', cell: ({ codes }) => codes },
+  { id: 'code', header: words.code, cell: ({ code }) => code },
+  { id: 'codes', header: words.codesAStop, cell: ({ codes }) => codes },
   ...(rows.some(({ doubt }) => doubt !== undefined)
-    ? [{ id: 'doubt', header: 'Uncertain ±', cell: ({ doubt }: Reading) => doubt?.toFixed(2) }]
+    ? [{ id: 'doubt', header: words.uncertain, cell: ({ doubt }: Reading) => doubt?.toFixed(2) }]
     : []),
 ];
 
@@ -68,9 +69,9 @@ const Readings = ({ data }: Shown) => {
   const rows = useMemo(() => readingRows(data, coding), [data, coding]);
   const columns = useMemo(() => readingColumns(rows), [rows]);
   return (
-    <TableScroll label="Figures of the profile">
+    <TableScroll label={words.figuresOfTheProfile}>
       <DataTable
-        label="Readings by thirds"
+        label={words.readingsByThirds}
         columns={columns}
         rows={rows}
         rowKey={({ stops }) => String(stops)}
@@ -126,7 +127,7 @@ const Matrix = ({ data }: Shown) => {
           {gamut.white[1]}.
         </p>
         <Button variant="outline-secondary" size="sm" onClick={() => void save()}>
-          Export as CLF
+          {words.exportAsClf}
         </Button>
       </div>
     </>
@@ -134,9 +135,9 @@ const Matrix = ({ data }: Shown) => {
 };
 
 const FIGURES = {
-  zebra: { name: 'Zebra table', View: Zebras },
-  readings: { name: 'Readings by thirds', View: Readings },
-  matrix: { name: 'Gamut matrix', View: Matrix },
+  zebra: { name: words.zebraTable, View: Zebras },
+  readings: { name: words.readingsByThirds, View: Readings },
+  matrix: { name: words.gamutMatrix, View: Matrix },
 } as const;
 type FigureId = keyof typeof FIGURES;
 const FIGURE_IDS = Object.keys(FIGURES) as FigureId[];
@@ -152,13 +153,13 @@ export const ProfileFigures = ({ data }: Shown) => {
       className="profile-figures"
       title={
         <Segmented
-          label="Figures"
+          label={words.figures}
           options={FIGURE_IDS.map((id) => ({ id, name: FIGURES[id].name }))}
           value={figure}
           onPick={(id) => void setFigure(id)}
         />
       }
-      note={`${camera.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}, ISO ${plan.iso}`}
+      note={words.bitIso(camera.name, camera.coding.bitDepth, camera.coding.range, plan.iso)}
     >
       <View data={data} />
     </Panel>

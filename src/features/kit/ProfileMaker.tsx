@@ -15,6 +15,7 @@ import { GamutField } from './GamutField.tsx';
 import { saveProfile } from './saveProfile.ts';
 import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
 import { useWayForm } from './ways/useWayForm.ts';
+import { words } from '#ui/wording/kit.ts';
 
 const Answer = ({ solution }: { solution: ProfileSolution }) => {
   const { residuals, warnings, findings = [], narrowing, profile, continuity } = solution;
@@ -52,7 +53,7 @@ const Answer = ({ solution }: { solution: ProfileSolution }) => {
         </p>
       ))}
       {residuals.some(({ stops }) => stops !== undefined) && (
-        <Folded title="Residual of each reading, stops">
+        <Folded title={words.residualOfEachReading}>
           <p className="num residuals">
             {residuals.map(({ name, stops, outlier }) => (
               <span key={name} className={outlier ? 'text-warn' : undefined}>
@@ -95,7 +96,7 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
     <FormProvider {...form}>
       <Form className="anchor-form" onSubmit={(event) => void form.handleSubmit(save)(event)}>
         <Form.Group className="anchor-half" controlId="anchor-name">
-          <Form.Label>Name</Form.Label>
+          <Form.Label>{words.name}</Form.Label>
           <Form.Control maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
         </Form.Group>
         <GamutField value={gamut} onChange={changeGamut} />
@@ -126,7 +127,7 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
             Save and use on {camera.name}
           </Button>
           <Button variant="outline-secondary" disabled={!isTouched} onClick={discard}>
-            Discard
+            {words.discard}
           </Button>
         </div>
       </Form>
@@ -138,9 +139,9 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
 export const ProfileMaker = () => {
   const [wayId, setWayId] = useState<WayId>('anchors');
   return (
-    <Panel title="Own profile" note="ladder, table and card change with it">
+    <Panel title={words.ownProfile} note={words.ladderTableAndCard}>
       <Segmented
-        label="Way in"
+        label={words.wayIn}
         options={WAY_IDS.map((id) => ({ id, name: wayOf(id).name, says: wayOf(id).says }))}
         value={wayId}
         onPick={setWayId}

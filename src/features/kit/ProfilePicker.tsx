@@ -8,6 +8,7 @@ import type { BookRecords } from '#store/book.ts';
 import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { MANY_PROFILES, shownProfiles } from './profileSearch.ts';
 import { pickProfile } from './saveProfile.ts';
+import { words } from '#ui/wording/kit.ts';
 
 const inOrder = (profiles: BookRecords['profiles']) => {
   const order = (id: string) => (ARCHETYPE_IDS as readonly string[]).indexOf(id);
@@ -29,14 +30,14 @@ export const CompareWith = () => {
     <Form.Select
       size="sm"
       className="compare-with"
-      aria-label="Compare with"
+      aria-label={words.compareWith}
       value={comparedId ?? ''}
       onChange={(event) => {
         const other = records.profiles.get(event.target.value);
         session.draft.compare(other?.id);
       }}
     >
-      <option value="">compare with…</option>
+      <option value="">{words.compareWithNone}</option>
       {all
         .filter(({ id }) => isDraft || id !== profile.id || id === comparedId)
         .map(({ id, name }) => (
@@ -58,14 +59,14 @@ export const ProfilePicker = () => {
   const all = inOrder(records.profiles);
   const { shown, more } = shownProfiles(all, profile.id, letters);
   return (
-    <div className="profile-chips" role="group" aria-label={`Profile in use on ${camera.name}`}>
+    <div className="profile-chips" role="group" aria-label={words.profileInUseOn(camera.name)}>
       {all.length > MANY_PROFILES && (
         <Form.Control
           size="sm"
           type="search"
           className="profile-search"
-          aria-label="Find a profile"
-          placeholder={`Find among ${all.length}…`}
+          aria-label={words.findAProfile}
+          placeholder={words.findAmong(all.length)}
           value={letters}
           onChange={({ target }) => setLetters(target.value)}
         />

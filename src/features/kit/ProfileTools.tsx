@@ -11,6 +11,7 @@ import { CompareWith } from './ProfilePicker.tsx';
 import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { download, slug } from '#ui/download.ts';
 import { readTextFile } from '#ui/readTextFile.ts';
+import { words } from '#ui/wording/kit.ts';
 
 type Waiting = { readonly profile: ProfileRecord; readonly conflict: Exclude<Conflict, { kind: 'none' }> };
 
@@ -57,22 +58,22 @@ const useTakeIn = () => {
 };
 
 const ConflictQuestion = ({ profile, conflict, onSettle }: Waiting & { onSettle: (how: How) => void }) => (
-  <div className="ask" role="alertdialog" aria-label="A profile of that name is there">
+  <div className="ask" role="alertdialog" aria-label={words.aProfileOfThat}>
     <p>
       {conflict.held.name} is in the kit with another curve. The file’s clips at{' '}
       <span className="num">{profile.data.clipStops.toFixed(1)}</span>, the kit’s at{' '}
       <span className="num">{conflict.held.data.clipStops.toFixed(1)}</span>.
     </p>
     <Button variant="primary" size="sm" autoFocus onClick={() => onSettle('both')}>
-      Keep both
+      {words.keepBoth}
     </Button>
     {conflict.kind === 'differs' && conflict.replaceable && (
       <Button variant="outline-secondary" size="sm" onClick={() => onSettle('replace')}>
-        Replace the kit’s
+        {words.replaceTheKits}
       </Button>
     )}
     <Button variant="outline-secondary" size="sm" onClick={() => onSettle('leave')}>
-      Leave it
+      {words.leaveIt}
     </Button>
   </div>
 );
@@ -97,17 +98,17 @@ export const ProfileTools = () => {
             )
           }
         >
-          Share
+          {words.share}
         </Button>
         <Button variant="outline-secondary" size="sm" onClick={() => file.current?.click()}>
-          Take one in
+          {words.openAProfileFile}
         </Button>
         <input
           ref={file}
           type="file"
           hidden
           accept=".json,application/json"
-          aria-label="Profile file"
+          aria-label={words.profileFile}
           onChange={(event) => {
             const [chosen] = event.target.files ?? [];
             event.target.value = '';

@@ -8,6 +8,7 @@ import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
+import { words } from '#ui/wording/kit.ts';
 
 /** The largest rounding of the levels that can be set. */
 const worstCost = ({ card, skin }: ZebraRow) => {
@@ -52,12 +53,12 @@ const columnsOf = (
   ...subjects.map(({ id, name }, n) => levels(`${id} ${at}`, name, group, ({ on }) => on[at].skin[n])),
   {
     id: `cost ${at}`,
-    header: 'Rounding',
+    header: words.rounding,
     group,
     cell: ({ on }) => worstCost(on[at]),
   },
   levels(`warning ${at}`, 'Warning', group, ({ on }) => on[at].warning),
-  { id: `clip ${at}`, header: 'Clip', group, cell: ({ on }) => on[at].clip.toFixed(1) },
+  { id: `clip ${at}`, header: words.clip, group, cell: ({ on }) => on[at].clip.toFixed(1) },
 ];
 
 /** Zebra levels by thirds of placement, on one picture or on both side by side. */
@@ -75,11 +76,11 @@ export const ZebraFigures = ({
 }) => {
   const columns = useMemo(
     (): readonly Column<Placed>[] => [
-      { id: 'placement', header: 'Placement', cell: ({ placement }) => printStops(placement) },
+      { id: 'placement', header: words.placement, cell: ({ placement }) => printStops(placement) },
       {
         id: 'meter',
-        header: 'Meter',
-        says: 'What the camera’s own meter shows on the card, its bias taken in',
+        header: words.meter,
+        says: words.whatTheCamerasOwn,
         cell: ({ placement }) => printMeter(meterOn(meter, 'card', placement), meter),
       },
       ...tables.flatMap(({ name }, at) => columnsOf(at, tables.length > 1 ? name : undefined, subjects)),
@@ -92,7 +93,7 @@ export const ZebraFigures = ({
   );
   return (
     <DataTable
-      label="Zebra levels by placement"
+      label={words.zebraLevelsByPlacement}
       className="figures zebra-figures"
       columns={columns}
       rows={rows}

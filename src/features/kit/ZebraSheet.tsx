@@ -8,6 +8,7 @@ import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
 import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
+import { words } from '#ui/wording/kit.ts';
 
 const faceWords = ({ name, skinOffset }: { readonly name: string; readonly skinOffset: number }) =>
   `${name} ${printStopsDecimal(skinOffset)}`;
@@ -31,11 +32,11 @@ export const ZebraSheet = () => {
         </span>
         <div className="panel-tools">
           <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
-            Print on one page
+            {words.printOnOnePage}
           </Button>
         </div>
       </header>
-      <TableScroll label="Zebra levels">
+      <TableScroll label={words.zebraLevels}>
         <ZebraFigures
           tables={(['log', 'lut'] as const).map((id) => ({ name: PICTURES[id], rows: sheet[id] }))}
           subjects={subjects}

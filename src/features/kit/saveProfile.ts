@@ -5,6 +5,7 @@ import { withOwnProfile, type CameraRecord } from '#store/records/camera.ts';
 import { planChange, type PlanRecord } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { WayId } from './ways/index.ts';
+import { words } from '#ui/wording/kit.ts';
 
 const SAYS = {
   anchors: 'Solved from printed numbers.',
@@ -23,7 +24,7 @@ export const pickProfile = (
   const profileIds = [...new Set([...camera.profileIds, id])];
   const after = origin === 'archetype' ? { ...camera, profileIds } : withOwnProfile(camera, id);
   return {
-    label: `Profile ${name}`,
+    label: words.profileNamed(name),
     changes: [
       { table: 'cameras', id: camera.id, before: camera, after },
       planChange(plan, { profileId: id }),
@@ -57,7 +58,7 @@ export const saveProfile = (
     data: made.solution.profile,
   };
   return {
-    label: `Profile ${name}`,
+    label: words.profileNamed(name),
     changes: [
       { table: 'profiles', id: record.id, after: record },
       {

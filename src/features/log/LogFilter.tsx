@@ -7,6 +7,7 @@ import ToggleButton from 'react-bootstrap/ToggleButton';
 import { printDate } from '#core/day/clock.ts';
 import { takeChoices, type TakeFacts, type TakeVerdict } from '#store/takeFacts.ts';
 import type { useTakeFilter } from './useTakeFilter.ts';
+import { words } from '#ui/wording/log.ts';
 
 const VERDICTS = {
   lost: 'something lost',
@@ -17,10 +18,10 @@ const VERDICTS = {
 
 /** Thirds are what a camera is set by. */
 const OFF_PLAN = [
-  { stops: 0.33, name: '1/3 stop or more' },
-  { stops: 0.67, name: '2/3 stop or more' },
-  { stops: 1, name: '1 stop or more' },
-  { stops: 2, name: '2 stops or more' },
+  { stops: 0.33, name: words.at13StopOr },
+  { stops: 0.67, name: words.at23StopOr },
+  { stops: 1, name: words.at1StopOrMore },
+  { stops: 2, name: words.at2StopsOrMore },
 ];
 
 const Choice = ({
@@ -70,32 +71,37 @@ export const LogFilter = ({
       <Form.Control
         size="sm"
         type="search"
-        aria-label="Search the log"
-        placeholder="Search: set-up, file, notes…"
+        aria-label={words.searchTheLog}
+        placeholder={words.searchSetUpFile}
         maxLength={200}
         value={values.find ?? ''}
         onChange={({ target }) => set({ find: target.value || null })}
       />
-      <Choice label="Set-up" any="all set-ups" value={values.of} onPick={(of) => set({ of })}>
+      <Choice label={words.setUp} any={words.allSetUps} value={values.of} onPick={(of) => set({ of })}>
         {options(setups)}
       </Choice>
-      <Choice label="Camera of the take" any="all cameras" value={values.by} onPick={(by) => set({ by })}>
+      <Choice
+        label={words.cameraOfTheTake}
+        any={words.allCameras}
+        value={values.by}
+        onPick={(by) => set({ by })}
+      >
         {options(cameras)}
       </Choice>
-      <Choice label="Day" any="all days" value={values.day} onPick={(day) => set({ day })}>
+      <Choice label={words.day} any={words.allDays} value={values.day} onPick={(day) => set({ day })}>
         {options(days, printDate)}
       </Choice>
       <Choice
-        label="Verdict"
-        any="any verdict"
+        label={words.verdict}
+        any={words.anyVerdict}
         value={values.verdict}
         onPick={(verdict) => set({ verdict: verdict as TakeVerdict | null })}
       >
         {options(Object.keys(VERDICTS), (id) => VERDICTS[id as TakeVerdict])}
       </Choice>
       <Choice
-        label="Off the plan by"
-        any="off plan or not"
+        label={words.offThePlanBy}
+        any={words.offPlanOrNot}
         value={values.off}
         onPick={(off) => set({ off: off === null ? null : Number(off) })}
       >
@@ -114,11 +120,11 @@ export const LogFilter = ({
         checked={values.circled ?? false}
         onChange={({ target }) => set({ circled: target.checked || null })}
       >
-        Circled
+        {words.circled}
       </ToggleButton>
       {isNarrowed && (
         <Button size="sm" variant="bare" onClick={clear}>
-          Show all
+          {words.showAll}
         </Button>
       )}
     </search>

@@ -14,17 +14,18 @@ import { LogFilter } from './LogFilter.tsx';
 import { logNote } from './logModel.ts';
 import { TakeList } from './TakeList.tsx';
 import { useTakeFilter } from './useTakeFilter.ts';
+import { words } from '#ui/wording/log.ts';
 
 const NoTake = () => {
   const hrefTo = useHrefTo();
   return (
-    <Empty title="No take yet">
+    <Empty title={words.noTakeYet}>
       <p className="quiet">
         Press <kbd>L</kbd> on any screen: the card’s settings are kept, with what was measured on the open
         frame.
       </p>
       <Link className="btn btn-outline-secondary" href={hrefTo('/judge')}>
-        Judge a frame first
+        {words.judgeAFrameFirst}
       </Link>
     </Empty>
   );
@@ -41,7 +42,7 @@ export const LogView = () => {
   return (
     <div className="log">
       <Panel
-        title={`Takes of ${selection.shoot.name}`}
+        title={words.takesOfNamed(selection.shoot.name)}
         note={logNote(facts, shown, { count, isComplete, isNarrowed: narrowed.isNarrowed })}
         tools={
           <Button variant="primary" size="sm" onClick={log}>
@@ -55,7 +56,7 @@ export const LogView = () => {
         {count === 0 && setAside.length === 0 && <NoTake />}
         {(facts.length > 1 || narrowed.isNarrowed) && <LogFilter facts={facts} narrowed={narrowed} />}
         {isComplete && facts.length > 0 && shown.length === 0 && (
-          <Empty title="No take fits">
+          <Empty title={words.noTakeFits}>
             <Button variant="outline-secondary" onClick={narrowed.clear}>
               Show all {facts.length}
             </Button>

@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form';
 import type { TakeRecord } from '#store/records/take.ts';
 import { dropUnsent, keepUnsent } from '#ui/bench/unsentNotes.ts';
 import { useSavedText } from './useSavedText.ts';
+import { words } from '#ui/wording/log.ts';
 
 /** Notes of a take, stored while they are typed. */
 export const NotesField = ({
@@ -21,10 +22,10 @@ export const NotesField = ({
       <Form.Control
         as="textarea"
         className="notes"
-        aria-label={`Notes of take ${take.number}`}
+        aria-label={words.notesOfTake(take.number)}
         rows={1}
         maxLength={4000}
-        placeholder="Notes"
+        placeholder={words.notes}
         isInvalid={isRefused}
         value={text}
         onChange={(event) => type(event.target.value)}

@@ -4,6 +4,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { TakeRow } from './TakeRow.tsx';
+import { words } from '#ui/wording/log.ts';
 
 /** From so many on, only those in sight are drawn; the list scrolls in its own place then. */
 const MANY = 40;
@@ -20,7 +21,7 @@ const TakesInSight = ({ takes }: { takes: readonly TakeFacts[] }) => {
     overscan: 4,
   });
   return (
-    <div ref={scroll} className="takes-long" tabIndex={0} role="group" aria-label="Takes">
+    <div ref={scroll} className="takes-long" tabIndex={0} role="group" aria-label={words.takes}>
       <ul className="takes" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ key, index, start }) => (
           <li

@@ -14,6 +14,7 @@ import { StateMark } from '#ui/parts/StateMark.tsx';
 import { cardLine, foundLine } from './logModel.ts';
 import { NotesField } from './NotesField.tsx';
 import { Thumbnail } from './Thumbnail.tsx';
+import { words } from '#ui/wording/log.ts';
 
 const TakeName = ({ setup, number, camera, loggedAt }: TakeFacts) => {
   const { sun } = useSelection().shoot;
@@ -35,7 +36,7 @@ const Found = ({ measured }: TakeRecord) => {
         <p className="take-offset">
           <StateMark state={Math.abs(measured.cardOffset) <= 1 / 6 ? 'holds' : 'watch'} />
           <span className="num">{printStopsDecimal(measured.cardOffset)}</span>
-          <span className="quiet">off plan</span>
+          <span className="quiet">{words.offPlan}</span>
         </p>
       )}
       {troubles.slice(0, 2).map(({ id, state, title, figure }) => (
@@ -58,8 +59,8 @@ const Tools = ({ take }: { take: TakeRecord }) => {
       <Button
         variant="bare"
         aria-pressed={take.circled}
-        aria-label={`Circle take ${take.number}`}
-        title="Circle: the one to use"
+        aria-label={words.circleTake(take.number)}
+        title={words.circleTheOneTo}
         onClick={() =>
           void book.patch(`Circle take ${take.number}`, 'takes', take.id, { circled: !take.circled })
         }
@@ -77,9 +78,9 @@ export const TakeRow = ({ facts }: { facts: TakeFacts }) => {
   const take = useTake(facts.id);
   return (
     <div className={`take${facts.circled ? ' take-circled' : ''}`} data-take={facts.number}>
-      <Thumbnail takeId={facts.id} alt={take?.measured ? `Frame ${take.measured.file}` : ''} />
+      <Thumbnail takeId={facts.id} alt={take?.measured ? words.frame(take.measured.file) : ''} />
       {take?.measured ? (
-        <LadderGlyph distribution={take.measured.distribution} label="How the picture spreads over stops" />
+        <LadderGlyph distribution={take.measured.distribution} label={words.howThePictureSpreads} />
       ) : (
         <span className="glyph glyph-none" />
       )}

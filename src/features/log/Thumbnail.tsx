@@ -4,6 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
 import { demoThumbnail } from '#store/demo/thumbnails.ts';
 import { useBench } from '#ui/bench/hooks.ts';
+import { words } from '#ui/wording/log.ts';
 
 /** The picture of a take, from its record. */
 export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
@@ -23,6 +24,6 @@ export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
   return shown ? (
     <img className="thumb" src={shown} alt={alt} />
   ) : (
-    <span className="thumb thumb-none">no frame</span>
+    <span className="thumb thumb-none">{words.noFrame}</span>
   );
 };

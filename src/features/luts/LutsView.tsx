@@ -6,6 +6,7 @@ import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { later } from '#ui/later.tsx';
+import { words } from '#ui/wording/luts.ts';
 
 const BuildView = later(() => import('./build/BuildView.tsx').then((part) => part.BuildView));
 const InspectView = later(() => import('./inspect/InspectView.tsx').then((part) => part.InspectView));
@@ -15,11 +16,11 @@ const OrderView = later(() => import('./order/OrderView.tsx').then((part) => par
 
 /** Parts of the screen, in the order they are needed. A further one is a row. */
 const PARTS = {
-  build: { name: 'Build', View: BuildView },
-  inspect: { name: 'Inspect', View: InspectView },
-  combine: { name: 'Combine and bake', View: CombineView },
-  compare: { name: 'Compare', View: CompareView },
-  order: { name: 'Order matters', View: OrderView },
+  build: { name: words.build, View: BuildView },
+  inspect: { name: words.inspect, View: InspectView },
+  combine: { name: words.combineAndBake, View: CombineView },
+  compare: { name: words.compare, View: CompareView },
+  order: { name: words.orderMatters, View: OrderView },
 } as const;
 /** LUTs: the same picture on the monitor as in post. */
 export const LutsView = () => {

@@ -2,10 +2,11 @@ import type { Change, Edit } from '#store/edits.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import { planChange } from '#store/records/plan.ts';
 import type { Selection } from '#store/selection.ts';
+import { words } from '#ui/wording/luts.ts';
 
 /** Puts a LUT into the kit, with the text of its file where it is one. */
 export const keepEdit = (lut: LutRecord, text?: string): Edit => ({
-  label: `keep ${lut.name}`,
+  label: words.keepNamed(lut.name),
   changes: [
     { table: 'luts', id: lut.id, after: lut },
     ...(text === undefined ? [] : [{ table: 'lutTexts', id: lut.id, after: { id: lut.id, text } } as Change]),
@@ -23,9 +24,7 @@ export const attachEdit = (
   const monitorLuts = lutId === '' ? others : { ...others, [monitorId]: lutId };
   return {
     label:
-      lutId === ''
-        ? `computed picture on the monitor of ${setup.name}`
-        : `LUT on a monitor, ${setup.name}, ${camera.name}`,
+      lutId === '' ? words.computedPictureOnThe(setup.name) : words.lutOnAMonitor(setup.name, camera.name),
     changes: [...first, planChange(plan, { monitorLuts })],
   };
 };

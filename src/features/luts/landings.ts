@@ -3,6 +3,7 @@ import { displayLight, HDR_WHITE } from '#core/lut/loss.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import type { LadderMark } from '#ui/ladder/ladderModel.ts';
 import { ladderMarks } from '#ui/ladder/ladderModel.ts';
+import { words } from '#ui/wording/luts.ts';
 
 export type LandingRow = {
   readonly id: string;
@@ -20,11 +21,11 @@ export const tonesOf = (
   numbers: SetCardNumbers,
   placement: number,
 ): readonly Pick<LadderMark, 'id' | 'label' | 'stops'>[] => [
-  { id: 'clip', label: 'clip', stops: numbers.clipStops },
+  { id: 'clip', label: words.clip, stops: numbers.clipStops },
   ...ladderMarks(numbers, placement, 0)
     .filter(({ kind }) => kind !== 'warning')
     .toSorted((a, b) => b.stops - a.stops),
-  { id: 'floor', label: 'floor', stops: numbers.floorStops },
+  { id: 'floor', label: words.floor, stops: numbers.floorStops },
 ];
 
 /** Where tones of the recording land behind a LUT: in and out, in signal. */

@@ -12,6 +12,7 @@ import { toneOf, type LutWork, type OpenedLut } from '#ui/bench/session/lutWork.
 import { openedSpec } from '#ui/bench/useThrough.ts';
 import { printPull } from '#ui/format.ts';
 import { bareProfile, cardRecipe, recipeSource, type LutSource } from '#ui/luts/lutSource.ts';
+import { words } from '#ui/wording/luts.ts';
 
 /** The recipe that is being built for the card. */
 export const recipeOf = (build: LutBuild, { profile, plan }: Selection): LutRecipe => ({
@@ -100,7 +101,7 @@ export const sourceChoices = (
   place: LutContext,
 ): readonly { readonly id: string; readonly name: string }[] => [
   { id: 'build', name: `built: ${buildName(place.work.build, place.selection)}` },
-  { id: 'computed', name: 'computed by the card' },
+  { id: 'computed', name: words.computedByTheCard },
   ...[...place.kit.values()].map(({ id, name }) => ({ id, name })),
   ...(place.opened ? [{ id: 'opened', name: place.opened.name }] : []),
 ];

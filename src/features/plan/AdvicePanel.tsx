@@ -11,6 +11,7 @@ import { Toggle } from '#ui/parts/Toggle.tsx';
 import { adviceOf } from './adviceModel.ts';
 import { Briefing } from './Briefing.tsx';
 import { useSurvey } from './useSurvey.ts';
+import { words } from '#ui/wording/plan.ts';
 
 /** Every profile the camera has, ranked for this set-up; which rules spoke, and what each said. */
 export const AdvicePanel = () => {
@@ -27,7 +28,7 @@ export const AdvicePanel = () => {
   const most = Math.max(1, ...ranked.map(({ points }) => Math.abs(points)));
   return (
     <div className="plan-columns">
-      <Panel title="Profiles of this camera, ranked" note={ranked[0]?.spoke[0]?.sentence}>
+      <Panel title={words.profilesOfThisCamera} note={ranked[0]?.spoke[0]?.sentence}>
         {ranked.map(({ profile, points, spoke }, place) => (
           <Folded
             key={`${profile.id} ${place === 0 ? 'first' : ''}`}
@@ -43,7 +44,7 @@ export const AdvicePanel = () => {
                   />
                 </span>
                 <strong>{profile.name}</strong>
-                {profile.id === selection.profile.id && <span className="quiet"> in use</span>}
+                {profile.id === selection.profile.id && <span className="quiet"> {words.inUse}</span>}
               </>
             }
           >
@@ -70,14 +71,14 @@ export const AdvicePanel = () => {
       </Panel>
       <div className="kit-side">
         <Briefing />
-        <Panel title="Rules in use" note="press one to mute it">
+        <Panel title={words.rulesInUse} note={words.pressOneToMute}>
           <div className="choices mb-0">
             {RULE_IDS.map((id) => (
               <Toggle
                 key={id}
                 on={!muted.includes(id)}
                 name={ADVICE_RULES[id].name}
-                says={`weight ${ADVICE_RULES[id].weight}`}
+                says={words.weight(ADVICE_RULES[id].weight)}
                 onFlip={() =>
                   void setMuted(muted.includes(id) ? muted.filter((one) => one !== id) : [...muted, id])
                 }

@@ -32,6 +32,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const WATER = [
   ['depth', 'Depth, m', 'Type 0 to 200 m'],
@@ -41,14 +42,14 @@ const WATER = [
 const CHANNELS = ['red', 'green', 'blue'] as const;
 type Drowned = { readonly channel: (typeof CHANNELS)[number]; readonly lost: number };
 const WATER_COLUMNS: readonly Column<Drowned>[] = [
-  { id: 'channel', header: 'Channel', cell: ({ channel }) => channel },
+  { id: 'channel', header: words.channel, cell: ({ channel }) => channel },
   {
     id: 'left',
-    header: 'Light left',
+    header: words.lightLeft,
     className: 'num',
     cell: ({ lost }) => `${(100 * 2 ** -lost).toFixed(lost > 3 ? 1 : 0)} %`,
   },
-  { id: 'lost', header: 'Stops lost', className: 'num', cell: ({ lost }) => lost.toFixed(1) },
+  { id: 'lost', header: words.stopsLost, className: 'num', cell: ({ lost }) => lost.toFixed(1) },
 ];
 
 const Water = () => {
@@ -60,7 +61,7 @@ const Water = () => {
   const found = underWater(water.depth, water.distance, numbers.floorStops);
   const set = (part: Partial<typeof water>) => editSetup('Water', { water: { ...water, ...part } });
   return (
-    <Panel title="Under water" note={`${found.path} m of water from surface to lens`}>
+    <Panel title={words.underWater} note={words.mOfWaterFrom(found.path)}>
       <div className="anchor-form">
         {WATER.map(([id, label, says]) => (
           <NumberField
@@ -75,7 +76,7 @@ const Water = () => {
       </div>
       <div className="mt-2">
         <DataTable
-          label="What water leaves of each channel"
+          label={words.whatWaterLeavesOf}
           className="figures words"
           columns={WATER_COLUMNS}
           rows={CHANNELS.map((channel) => ({ channel, lost: found.lost[channel] }))}
@@ -143,8 +144,8 @@ const lightColumns = (kelvin: number): readonly Column<Rendered>[] => [
   figure('tint', 'Tint', ({ source }) => source.tint),
   figure('split', 'Split', ({ split }) => split),
   figure('cast', 'Cast', ({ cast }) => cast),
-  { id: 'neutral', header: 'Red, blue', className: 'num', cell: ({ effect }) => printNeutral(effect) },
-  { id: 'skin', header: 'Skin', className: 'num', cell: ({ effect }) => printSkin(effect) },
+  { id: 'neutral', header: words.redBlue, className: 'num', cell: ({ effect }) => printNeutral(effect) },
+  { id: 'skin', header: words.skin, className: 'num', cell: ({ effect }) => printSkin(effect) },
 ];
 
 /** Sources of the set-up on the mired scale, what each school dials, and the gels that close the split. */
@@ -177,7 +178,7 @@ export const BalancePanel = () => {
   return (
     <div className="plan-columns">
       <div className="kit-side">
-        <Panel title="Lights that play here" note="the first one is on the skin">
+        <Panel title={words.lightsThatPlayHere} note={words.theFirstOneIs}>
           <div className="choices">
             {[...records.lights.values()].map(({ id, name, kelvin }) => (
               <Toggle
@@ -193,9 +194,9 @@ export const BalancePanel = () => {
           )}
           {sources.length > 0 && <MiredScale sources={sources} dial={plan.kelvin} />}
           {sources.length > 0 && (
-            <TableScroll label="What the camera makes of each light">
+            <TableScroll label={words.whatTheCameraMakes}>
               <DataTable
-                label="What the camera makes of each light"
+                label={words.whatTheCameraMakes}
                 className="figures words tight"
                 columns={columns}
                 rows={renderedBy(sources, selection)}
@@ -228,8 +229,8 @@ export const BalancePanel = () => {
         <Water />
       </div>
       <Panel
-        title="What to dial, school by school"
-        note={camera.lean ? `${camera.name}’s lean taken off` : `${camera.name}’s lean is not measured`}
+        title={words.whatToDialSchool}
+        note={camera.lean ? words.sLeanTakenOff(camera.name) : words.sLeanIsNot(camera.name)}
       >
         {answers.map(({ id, dial, cast }) => (
           <div key={id} className={`balance${dial === undefined ? ' dim' : ''}`}>

@@ -6,6 +6,7 @@ import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const SWITCHES = [
   ['graded', 'Will be graded'],
@@ -27,7 +28,7 @@ export const Briefing = () => {
   const editSetup = useEditSetup();
   const set = (label: string, part: Partial<Brief>) => editSetup(label, { brief: { ...brief, ...part } });
   return (
-    <Panel title="What it is for">
+    <Panel title={words.whatItIsFor}>
       <div className="choices">
         {SWITCHES.map(([id, name]) => (
           <Toggle key={id} on={brief[id]} name={name} onFlip={() => set(name, { [id]: !brief[id] })} />

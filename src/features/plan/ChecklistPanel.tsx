@@ -6,6 +6,7 @@ import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { CHECKLIST, CHECKLIST_IDS } from './checklist.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
+import { words } from '#ui/wording/plan.ts';
 
 /** What is set on the camera, in the order of its menus; ticked off on set, kept for each camera. */
 export const ChecklistPanel = () => {
@@ -24,11 +25,11 @@ export const ChecklistPanel = () => {
   const clear = () => editSetup('Checklist cleared', { ticked: { ...setup.ticked, [camera.id]: [] } });
   return (
     <Panel
-      title={`${camera.name}, in the order it is set`}
+      title={words.inTheOrderIt(camera.name)}
       note={`${done.length} of ${CHECKLIST_IDS.length}`}
       tools={
         <Button variant="outline-secondary" size="sm" disabled={done.length === 0} onClick={clear}>
-          Start over
+          {words.startOver}
         </Button>
       }
     >

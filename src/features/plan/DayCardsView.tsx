@@ -10,6 +10,7 @@ import { cardHeadOf, cardText } from '#ui/cards/cardText.ts';
 import { dayCards } from '#ui/cards/dayCards.ts';
 import { textPicture } from '#ui/cards/textPicture.ts';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
+import { words } from '#ui/wording/plan.ts';
 
 /** The day of this camera on one sheet: printed, or as a PDF. */
 export const DayCardsView = () => {
@@ -32,10 +33,10 @@ export const DayCardsView = () => {
         <span className="quiet">{head.subtitle}</span>
         <div className="panel-tools">
           <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
-            <Printer size={15} aria-hidden /> Print
+            <Printer size={15} aria-hidden /> {words.print}
           </Button>
           <Button variant="outline-secondary" size="sm" onClick={() => void savePdf()}>
-            <Download size={15} aria-hidden /> PDF
+            <Download size={15} aria-hidden /> {words.pdf}
           </Button>
         </div>
       </header>
@@ -67,7 +68,7 @@ export const DayCardsView = () => {
               <p className="day-caution">{card.caution}</p>
               <CardCode
                 text={cardText({ ...card, caution: '' }, head)}
-                label={`Code of ${card.name}: a phone’s camera reads the card`}
+                label={words.codeOfAPhones(card.name)}
               />
             </div>
           </article>

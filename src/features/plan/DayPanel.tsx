@@ -21,6 +21,7 @@ import { Briefing } from './Briefing.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
 import { dayTotals } from './planWords.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const CARD_GB = 256;
 const COPIES = 2;
@@ -74,31 +75,31 @@ const gbOf = ({ of }: CostLine) => sum(of, ({ gb }) => gb);
 const gradingOf = ({ of }: CostLine) => sum(of, ({ grading }) => grading);
 
 const COST_COLUMNS: readonly Column<CostLine>[] = [
-  { id: 'setup', header: 'Set-up', cell: ({ name }) => name },
+  { id: 'setup', header: words.setUp, cell: ({ name }) => name },
   {
     id: 'minutes',
-    header: 'Min',
+    header: words.min,
     className: 'num',
     cell: ({ of }) => sum(of, ({ setup }) => setup.brief.minutes),
   },
   {
     id: 'gb',
-    header: 'GB',
+    header: words.gb,
     className: 'num',
     cell: (line) => `${gbOf(line).toFixed(0)}${!line.isDay && unknownOf(line).length > 0 ? ' +?' : ''}`,
     title: (line) =>
       unknownOf(line).length > 0 ? `bit rate unknown: ${unknownOf(line).join(', ')}` : undefined,
   },
-  { id: 'cards', header: 'Cards', className: 'num', cell: ({ of }) => sum(of, ({ gb }) => cardsFor(gb)) },
+  { id: 'cards', header: words.cards, className: 'num', cell: ({ of }) => sum(of, ({ gb }) => cardsFor(gb)) },
   {
     id: 'clips',
-    header: 'Clips',
+    header: words.clips,
     className: 'num',
     cell: ({ of }) => sum(of, ({ setup }) => setup.brief.clips),
   },
   {
     id: 'grading',
-    header: 'Grading',
+    header: words.grading,
     className: 'num',
     cell: (line) => (line.of.some(({ setup }) => setup.brief.graded) ? hours(gradingOf(line)) : 'none'),
   },
@@ -116,18 +117,18 @@ const costLines = (days: readonly ShootDay[], costs: readonly Cost[]): CostLine[
 
 type Rate = { readonly rate: number; readonly codec: string; readonly mbps: number };
 const RATE_COLUMNS: readonly Column<Rate>[] = [
-  { id: 'rate', header: 'fps', cell: ({ rate }) => rate },
-  { id: 'codec', header: 'Codec', cell: ({ codec }) => codec },
-  { id: 'mbps', header: 'Mb/s', className: 'num', cell: ({ mbps }) => mbps },
+  { id: 'rate', header: words.fps, cell: ({ rate }) => rate },
+  { id: 'codec', header: words.codec, cell: ({ codec }) => codec },
+  { id: 'mbps', header: words.mbS, className: 'num', cell: ({ mbps }) => mbps },
   {
     id: 'frame',
-    header: 'Mb a frame',
+    header: words.mbAFrame,
     className: 'num',
     cell: ({ rate, mbps }) => megabitsPerFrame(mbps, rate).toFixed(1),
   },
   {
     id: 'pixel',
-    header: 'Bits a pixel',
+    header: words.bitsAPixel,
     className: 'num',
     cell: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height).toFixed(2),
     sortBy: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height),
@@ -137,11 +138,11 @@ const RATE_COLUMNS: readonly Column<Rate>[] = [
 type ShutterRow = ReturnType<typeof shutterTable>[number];
 const flickers = (safe: boolean) => (safe ? 'safe' : 'flickers');
 const SHUTTER_COLUMNS: readonly Column<ShutterRow>[] = [
-  { id: 'fps', header: 'fps', cell: ({ fps }) => fps },
+  { id: 'fps', header: words.fps, cell: ({ fps }) => fps },
   { id: 'exact', header: '1/x s', className: 'num', cell: ({ exact }) => exact.toFixed(0) },
-  { id: 'nearest', header: 'Nearest', className: 'num', cell: ({ nearest }) => printShutter(nearest) },
-  { id: 'at50', header: '50 Hz', cell: ({ safe50 }) => flickers(safe50) },
-  { id: 'at60', header: '60 Hz', cell: ({ safe60 }) => flickers(safe60) },
+  { id: 'nearest', header: words.nearest, className: 'num', cell: ({ nearest }) => printShutter(nearest) },
+  { id: 'at50', header: words.at50Hz, cell: ({ safe50 }) => flickers(safe50) },
+  { id: 'at60', header: words.at60Hz, cell: ({ safe60 }) => flickers(safe60) },
 ];
 
 /** Frame rates people slow down from. */
@@ -155,9 +156,9 @@ const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
   });
   if (rows.length === 0) return null;
   return (
-    <Panel title="Bits a pixel" note={`${camera.name}, slow motion by the frame, not by Mb/s`}>
+    <Panel title={words.bitsAPixel} note={words.slowMotionByThe(camera.name)}>
       <DataTable
-        label="Bits a pixel"
+        label={words.bitsAPixel}
         className="figures words"
         columns={RATE_COLUMNS}
         rows={rows}
@@ -190,10 +191,10 @@ export const DayPanel = () => {
     <div className="plan-columns">
       <div className="kit-side">
         <SunPanel />
-        <Panel title="Media and grading" note={dayTotals(total, COPIES, hours(grading))}>
-          <TableScroll label="Media and grading">
+        <Panel title={words.mediaAndGrading} note={dayTotals(total, COPIES, hours(grading))}>
+          <TableScroll label={words.mediaAndGrading}>
             <DataTable
-              label="Media and grading"
+              label={words.mediaAndGrading}
               className="figures words"
               columns={COST_COLUMNS}
               rows={lines}
@@ -218,9 +219,9 @@ export const DayPanel = () => {
         <OrderPanel />
         <Briefing />
         <SlowMotion camera={camera} fps={setup.fps} />
-        <Panel title="180 degrees" note={`on ${camera.name}’s own list`}>
+        <Panel title={words.at180Degrees} note={words.onSOwnList(camera.name)}>
           <DataTable
-            label="180 degrees"
+            label={words.at180Degrees}
             columns={SHUTTER_COLUMNS}
             rows={shutters}
             rowKey={({ fps }) => String(fps)}

@@ -18,6 +18,7 @@ import {
   type Sun,
   type When,
 } from './dayModel.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const WIDTH = 460;
 const ROW = 22;
@@ -90,7 +91,12 @@ export const DayStrip = ({ of: { day, setups }, sun }: { of: ShootDay; sun: Sun 
     move(setup, next);
   };
   return (
-    <svg className="day-strip" viewBox={`0 0 ${WIDTH} ${height}`} role="group" aria-label={`Day ${day}`}>
+    <svg
+      className="day-strip"
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      role="group"
+      aria-label={words.dayNumbered(day)}
+    >
       {sky?.ok && sun ? (
         <Sky sky={sky.value} sun={sun} day={day} />
       ) : (
@@ -114,7 +120,7 @@ export const DayStrip = ({ of: { day, setups }, sun }: { of: ShootDay; sun: Sun 
             <rect
               role="slider"
               tabIndex={0}
-              aria-label={`${setup.name} starts`}
+              aria-label={words.startsNamed(setup.name)}
               aria-valuemin={0}
               aria-valuemax={24}
               aria-valuenow={hour}

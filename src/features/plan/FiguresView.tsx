@@ -18,6 +18,7 @@ import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
 import { placementRows } from './placementRows.ts';
 import { behindTheLut } from './planWords.ts';
+import { words } from '#ui/wording/plan.ts';
 
 type Placed = ReturnType<typeof placementRows>[number];
 
@@ -30,7 +31,7 @@ const Placements = () => {
   const columns: readonly Column<Placed>[] = [
     {
       id: 'placement',
-      header: 'Placement',
+      header: words.placement,
       cell: (row) => (
         <Button
           variant="bare"
@@ -42,7 +43,7 @@ const Placements = () => {
         </Button>
       ),
     },
-    { id: 'card', header: 'Card zebra', cell: ({ card }) => <ZebraLevel of={card} /> },
+    { id: 'card', header: words.cardZebra, cell: ({ card }) => <ZebraLevel of={card} /> },
     ...subjects.map(({ id, name, skinOffset }, i) => ({
       id: `face ${id}`,
       header: (
@@ -54,22 +55,18 @@ const Placements = () => {
     })),
     {
       id: 'rounding',
-      header: 'Rounding, stop',
+      header: words.roundingStop,
       cell: ({ outOfReach, cost }) => (outOfReach.length > 0 ? 'out of reach' : printStopsDecimal(cost, 2)),
       className: ({ outOfReach }) => (outOfReach.length > 0 ? 'text-warn' : undefined),
     },
-    { id: 'over', header: 'Stops over it', cell: ({ roomAbove }) => printStopsDecimal(roomAbove) },
-    { id: 'under', header: 'Usable under it', cell: ({ usableBelow }) => printStopsDecimal(usableBelow) },
-    { id: 'post', header: 'In post', cell: ({ placement }) => inPost(placement) },
+    { id: 'over', header: words.stopsOverIt, cell: ({ roomAbove }) => printStopsDecimal(roomAbove) },
+    { id: 'under', header: words.usableUnderIt, cell: ({ usableBelow }) => printStopsDecimal(usableBelow) },
+    { id: 'post', header: words.inPost, cell: ({ placement }) => inPost(placement) },
   ];
   return (
-    <Panel
-      title="Placement by thirds"
-      note="card, skin and room; take a row, drag the card on the ladder, or press [ and ]"
-      className="placements"
-    >
+    <Panel title={words.placementByThirds} note={words.cardSkinAndRoom} className="placements">
       <DataTable
-        label="Placement by thirds"
+        label={words.placementByThirds}
         columns={columns}
         rows={rows}
         rowKey={({ placement }) => String(placement)}
@@ -84,12 +81,12 @@ const Light = () => {
   const { numbers } = useCard();
   const input = { selection, numbers };
   const rows = [
-    { name: 'Light', ...REASONS.iris(input) },
+    { name: words.light, ...REASONS.iris(input) },
     { name: 'ISO', ...REASONS.iso(input) },
-    { name: 'Shutter', ...REASONS.shutter(input) },
+    { name: words.shutter, ...REASONS.shutter(input) },
   ];
   return (
-    <Panel title="What these settings mean" note="computed from the card">
+    <Panel title={words.whatTheseSettingsMean} note={words.computedFromTheCard}>
       {rows.map(({ name, why, lines }) => (
         <Folded
           key={name}
@@ -122,8 +119,8 @@ const ZebraTrap = () => {
   );
   return (
     <Panel
-      title="Which picture the zebra reads"
-      note={reads === 'log' ? 'here: the recording' : 'here: the LUT’s output'}
+      title={words.whichPictureTheZebra}
+      note={reads === 'log' ? words.hereTheRecording : words.hereTheLutsOutput}
     >
       <div className="two-numbers">
         <p>

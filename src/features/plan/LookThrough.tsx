@@ -13,6 +13,7 @@ import { SceneChoice } from '#ui/stage/SceneChoice.tsx';
 import { useStage } from '#ui/stage/useStage.ts';
 import { spotOfMeter } from './planModel.ts';
 import { spotRead } from './planWords.ts';
+import { words } from '#ui/wording/plan.ts';
 
 /** Share of the picture that an arrow key moves the aim by. */
 const AIM_STEP = 0.01;
@@ -86,7 +87,7 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
 
   if (!standing)
     return (
-      <Panel title="Through the camera" tools={<SceneChoice />}>
+      <Panel title={words.throughTheCamera} tools={<SceneChoice />}>
         <p className="quiet mb-0">
           Pick a scene for the simulated camera to stand before, and read its light as you would on set.
         </p>
@@ -94,19 +95,15 @@ export const LookThrough = ({ onSpot }: { onSpot: (spot: Spot) => void }) => {
     );
   return (
     <div className="look-through">
-      <Panel
-        title="Through the camera"
-        note="click, or arrow keys and Enter, to read a spot with its meter"
-        tools={<SceneChoice />}
-      >
+      <Panel title={words.throughTheCamera} note={words.clickOrArrowKeys} tools={<SceneChoice />}>
         <Button
           variant="bare"
           className="look-picture"
-          aria-label={`Read the spot ${Math.round(100 * x)} % across, ${Math.round(100 * y)} % down`}
+          aria-label={words.readTheSpotAcross(Math.round(100 * x), Math.round(100 * y))}
           onClick={onClick}
           onKeyDown={onKey}
         >
-          <canvas ref={canvas} role="img" aria-label="Picture of the simulated camera" />
+          <canvas ref={canvas} role="img" aria-label={words.pictureOfTheSimulated} />
           <span className="look-aim" style={{ left: `${100 * x}%`, top: `${100 * y}%` }} aria-hidden />
         </Button>
         {problem && <p className="field-error">{problem}</p>}

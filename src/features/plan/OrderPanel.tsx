@@ -23,6 +23,7 @@ import { setupsOf } from '#store/selection.ts';
 import { reordered } from './dayModel.ts';
 import { useBench, useRecords, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/plan.ts';
 
 const Row = ({
   setup,
@@ -48,7 +49,7 @@ const Row = ({
       <Button
         variant="bare"
         className="icon-button"
-        aria-label={`Move ${setup.name}`}
+        aria-label={words.moveNamed(setup.name)}
         {...attributes}
         {...listeners}
       >
@@ -77,10 +78,10 @@ export const OrderPanel = () => {
     if (!over || active.id === over.id) return;
     const ids = setups.map(({ id }) => id);
     const moved = arrayMove(setups, ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
-    void book.edit({ label: 'Order of the day', changes: reordered(setups, moved) });
+    void book.edit({ label: words.orderOfTheDay, changes: reordered(setups, moved) });
   };
   return (
-    <Panel title="Order of the day" note="drag, or space and arrows; each takes its new place’s hour">
+    <Panel title={words.orderOfTheDay} note={words.dragOrSpaceAnd}>
       <DndContext id="order" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={setups.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol className="order-list">

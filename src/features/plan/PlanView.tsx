@@ -11,6 +11,7 @@ import { schoolsOf } from './planModel.ts';
 import { SolverPanel } from './SolverPanel.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { useSurvey } from './useSurvey.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const SchoolsPanel = later(() => import('./SchoolsPanel.tsx').then((part) => part.SchoolsPanel));
 const FiguresView = later(() => import('./FiguresView.tsx').then((part) => part.FiguresView));
@@ -55,7 +56,7 @@ const LightAndPlacement = () => {
       {schools ? (
         <SchoolsPanel schools={schools} />
       ) : (
-        <Panel title="Placement, school by school">
+        <Panel title={words.placementSchoolBySchool}>
           <p className="quiet mb-0">With a card or a face read, every school says where it would place.</p>
         </Panel>
       )}
@@ -64,13 +65,13 @@ const LightAndPlacement = () => {
 };
 
 const PARTS = {
-  light: { name: 'Light and placement', View: LightAndPlacement },
-  figures: { name: 'By thirds', View: FiguresView },
-  profile: { name: 'Profile', View: AdvicePanel },
-  balance: { name: 'White balance', View: BalancePanel },
-  day: { name: 'Day and media', View: DayPanel },
-  checklist: { name: 'Checklist', View: ChecklistPanel },
-  cards: { name: 'Pocket cards', View: DayCardsView },
+  light: { name: words.lightAndPlacement, View: LightAndPlacement },
+  figures: { name: words.byThirds, View: FiguresView },
+  profile: { name: words.profile, View: AdvicePanel },
+  balance: { name: words.whiteBalance, View: BalancePanel },
+  day: { name: words.dayAndMedia, View: DayPanel },
+  checklist: { name: words.checklist, View: ChecklistPanel },
+  cards: { name: words.pocketCards, View: DayCardsView },
 } as const;
 
 /** Plan: from the light on the set to what to dial in, and why. */

@@ -20,6 +20,7 @@ import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { planFields, type SchoolRow, type Schools } from './planModel.ts';
 import { placementRow } from './placementRows.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const settingsWords = (answer: ExposureAnswer) =>
   [
@@ -92,7 +93,7 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => 
     return [
       {
         id: 'school',
-        header: 'School',
+        header: words.school,
         title: ({ id }) => SCHOOLS[id].rule,
         cell: (row) =>
           isPlaced(row) ? (
@@ -103,7 +104,7 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => 
               onClick={() => take(row)}
             >
               <StateMark state={stateOf(row)} /> {SCHOOLS[row.id].name}
-              {row.id === advised && <span className="advised">advised</span>}
+              {row.id === advised && <span className="advised">{words.advised}</span>}
             </Button>
           ) : (
             SCHOOLS[row.id].name
@@ -118,13 +119,13 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => 
       ),
       {
         id: 'card',
-        header: 'Card',
+        header: words.card,
         className: 'num',
         cell: ({ levels }) => (levels ? <ZebraLevel of={levels.card} /> : '–'),
       },
       {
         id: 'faces',
-        header: 'Faces',
+        header: words.faces,
         className: 'num',
         cell: ({ levels }) =>
           levels && levels.skin.length > 0
@@ -156,10 +157,10 @@ const useColumns = (advised: SchoolRow['id']): readonly Column<SchoolLine>[] => 
         ({ noise }) => `×${noise.toFixed(2)}`,
         ({ noise }) => noise,
       ),
-      { id: 'post', header: 'In post', cell: (row) => (isPlaced(row) ? inPost(row.placement) : '–') },
+      { id: 'post', header: words.inPost, cell: (row) => (isPlaced(row) ? inPost(row.placement) : '–') },
       {
         id: 'why',
-        header: 'Why, and the settings',
+        header: words.whyAndTheSettings,
         className: 'school-why',
         cell: (row) => <SchoolWhy row={row} />,
       },
@@ -179,7 +180,7 @@ const BackOff = () => {
   );
   return (
     <label className="back-off">
-      <span className="quiet">backs off</span>
+      <span className="quiet">{words.backsOff}</span>
       <Form.Select
         size="sm"
         value={BACK_OFFS.indexOf(nearest)}
@@ -213,16 +214,16 @@ export const SchoolsPanel = ({ schools }: { schools: Schools }) => {
     return isTaken(row, plan.placement) ? 'taken' : undefined;
   };
   return (
-    <Panel title="Placement, school by school" className="schools" tools={<BackOff />}>
+    <Panel title={words.placementSchoolBySchool} className="schools" tools={<BackOff />}>
       <p className="school-advice">
         <strong>
           {SCHOOLS[schools.best.id].name}, {printStops(schools.best.placement)}.
         </strong>{' '}
         {schools.best.why}
       </p>
-      <TableScroll label="Placement, school by school">
+      <TableScroll label={words.placementSchoolBySchool}>
         <DataTable
-          label="Placement, school by school"
+          label={words.placementSchoolBySchool}
           className="figures words"
           columns={columns}
           rows={rows}

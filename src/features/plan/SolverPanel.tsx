@@ -16,6 +16,7 @@ import { Toggle } from '#ui/parts/Toggle.tsx';
 import { ISO_RULES, planFields, solvedAt } from './planModel.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import { FLOATING_SHUTTER } from './planWords.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const LOCKS = [
   ['iris', 'Iris', 'set by depth of field'],
@@ -57,7 +58,7 @@ const Solved = ({ answer, need }: { answer: ExposureAnswer; need?: number }) => 
         <strong className="num">{printFNumber(iris)}</strong>{' '}
         <strong className="num">{printShutter(shutter)}</strong> <strong className="num">ISO {iso}</strong>{' '}
         <strong>
-          {nd.names.length === 0 ? 'no ND' : nd.names.map((name) => name.replace(/\s+/g, ' ')).join(' + ')}
+          {nd.names.length === 0 ? words.noNd : nd.names.map((name) => name.replace(/\s+/g, ' ')).join(' + ')}
         </strong>
         {light !== 0 && <strong> light {printStops(light)}</strong>}
       </p>
@@ -72,7 +73,7 @@ const Solved = ({ answer, need }: { answer: ExposureAnswer; need?: number }) => 
         disabled={isDialled}
         onClick={() => editPlan('Settings solved', planFields(selection, plan.placement, answer))}
       >
-        {isDialled ? 'Dialled in' : 'Dial these in'}
+        {isDialled ? words.dialledIn : words.dialTheseIn}
       </Button>
     </>
   );
@@ -98,7 +99,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
           setup.fps,
         );
   return (
-    <Panel title={`Settings for ${printStops(plan.placement)}`} note="locked stays where it is">
+    <Panel title={words.settingsFor(printStops(plan.placement))} note={words.lockedStaysWhereIt}>
       <div className="choices">
         {LOCKS.map(([id, name, says]) => (
           <Toggle
@@ -116,7 +117,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
         <Form.Select
           size="sm"
           className="iso-rule"
-          aria-label="What ISO may do"
+          aria-label={words.whatIsoMayDo}
           title={ISO_RULES[locks.iso].says}
           value={locks.iso}
           onChange={(event) => {
@@ -131,7 +132,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
             </option>
           ))}
         </Form.Select>
-        {camera.sensitivity === 'ei' && <span className="quiet">EI: the sensor stays at its base</span>}
+        {camera.sensitivity === 'ei' && <span className="quiet">{words.eiTheSensorStays}</span>}
       </div>
       {!locks.shutter && (
         <p className="quiet">

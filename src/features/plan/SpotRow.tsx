@@ -13,6 +13,7 @@ import { useSelection } from '#ui/bench/hooks.ts';
 import { NameField } from '#ui/forms/NameField.tsx';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { settingsOf } from './planModel.ts';
+import { words } from '#ui/wording/plan.ts';
 
 /** Glass takes light, it gives none. */
 const glass = spotSettingsSchema.shape.ndStops.check(z.minimum(0));
@@ -24,16 +25,16 @@ const roleValue = ({ role, subjectId }: Spot) => (role === 'skin' && subjectId ?
 const same = (value: number) => value;
 /** Settings a reading was taken at: how each stands in its field, and what is kept of it. */
 const AT_FIELDS = [
-  { id: 'iso', label: 'ISO', says: 'Type an ISO over 0', shown: same, kept: same },
-  { id: 'iris', label: 'f/', says: 'Type an f-number over 0', shown: same, kept: same },
+  { id: 'iso', label: words.iso, says: words.typeAnIsoOver, shown: same, kept: same },
+  { id: 'iris', label: 'f/', says: words.typeAnFNumber, shown: same, kept: same },
   {
     id: 'seconds',
     label: '1/',
-    says: 'Type the denominator of its time, such as 50',
+    says: words.typeTheDenominatorOf,
     shown: (seconds: number) => Number((1 / seconds).toFixed(1)),
     kept: (denominator: number) => 1 / denominator,
   },
-  { id: 'ndStops', label: 'ND stops', says: 'Type the stops of its ND, 0 to 20', shown: same, kept: same },
+  { id: 'ndStops', label: words.ndStops, says: words.typeTheStopsOf, shown: same, kept: same },
 ] as const;
 
 /** The settings a reading was taken at; the plan's when the spot was made, changed here. */
@@ -42,7 +43,7 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
   if (!at) return null;
   return (
     <p className="spot-at">
-      <span className="quiet">read at</span>
+      <span className="quiet">{words.readAt}</span>
       {AT_FIELDS.filter(({ id }) => id !== 'iris' || spot.unit === 'meter').map(
         ({ id, label, says, shown, kept }) => (
           <span key={id} className="spot-setting">
@@ -67,11 +68,11 @@ const ReadAt = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void
 const Surface = ({ spot, onChange }: { spot: Spot; onChange: (spot: Spot) => void }) => (
   <p className="spot-at">
     <span className="spot-setting">
-      <span className="quiet">on a matt surface of</span>
+      <span className="quiet">{words.onAMattSurface}</span>
       <NumberField
         isInline
-        label={`Reflectance of ${spot.name}, percent`}
-        rule={{ schema: positiveTo(100), says: 'Type 1 to 100 %' }}
+        label={words.reflectanceOfPercent(spot.name)}
+        rule={{ schema: positiveTo(100), says: words.type1To100 }}
         value={Number((100 * (spot.reflectance ?? MIDDLE_GREY)).toFixed(1))}
         onSet={(percent) => onChange({ ...spot, reflectance: percent / 100 })}
       />
@@ -118,13 +119,13 @@ export const SpotRow = ({
   return (
     <li className="spot">
       <NameField
-        label="Name of the spot"
+        label={words.nameOfTheSpot}
         schema={spotSchema.shape.name}
         value={spot.name}
         onSet={(name) => onChange({ ...spot, name })}
       />
       <Form.Select
-        aria-label={`What ${spot.name} is`}
+        aria-label={words.whatIsNamed(spot.name)}
         value={roleValue(spot)}
         onChange={(event) => setRole(event.target.value)}
       >
@@ -139,20 +140,20 @@ export const SpotRow = ({
           </option>
         ))}
         {spot.role === 'skin' && !subjects.some(({ id }) => id === spot.subjectId) && (
-          <option value={roleValue(spot)}>a face</option>
+          <option value={roleValue(spot)}>{words.aFace}</option>
         )}
       </Form.Select>
       <NumberField
         isInline
-        label={`Reading of ${spot.name}`}
-        rule={{ schema: spotSchema.shape.value, says: `Type what was read, in ${unit.short}` }}
+        label={words.readingOfNamed(spot.name)}
+        rule={{ schema: spotSchema.shape.value, says: words.typeWhatWasRead(unit.short) }}
         value={spot.value}
         isExample={isNew}
         autoFocus={isNew}
         onSet={(value) => (onRead ?? onChange)({ ...spot, value })}
       />
       <Form.Select
-        aria-label={`Unit of ${spot.name}`}
+        aria-label={words.unitOfNamed(spot.name)}
         title={unit.name}
         value={spot.unit}
         onChange={(event) => setUnit(event.target.value as SpotUnit)}
@@ -163,10 +164,15 @@ export const SpotRow = ({
           </option>
         ))}
       </Form.Select>
-      <span className="num spot-stops" title="stops over the card">
+      <span className="num spot-stops" title={words.stopsOverTheCard}>
         {stops === undefined ? '–' : printStopsDecimal(stops)}
       </span>
-      <Button variant="bare" className="icon-button" aria-label={`Take ${spot.name} out`} onClick={onRemove}>
+      <Button
+        variant="bare"
+        className="icon-button"
+        aria-label={words.takeOutNamed(spot.name)}
+        onClick={onRemove}
+      >
         <Trash2 size={15} aria-hidden />
       </Button>
       {spot.at && unit.settings && <ReadAt spot={spot} onChange={onChange} />}

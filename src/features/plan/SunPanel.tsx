@@ -18,6 +18,7 @@ import {
   type Sun,
 } from './dayModel.ts';
 import { DayStrip } from './DayStrip.tsx';
+import { words } from '#ui/wording/plan.ts';
 
 const FIELDS = [
   ['latitude', 'Latitude, north +', 'Type degrees from −90 to 90'],
@@ -39,7 +40,7 @@ export const SunPanel = () => {
   const sun = shoot.sun ?? { latitude: 0, longitude: 0, date: dateIn(new Date()), clock: 0 };
   const set = (part: Partial<Sun>) =>
     void book.edit({
-      label: 'Place and day',
+      label: words.placeAndDay,
       changes: [
         { table: 'shoots', id: shoot.id, before: shoot, after: { ...shoot, sun: { ...sun, ...part } } },
       ],
@@ -48,10 +49,10 @@ export const SunPanel = () => {
   const found = shoot.sun && sunOfDay(sun, today);
   const clock = { date: dateOfDay(sun, today), clock: sun.clock };
   return (
-    <Panel title="The days on the clock" note={shoot.place}>
+    <Panel title={words.theDaysOnThe} note={shoot.place}>
       <div className="anchor-form">
         <Form.Group className="anchor-half" controlId="sun-date">
-          <Form.Label>Day</Form.Label>
+          <Form.Label>{words.day}</Form.Label>
           <Form.Control
             type="date"
             min={FIRST_DAY}

@@ -16,6 +16,7 @@ import { later } from '#ui/later.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
 import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
+import { words } from '#ui/wording/plan.ts';
 
 const LookThrough = later(() => import('./LookThrough.tsx').then((part) => part.LookThrough));
 
@@ -57,7 +58,7 @@ const Constant = ({
   const editSetup = useEditSetup();
   return (
     <Form.Select
-      aria-label={`${name === 'K' ? 'Spot' : 'Incident'} meter’s ${name}`}
+      aria-label={words.meters(name === 'K' ? 'Spot' : 'Incident', name)}
       size="sm"
       className="meter-k"
       value={value}
@@ -94,7 +95,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
   };
   return (
     <Panel
-      title="Light on the set"
+      title={words.lightOnTheSet}
       tools={
         <>
           <Button
@@ -103,11 +104,11 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
             aria-pressed={looking}
             onClick={() => setLooking(!looking)}
           >
-            Through the camera
+            {words.throughTheCamera}
           </Button>
           {measured && measured.patches.length > 0 && (
             <Button variant="outline-secondary" size="sm" onClick={fromFrame}>
-              From the frame
+              {words.fromTheFrame}
             </Button>
           )}
           <Button
@@ -116,7 +117,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
             disabled={unread !== undefined}
             onClick={() => setFresh({ of: id, spot: newSpot(crypto.randomUUID(), selection) })}
           >
-            <Plus size={15} aria-hidden /> Add a spot
+            <Plus size={15} aria-hidden /> {words.addASpot}
           </Button>
         </>
       }

@@ -8,6 +8,7 @@ import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { recordingAt } from './adviceModel.ts';
+import { words } from '#ui/wording/plan.ts';
 
 type ChecklistInput = { readonly selection: Selection; readonly numbers: SetCardNumbers };
 
@@ -16,7 +17,7 @@ type Item = { readonly name: string; readonly set: (input: ChecklistInput) => st
 /** The order people set a camera in, with this camera's values. A further step is a row. */
 export const CHECKLIST = {
   file: {
-    name: 'File',
+    name: words.file,
     set: ({ selection: { camera, setup } }) => {
       const recording = recordingAt(camera, setup.fps);
       const codec = recording ? `, ${recording.codec} ${recording.mbps} Mb/s` : '';
@@ -24,43 +25,43 @@ export const CHECKLIST = {
       return `${setup.fps} fps, ${bitDepth}-bit ${camera.chroma} ${range}${codec}`;
     },
   },
-  profile: { name: 'Profile', set: ({ selection }) => selection.profile.name },
+  profile: { name: words.profile, set: ({ selection }) => selection.profile.name },
   assist: {
-    name: 'View assist',
+    name: words.viewAssist,
     set: ({ numbers, selection }) =>
       `on, ${printPull(numbers.pullStops)}${selection.camera.zebra.reads === 'lut' ? '; the zebra follows it' : ''}`,
   },
   iso: {
-    name: 'ISO and its ceiling',
+    name: words.isoAndItsCeiling,
     set: ({ selection: { plan, camera } }) =>
       `${plan.iso}, auto off; if auto must be, ceiling ${isoCeiling(camera)}`,
   },
   shutter: {
-    name: 'Shutter',
+    name: words.shutter,
     set: ({ selection: { plan, setup }, numbers }) =>
       `${printShutter(plan.shutter)} at ${setup.fps} fps, 1/${(1 / numbers.seconds).toFixed(0)} s`,
   },
   zebra: {
-    name: 'Zebra',
+    name: words.zebra,
     set: (input) => {
       const { card, warning } = input.numbers;
       return turnsOf(input) || `card ${printZebraOrInstead(card)}, warning ${printZebraOrInstead(warning)}`;
     },
   },
   balance: {
-    name: 'White balance',
+    name: words.whiteBalance,
     set: ({ selection: { plan } }) => `${printKelvin(plan.kelvin)}${printTint(plan.tint)}, auto off`,
   },
   exposure: {
-    name: 'Exposure',
+    name: words.exposure,
     set: ({ selection: { plan } }) =>
       `${printFNumber(plan.iris)}, ND ${printNd(plan.ndStops)}, card at ${printStops(plan.placement)}`,
   },
   detail: {
-    name: 'Detail and noise reduction',
+    name: words.detailAndNoiseReduction,
     set: () => 'at their lowest; saturation and contrast left alone',
   },
-  guides: { name: 'Frame guides', set: () => 'on, for the picture that is delivered' },
+  guides: { name: words.frameGuides, set: () => 'on, for the picture that is delivered' },
 } as const satisfies Record<string, Item>;
 
 export type ChecklistId = keyof typeof CHECKLIST;

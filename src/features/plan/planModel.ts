@@ -28,6 +28,7 @@ import { isoCeiling, shuttersOf, type CameraRecord } from '#store/records/camera
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
+import { words } from '#ui/wording/plan.ts';
 
 export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
   surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
@@ -85,20 +86,20 @@ const IRIS_REACH = 3;
 
 /** What ISO may do while settings are solved. A further way is a row. */
 export const ISO_RULES = {
-  stays: { name: 'ISO stays', says: 'Locked to what the card says.', allows: (iso, { set }) => iso === set },
+  stays: { name: words.isoStays, says: words.lockedToWhatThe, allows: (iso, { set }) => iso === set },
   base: {
-    name: 'ISO at a base',
-    says: 'A base of this camera: full room, least noise.',
+    name: words.isoAtABase,
+    says: words.aBaseOfThis,
     allows: (iso, { camera }) => camera.baseIsos.includes(iso),
   },
   ceiling: {
-    name: 'ISO to a ceiling',
-    says: 'From the base up to two stops over it.',
+    name: words.isoToACeiling,
+    says: words.fromTheBaseUp,
     allows: (iso, { camera }) => iso >= Math.min(...camera.baseIsos) && iso <= isoCeiling(camera),
   },
   free: {
-    name: 'ISO free',
-    says: 'Anything that is not an extended low.',
+    name: words.isoFree,
+    says: words.anythingThatIsNot,
     allows: (iso, { camera }) => iso >= (camera.extendedUnder ?? 0),
   },
 } as const satisfies Record<

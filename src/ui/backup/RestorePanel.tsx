@@ -13,6 +13,7 @@ import { failureWords, RECORD_WORDS } from '#store/words.ts';
 import { useBench, useRecords } from '../bench/hooks.ts';
 import { Panel } from '../parts/Panel.tsx';
 import { openBackup } from './backups.ts';
+import { words } from '#ui/wording/backup.ts';
 
 type Dry = { readonly backup: Backup; readonly comparison: readonly Comparison[] };
 
@@ -49,10 +50,10 @@ const DryRun = ({ backup, comparison }: Dry) => {
       <Table className="dry-run">
         <thead>
           <tr>
-            <th scope="col">What</th>
-            <th scope="col">New</th>
-            <th scope="col">Differ</th>
-            <th scope="col">Only here</th>
+            <th scope="col">{words.what}</th>
+            <th scope="col">{words.new}</th>
+            <th scope="col">{words.differ}</th>
+            <th scope="col">{words.onlyHere}</th>
           </tr>
         </thead>
         <tbody>
@@ -84,9 +85,9 @@ const DryRun = ({ backup, comparison }: Dry) => {
 
 /** The ways to restore; what they do with what differs is what they are called. */
 const MODES: readonly { readonly mode: RestoreMode; readonly name: string; readonly forPart: boolean }[] = [
-  { mode: 'mine', name: 'Add what is new', forPart: true },
-  { mode: 'theirs', name: 'Add, with the file’s where they differ', forPart: true },
-  { mode: 'replace', name: 'Replace everything here', forPart: false },
+  { mode: 'mine', name: words.addWhatIsNew, forPart: true },
+  { mode: 'theirs', name: words.addWithTheFiles, forPart: true },
+  { mode: 'replace', name: words.replaceEverythingHere, forPart: false },
 ];
 
 /** A back-up, a colleague’s shoot or a log from a file: first what it would bring, then how it is taken. */
@@ -123,7 +124,7 @@ export const RestorePanel = () => {
       setSaid({ text: `${backup.what}: ${edit.changes.length} records taken. Undo brings back what was.` });
     });
   return (
-    <Panel title="Restore, or add a shoot" note="nothing is written before you say how">
+    <Panel title={words.restoreOrAddA} note={words.nothingIsWrittenBefore}>
       <p className="quiet">
         A back-up, a colleague’s shoot, an exported log, or all records saved as JSON. What it would bring is
         shown first.
@@ -134,7 +135,7 @@ export const RestorePanel = () => {
         accept=".zip,.json"
         className="visually-hidden"
         tabIndex={-1}
-        aria-label="File to restore"
+        aria-label={words.fileToRestore}
         onChange={(event) => {
           const input = event.target as HTMLInputElement;
           const [chosen] = input.files ?? [];
@@ -142,7 +143,7 @@ export const RestorePanel = () => {
         }}
       />
       <Button variant="outline-secondary" size="sm" disabled={busy} onClick={() => file.current?.click()}>
-        Choose a file
+        {words.chooseAFile}
       </Button>
       {dry && (
         <div className="mt-2">
@@ -163,7 +164,7 @@ export const RestorePanel = () => {
               </Button>
             ))}
             <Button size="sm" variant="outline-secondary" onClick={() => setDry(undefined)}>
-              Leave it
+              {words.leaveIt}
             </Button>
           </div>
         </div>

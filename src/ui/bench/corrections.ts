@@ -6,6 +6,7 @@ import type { Selection } from '#store/selection.ts';
 import { printKelvin, printNd } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
 import { irisesOf } from '../stage/stageModel.ts';
+import { words } from '#ui/wording/bench.ts';
 
 /** A change of the plan with the words for it. */
 export type PlanChange = { readonly label: string; readonly fields: Partial<PlanRecord> };
@@ -23,7 +24,7 @@ const TURNS: { readonly [K in Correction['kind']]: Turn<K> } = {
     const placement = clamp(to, PLACEMENT_RANGE);
     return placement === plan.placement
       ? undefined
-      : { label: `Placement ${printStops(placement)}`, fields: { placement } };
+      : { label: words.placement(printStops(placement)), fields: { placement } };
   },
   // The iris where the lens has one, else glass; by what the lens and the glass can be set to.
   exposure: ({ stops }, { plan, camera }) => {
@@ -36,7 +37,7 @@ const TURNS: { readonly [K in Correction['kind']]: Turn<K> } = {
     const wanted = exactFNumber(plan.iris) * 2 ** (-stops / 2);
     const apart = (f: number) => Math.abs(Math.log2(exactFNumber(f) / wanted));
     const iris = irisesOf(camera).reduce((best, f) => (apart(f) < apart(best) ? f : best));
-    return iris === plan.iris ? undefined : { label: `Iris ${printFNumber(iris)}`, fields: { iris } };
+    return iris === plan.iris ? undefined : { label: words.iris(printFNumber(iris)), fields: { iris } };
   },
   balance: ({ mired, tint }, { plan, camera }) => {
     const kelvin = clamp(onStep(1e6 / (1e6 / plan.kelvin + mired), camera.kelvinStep), camera.kelvinRange);
@@ -44,7 +45,7 @@ const TURNS: { readonly [K in Correction['kind']]: Turn<K> } = {
     return kelvin === plan.kelvin && turned === plan.tint
       ? undefined
       : {
-          label: `White balance ${printKelvin(kelvin)}`,
+          label: words.whiteBalance(printKelvin(kelvin)),
           fields: { kelvin: Math.round(kelvin), tint: turned },
         };
   },

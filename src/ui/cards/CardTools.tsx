@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { download, slug } from '../download.ts';
 import { cardText, type CardHead } from './cardText.ts';
 import type { DayCard } from './dayCards.ts';
+import { words } from '#ui/wording/cards.ts';
 
 /** Whether this browser passes files on to other apps. */
 const canShare = () => {
@@ -49,14 +50,14 @@ export const CardTools = ({ card, head }: { card: DayCard; head: CardHead }) => 
         </span>
       )}
       <Button variant="outline-secondary" size="sm" onClick={() => window.print()}>
-        <Printer size={16} aria-hidden="true" /> Print
+        <Printer size={16} aria-hidden="true" /> {words.print}
       </Button>
       <Button variant="outline-secondary" size="sm" onClick={doing(save, 'saved')}>
-        <ImageDown size={16} aria-hidden="true" /> Picture
+        <ImageDown size={16} aria-hidden="true" /> {words.picture}
       </Button>
       {shares && (
         <Button variant="outline-secondary" size="sm" onClick={doing(share, 'shared')}>
-          <Share2 size={16} aria-hidden="true" /> Share
+          <Share2 size={16} aria-hidden="true" /> {words.share}
         </Button>
       )}
     </>

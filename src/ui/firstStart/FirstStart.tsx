@@ -8,6 +8,7 @@ import { X } from 'lucide-react';
 import { useHrefTo, useRecords } from '../bench/hooks.ts';
 import { setFirstStart, useFirstStart } from './firstStart.ts';
 import { STOPS } from './stops.ts';
+import { words } from '#ui/wording/firstStart.ts';
 
 /** The address of a stop: in the demo as long as it is there, else in the shoot at hand. */
 const useHrefOfStop = () => {
@@ -54,7 +55,7 @@ const Walk = ({ stop }: { stop: number }) => {
   };
   const isLast = stop === STOPS.length - 1;
   return (
-    <aside className="walk" aria-label="Walk round the demo" aria-live="polite">
+    <aside className="walk" aria-label={words.walkRoundTheDemo} aria-live="polite">
       <header>
         <strong>{title}</strong>
         <span className="quiet num">
@@ -62,7 +63,7 @@ const Walk = ({ stop }: { stop: number }) => {
         </span>
         <Button
           variant="bare"
-          aria-label="Leave the walk"
+          aria-label={words.leaveTheWalk}
           onClick={() => setFirstStart({ stop: undefined, doors: true })}
         >
           <X size={18} aria-hidden="true" />
@@ -72,7 +73,7 @@ const Walk = ({ stop }: { stop: number }) => {
       <div className="d-flex gap-2">
         {stop > 0 && (
           <Button size="sm" variant="outline-secondary" onClick={() => go(stop - 1)}>
-            Back
+            {words.back}
           </Button>
         )}
         <Button
@@ -81,7 +82,7 @@ const Walk = ({ stop }: { stop: number }) => {
           autoFocus
           onClick={() => (isLast ? setFirstStart({ stop: undefined, reached: 0 }) : go(stop + 1))}
         >
-          {isLast ? 'Done' : 'Next'}
+          {isLast ? words.done : words.next}
         </Button>
       </div>
     </aside>
@@ -98,30 +99,30 @@ const Doors = ({ reached }: { reached: number }) => {
     router.push(hrefOf(reached));
   };
   return (
-    <section className="doors" aria-label="First time here">
+    <section className="doors" aria-label={words.firstTimeHere}>
       <p className="doors-title">
-        <strong>First time here?</strong> <span className="quiet">What you see is an invented shoot.</span>
+        <strong>{words.firstTimeHereQuestion}</strong> <span className="quiet">{words.whatYouSeeIs}</span>
       </p>
-      <Button
-        size="sm"
-        variant="primary"
-        onClick={walk}
-        title="Eight stops over the real screens, three minutes"
-      >
-        {reached > 0 ? `Go on with the walk, stop ${reached + 1}` : 'Look round the demo'}
+      <Button size="sm" variant="primary" onClick={walk} title={words.eightStopsOverThe}>
+        {reached > 0 ? words.goOnWithThe(reached + 1) : words.lookRoundTheDemo}
       </Button>
       <Link
         className="btn btn-outline-secondary btn-sm"
         href={hrefTo('/kit', 'new')}
         onClick={() => setFirstStart({ doors: false })}
-        title="A few questions, then its set card stands above"
+        title={words.aFewQuestionsThen}
       >
-        Set up my own camera
+        {words.setUpMyOwn}
       </Link>
-      <Button size="sm" variant="outline-secondary" disabled title="Comes with the step Practise">
-        Practise
+      <Button size="sm" variant="outline-secondary" disabled title={words.comesWithTheStep}>
+        {words.practise}
       </Button>
-      <Button size="sm" variant="bare" aria-label="Not now" onClick={() => setFirstStart({ doors: false })}>
+      <Button
+        size="sm"
+        variant="bare"
+        aria-label={words.notNow}
+        onClick={() => setFirstStart({ doors: false })}
+      >
         <X size={18} aria-hidden="true" />
       </Button>
     </section>

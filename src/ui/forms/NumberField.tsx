@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { FieldSays } from './FieldSays.tsx';
 import { printNumber, readNumber, type NumberRule } from './numberText.ts';
 import { useRefused } from './useRefused.ts';
+import { words } from '#ui/wording/forms.ts';
 
 /**
  * A number that is changed where it stands: typed with decimal comma, true minus or thirds, stepped by the arrow
@@ -47,7 +48,7 @@ export const NumberField = ({
   const [text, setText] = useState<string>();
   const isLeftEmpty = isExample && (text ?? '').trim() === '';
   const read = text === undefined || isLeftEmpty ? value : readNumber(text, rule);
-  const { words, refuse, forget } = useRefused();
+  const { words: refusal, refuse, forget } = useRefused();
   const type = (next: string | undefined) => {
     setText(next);
     forget();
@@ -58,7 +59,7 @@ export const NumberField = ({
     setText(undefined);
   };
   const stays = isExample ? `${rule.says}.` : `${rule.says}; ${print(value)} stays.`;
-  const says = read === undefined ? stays : words && `${words} ${stays}`;
+  const says = read === undefined ? stays : refusal && `${refusal} ${stays}`;
   const move = (by: number) => {
     const next = readNumber(printNumber((read ?? value) + by), rule);
     if (next !== undefined) type(print(next));
@@ -77,7 +78,7 @@ export const NumberField = ({
         autoFocus={autoFocus}
         disabled={disabled}
         isInvalid={read === undefined}
-        placeholder={isExample ? `such as ${print(value)}` : undefined}
+        placeholder={isExample ? words.suchAs(print(value)) : undefined}
         value={text ?? (isExample ? '' : print(value))}
         onChange={(event) => type(event.target.value)}
         onBlur={keep}

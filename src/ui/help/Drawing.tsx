@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import type { TermId } from './glossary.ts';
+import { words } from '#ui/wording/help.ts';
 
 /** A bar of stops from floor to clip, with marks on it; drawn for every term that is a place or a way on it. */
 const Bar = ({ children, label }: { children: ReactNode; label: string }) => (
@@ -30,55 +31,55 @@ const Way = ({ from, to }: { from: number; to: number }) => (
 
 const DRAWINGS: Partial<Record<TermId, ReactNode>> = {
   placement: (
-    <Bar label="The card moved from 0 to +2">
+    <Bar label={words.theCardMovedFrom}>
       <Tick stops={0} name="0" isOver={false} />
-      <Tick stops={2} name="card +2" />
+      <Tick stops={2} name={words.cardAtTwo} />
       <Way from={0} to={2} />
     </Bar>
   ),
   pull: (
-    <Bar label="The card recorded at +2, shown at 0">
+    <Bar label={words.theCardRecordedAt}>
       <Tick stops={0} name="shown" isOver={false} />
       <Tick stops={2} name="recorded" />
       <Way from={2} to={0} />
     </Bar>
   ),
   floor: (
-    <Bar label="Floor at −5, under it noise">
+    <Bar label={words.floorAt5Under}>
       <rect x="8" y="22" width={at(-5) - 8} height="10" className="term-lost" />
       <Tick stops={-5} name="floor" />
       <Tick stops={0} name="card" isOver={false} />
     </Bar>
   ),
   clip: (
-    <Bar label="Clip at +5, over it nothing">
+    <Bar label={words.clipAt5Over}>
       <rect x={at(5)} y="22" width={212 - at(5)} height="10" className="term-lost" />
       <Tick stops={5} name="clip" />
       <Tick stops={0} name="card" isOver={false} />
     </Bar>
   ),
   room: (
-    <Bar label="Room from the brightest kept tone at +3 to clip at +5">
+    <Bar label={words.roomFromTheBrightest}>
       <Tick stops={3} name="brightest" />
       <Tick stops={5} name="clip" isOver={false} />
       <Way from={3} to={5} />
     </Bar>
   ),
   skin: (
-    <Bar label="A face 1.2 stops over the card">
+    <Bar label={words.aFace12}>
       <Tick stops={0} name="card" isOver={false} />
       <Tick stops={1.2} name="face" />
       <Way from={0} to={1.2} />
     </Bar>
   ),
   diffuse: (
-    <Bar label="White 2.3 stops over the card">
+    <Bar label={words.white23Stops}>
       <Tick stops={0} name="card" isOver={false} />
       <Tick stops={2.3} name="white" />
     </Bar>
   ),
   warning: (
-    <Bar label="The warning from just under clip up">
+    <Bar label={words.theWarningFromJust}>
       <rect x={at(4.7)} y="22" width={212 - at(4.7)} height="10" className="term-lost" />
       <Tick stops={4.7} name="warning" />
       <Tick stops={5.2} name="clip" isOver={false} />

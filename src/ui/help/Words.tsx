@@ -4,6 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { termsLike } from './glossary.ts';
 import { Meaning } from './Meaning.tsx';
+import { words } from '#ui/wording/help.ts';
 
 /** Every term of the app, searched by name, other name or meaning. */
 export const Words = () => {
@@ -13,8 +14,8 @@ export const Words = () => {
     <>
       <Form.Control
         type="search"
-        aria-label="Search the words"
-        placeholder="Search: pull, zebra, EI…"
+        aria-label={words.searchTheWords}
+        placeholder={words.searchPullZebraEi}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />

@@ -5,6 +5,7 @@ import { printStops } from '#core/units.ts';
 import { useEditPlan, useSelection } from '../bench/hooks.ts';
 import type { LadderGeometry } from './ladderGeometry.ts';
 import { nudged } from './ladderModel.ts';
+import { words } from '#ui/wording/ladder.ts';
 
 const THIRDS: { readonly [key: string]: number } = {
   ArrowUp: 1,
@@ -49,7 +50,7 @@ export const CardHandle = ({
       className="ladder-handle"
       role="slider"
       tabIndex={0}
-      aria-label="Placement of the card"
+      aria-label={words.placementOfTheCard}
       aria-orientation="vertical"
       aria-valuemin={-3}
       aria-valuemax={3}

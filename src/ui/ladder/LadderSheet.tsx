@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { StopLadder } from './StopLadder.tsx';
+import { words } from '#ui/wording/ladder.ts';
 
 /** How far a finger moves before the sheet follows, px. */
 const SWIPE = 24;
@@ -17,7 +18,7 @@ export const LadderSheet = () => {
         variant="bare"
         className="ladder-tab"
         aria-expanded={isOpen}
-        aria-label={isOpen ? 'Put the ladder away' : 'Stop ladder'}
+        aria-label={isOpen ? words.putTheLadderAway : words.stopLadder}
         onPointerDown={({ clientX, pointerId, currentTarget }) => {
           from.current = clientX;
           currentTarget.setPointerCapture(pointerId);
@@ -37,7 +38,7 @@ export const LadderSheet = () => {
           if (key === 'Enter' || key === ' ') setOpen(!isOpen);
         }}
       >
-        Stops
+        {words.stops}
       </Button>
       <StopLadder />
     </div>

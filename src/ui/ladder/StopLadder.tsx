@@ -11,6 +11,7 @@ import { LadderEnds, LadderScale } from './LadderScale.tsx';
 import { CardMarks, LutCurve } from './LadderTones.tsx';
 import { ladderGeometry, type LadderGeometry } from './ladderGeometry.ts';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/ladder.ts';
 
 const FrameBars = later(() => import('./FrameBars.tsx').then((part) => part.FrameBars));
 const SurveyedSpots = later(() => import('./SurveyedSpots.tsx').then((part) => part.SurveyedSpots));
@@ -50,7 +51,7 @@ export const StopLadder = () => {
   const placement = dragged ?? plan.placement;
   const { width, height, left, right, y, stopsAt } = geometry;
   return (
-    <aside className="ladder" aria-label="Stop ladder">
+    <aside className="ladder" aria-label={words.stopLadder}>
       <header className="ladder-head">
         <strong>
           <Term id="stop">Stops</Term>

@@ -2,6 +2,7 @@ import { compileProfile, type ProfileData } from '#core/profile/index.ts';
 import { SCALES, type Coding, type ScaleId } from '#core/signal/scale.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printStops } from '#core/units.ts';
+import { words } from '#ui/wording/ladder.ts';
 
 export const LADDER_RANGE = [-8, 8] as const;
 
@@ -52,15 +53,15 @@ export const ladderMarks = (
   placement: number,
   warningMargin: number,
 ): LadderMark[] => [
-  { id: 'warning', label: 'warn', stops: numbers.clipStops - warningMargin, kind: 'warning' },
-  { id: 'white', label: 'white', stops: placement + WHITE_STOPS, kind: 'white' },
+  { id: 'warning', label: words.warn, stops: numbers.clipStops - warningMargin, kind: 'warning' },
+  { id: 'white', label: words.white, stops: placement + WHITE_STOPS, kind: 'white' },
   ...numbers.skin.map(({ subject, stops }): LadderMark => ({
     id: `skin-${subject.id}`,
     label: subject.name,
     stops,
     kind: 'skin',
   })),
-  { id: 'card', label: 'card', stops: placement, kind: 'card' },
+  { id: 'card', label: words.card, stops: placement, kind: 'card' },
 ];
 
 /** Label heights pushed apart so that none covers another; in and out in pixels, same order. */

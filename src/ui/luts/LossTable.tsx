@@ -4,6 +4,7 @@ import type { Losses } from '#workers/luts/protocol.ts';
 import type { Column } from '../parts/column.ts';
 import { DataTable } from '../parts/DataTable.tsx';
 import { lossRows, lossWord } from './lossModel.ts';
+import { words } from '#ui/wording/luts.ts';
 
 type LossRow = ReturnType<typeof lossRows>[number];
 
@@ -11,7 +12,7 @@ const CUBE = 'CIEDE2000 over the cube, read tetrahedrally';
 const LOSS_COLUMNS: readonly Column<LossRow>[] = [
   {
     id: 'mean',
-    header: 'mean ΔE',
+    header: words.meanE,
     says: CUBE,
     className: 'num',
     cell: ({ loss }) => loss.mean.toFixed(2),
@@ -19,7 +20,7 @@ const LOSS_COLUMNS: readonly Column<LossRow>[] = [
   },
   {
     id: 'worst',
-    header: 'worst ΔE',
+    header: words.worstE,
     says: CUBE,
     className: 'num',
     cell: ({ loss }) => loss.worst.toFixed(1),
@@ -27,8 +28,8 @@ const LOSS_COLUMNS: readonly Column<LossRow>[] = [
   },
   {
     id: 'grey',
-    header: 'grey, stop',
-    says: 'Worst on the grey axis, stops of light',
+    header: words.greyStop,
+    says: words.worstOnTheGrey,
     className: 'num',
     cell: ({ loss }) => loss.stops.toFixed(3),
     sortBy: ({ loss }) => loss.stops,
@@ -55,7 +56,7 @@ export const LossTable = ({
     (): readonly Column<LossRow>[] => [
       {
         id: 'points',
-        header: 'Points',
+        header: words.points,
         cell: (row) => (
           <Form.Check
             type="radio"
@@ -74,7 +75,7 @@ export const LossTable = ({
   if (!losses) return <p className="quiet">Measuring what 17, 33 and 65 points lose…</p>;
   return (
     <DataTable
-      label="What each size loses"
+      label={words.whatEachSizeLoses}
       className={`figures lut-losses${old ? ' lut-old' : ''}`}
       isBusy={old}
       columns={columns}

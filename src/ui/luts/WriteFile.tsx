@@ -11,6 +11,7 @@ import { LossTable } from './LossTable.tsx';
 import type { LutSource } from './lutSource.ts';
 import { useLosses } from './useLosses.ts';
 import { useLutFile, type BakedFile, type LutFileOptions } from './useLutFile.ts';
+import { words } from '#ui/wording/luts.ts';
 
 const SCALE_IDS = ['signal', 'code'] as const;
 const INTERPOLATION_IDS = Object.keys(INTERPOLATIONS) as InterpolationId[];
@@ -23,7 +24,7 @@ const FormatOptions = ({ options, change }: { options: LutFileOptions; change: C
     <>
       <Form.Select
         size="sm"
-        aria-label="Format"
+        aria-label={words.format}
         title={LUT_FORMATS[format].says}
         value={format}
         onChange={(event) => change({ format: event.target.value as LutFormatId })}
@@ -35,14 +36,14 @@ const FormatOptions = ({ options, change }: { options: LutFileOptions; change: C
         ))}
       </Form.Select>
       <Segmented
-        label="Scale of 0 to 1"
+        label={words.scaleOf0To}
         options={SCALE_IDS.map((id) => ({ id, name: CUBE_SCALES[id].name, says: CUBE_SCALES[id].says }))}
         value={scale}
         onPick={(id) => change({ scale: id })}
       />
       {(format === 'cube' || format === 'clf') && (
         <Segmented
-          label="Interpolation"
+          label={words.interpolation}
           options={INTERPOLATION_IDS.map((id) => ({
             id,
             name: INTERPOLATIONS[id].name,
@@ -118,7 +119,7 @@ export const WriteFile = ({
         </Button>
         {onKeep && (
           <Button variant="outline-secondary" size="sm" disabled={!source} onClick={() => void keep(onKeep)}>
-            Keep in the kit
+            {words.keepInTheKit}
           </Button>
         )}
         {said && (

@@ -7,6 +7,7 @@ import { dependentWords, heldBy, ownedOf, removalEdit, type OwnedTable } from '#
 import type { RecordOf } from '#store/tables.ts';
 import { RECORD_WORDS } from '#store/words.ts';
 import { useBench } from '../bench/hooks.ts';
+import { words } from '#ui/wording/owned.ts';
 
 /** What goes with a record that is to be deleted, and the last word on it. */
 export const DeleteQuestion = <T extends OwnedTable>({
@@ -44,18 +45,18 @@ export const DeleteQuestion = <T extends OwnedTable>({
         Delete the {RECORD_WORDS[table]} <strong>{name}</strong>?
       </p>
       {edit &&
-        dependentWords(table, record, edit).map((words) => (
-          <p key={words} className="text-warn">
-            {words}
+        dependentWords(table, record, edit).map((dependent) => (
+          <p key={dependent} className="text-warn">
+            {dependent}
           </p>
         ))}
       <p className="quiet">Undo brings everything back.</p>
       <div className="d-flex gap-2">
         <Button size="sm" variant="primary" disabled={!edit} autoFocus onClick={() => void remove()}>
-          Delete
+          {words.delete}
         </Button>
         <Button size="sm" variant="outline-secondary" onClick={() => onDone(false)}>
-          Keep it
+          {words.keepIt}
         </Button>
       </div>
     </>

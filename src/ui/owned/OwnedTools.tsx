@@ -9,6 +9,7 @@ import { useBench, useRecords } from '../bench/hooks.ts';
 import { Popup } from '../parts/Popup.tsx';
 import { DeleteQuestion } from './DeleteQuestion.tsx';
 import { RenameForm } from './RenameForm.tsx';
+import { words } from '#ui/wording/owned.ts';
 
 /** Rename, duplicate and delete for one record of the user's; undo takes each back. */
 export const OwnedTools = <T extends OwnedTable>({
@@ -41,9 +42,9 @@ export const OwnedTools = <T extends OwnedTable>({
       {owned.renamed && (
         <Popup
           name={<Pencil size={16} aria-hidden="true" />}
-          label={`Rename ${what}`}
+          label={words.renameNamed(what)}
           isNamed={false}
-          says={staying ?? 'Rename'}
+          says={staying ?? words.rename}
           variant="bare"
         >
           {(close) => <RenameForm table={table} record={record} staying={staying} onDone={close} />}
@@ -51,17 +52,17 @@ export const OwnedTools = <T extends OwnedTable>({
       )}
       <Button
         variant="bare"
-        aria-label={`Duplicate ${what}`}
-        title="Duplicate"
+        aria-label={words.duplicateNamed(what)}
+        title={words.duplicate}
         onClick={onDuplicate ?? (() => void duplicate())}
       >
         <Copy size={16} aria-hidden="true" />
       </Button>
       <Popup
         name={<Trash2 size={16} aria-hidden="true" />}
-        label={`Delete ${what}`}
+        label={words.deleteNamed(what)}
         isNamed={false}
-        says={staying ?? 'Delete'}
+        says={staying ?? words.delete}
         variant="bare"
       >
         {(close) => (

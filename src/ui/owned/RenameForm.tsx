@@ -10,9 +10,10 @@ import { nameSchema } from '#store/records/common.ts';
 import type { RecordOf } from '#store/tables.ts';
 import { useBench } from '../bench/hooks.ts';
 import { TextField } from '../forms/FormFields.tsx';
+import { words } from '#ui/wording/owned.ts';
 
 const NAME = {
-  label: 'Name',
+  label: words.name,
   schema: z
     .string()
     .check(z.refine((text) => nameSchema.safeParse(text).success, 'Name: type 1 to 80 characters.')),
@@ -47,7 +48,7 @@ export const RenameForm = <T extends OwnedTable>({
       <Form onSubmit={(event) => void save(event)}>
         <TextField name="name" label={label} maxLength={80} autoFocus />
         <Button type="submit" size="sm" variant="primary" className="mt-2" disabled={!form.formState.isValid}>
-          Rename
+          {words.rename}
         </Button>
       </Form>
     </FormProvider>

@@ -4,6 +4,7 @@ import { parseAsStringLiteral, useQueryState } from 'nuqs';
 import type { ComponentType } from 'react';
 import Nav from 'react-bootstrap/Nav';
 import Tab from 'react-bootstrap/Tab';
+import { words } from '#ui/wording/parts.ts';
 
 type Part = { readonly name: string; readonly View: ComponentType };
 
@@ -29,7 +30,7 @@ export const ScreenParts = <T extends string>({
       mountOnEnter
       unmountOnExit
     >
-      <Nav variant="underline" className="screen-parts" aria-label={`Parts of ${of}`}>
+      <Nav variant="underline" className="screen-parts" aria-label={words.partsOf(of)}>
         {ids.map((id) => (
           <Nav.Item key={id} role="presentation">
             <Nav.Link as="button" type="button" eventKey={id}>

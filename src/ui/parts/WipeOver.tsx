@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
+import { words } from '#ui/wording/parts.ts';
 
 /** A picture over another one, from a line on; the line is dragged or moved by arrow keys. */
 export const WipeOver = ({
@@ -33,7 +34,7 @@ export const WipeOver = ({
         className="wipe-line"
         role="slider"
         tabIndex={0}
-        aria-label={`Wipe to ${name}`}
+        aria-label={words.wipeToNamed(name)}
         aria-valuemin={0}
         aria-valuemax={100}
         aria-valuenow={Math.round(100 * at)}

@@ -10,6 +10,7 @@ import { newSetup } from '#store/newShoot.ts';
 import { nameSchema } from '#store/records/common.ts';
 import { useBench, useHrefTo, useSelect, useSelection } from '../bench/hooks.ts';
 import { TextField } from '../forms/FormFields.tsx';
+import { words } from '#ui/wording/setCard.ts';
 
 const FORM = z.object({ name: nameSchema });
 
@@ -34,16 +35,16 @@ export const AddShoot = ({ onLeave }: { onLeave: () => void }) => {
   return (
     <FormProvider {...form}>
       <Form className="add-shoot" onSubmit={(event) => void add(event)}>
-        <TextField name="name" label="New set-up" hint="Its name" maxLength={80} />
+        <TextField name="name" label={words.newSetUp} hint={words.itsName} maxLength={80} />
         <div className="d-flex flex-wrap align-items-center gap-2 mt-2">
           <Button type="submit" variant="outline-secondary" size="sm" disabled={!isValid || isSubmitting}>
-            Add set-up
+            {words.addSetUp}
           </Button>
           <Link href={hrefTo('/kit', 'shoots')} onClick={onLeave}>
-            All shoots, new shoot
+            {words.allShootsNewShoot}
           </Link>
           <Link href={hrefTo('/kit', 'new')} onClick={onLeave}>
-            New camera
+            {words.newCamera}
           </Link>
         </div>
       </Form>

@@ -14,6 +14,7 @@ import type { Cell } from './cells.tsx';
 import { NumberEditor } from './NumberEditor.tsx';
 import type { CellInput } from './reason.ts';
 import { REASONS } from './reasons.ts';
+import { words } from '#ui/wording/setCard.ts';
 
 /** The word that stands for a cell in the glossary. */
 const CELL_TERMS: Readonly<Record<Cell['id'], TermId>> = {
@@ -117,13 +118,13 @@ export const CellPopover = ({
                 )
               }
             >
-              Back to the camera’s start value
+              {words.backToTheCameras}
             </Button>
           )}
-          <Folded className="cell-arithmetic" title="What it means">
+          <Folded className="cell-arithmetic" title={words.whatItMeans}>
             <Meaning id={CELL_TERMS[cell.id]} />
           </Folded>
-          <Folded className="cell-arithmetic" title="The arithmetic">
+          <Folded className="cell-arithmetic" title={words.theArithmetic}>
             <Arithmetic lines={lines} />
           </Folded>
         </Popover.Body>

@@ -5,6 +5,7 @@ import { camerasOf, setupsOf, shootsOf } from '#store/selection.ts';
 import { useRecords, useSelect, useSelection } from '../bench/hooks.ts';
 import { printDepth } from '../format.ts';
 import { AddShoot } from './AddShoot.tsx';
+import { words } from '#ui/wording/setCard.ts';
 
 /** What can be chosen of shoots, set-ups and cameras, and a shoot of one's own. */
 export const Choices = ({ onLeave }: { onLeave: () => void }) => {
@@ -14,7 +15,7 @@ export const Choices = ({ onLeave }: { onLeave: () => void }) => {
   const shoots = shootsOf(records);
   return (
     <>
-      <Form.Label htmlFor="choose-shoot">Shoot</Form.Label>
+      <Form.Label htmlFor="choose-shoot">{words.shoot}</Form.Label>
       <Form.Select
         id="choose-shoot"
         value={shoot.id}
@@ -27,7 +28,7 @@ export const Choices = ({ onLeave }: { onLeave: () => void }) => {
         ))}
       </Form.Select>
       <Form.Label className="mt-2" htmlFor="choose-setup">
-        Set-up
+        {words.setUp}
       </Form.Label>
       <Form.Select
         id="choose-setup"
@@ -44,7 +45,7 @@ export const Choices = ({ onLeave }: { onLeave: () => void }) => {
         ))}
       </Form.Select>
       <Form.Label className="mt-2" htmlFor="choose-camera">
-        Camera
+        {words.camera}
       </Form.Label>
       <Form.Select
         id="choose-camera"

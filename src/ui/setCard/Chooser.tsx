@@ -5,6 +5,7 @@ import { printDepth } from '../format.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
 import { Popup } from '../parts/Popup.tsx';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/setCard.ts';
 
 const Choices = later(() => import('./Choices.tsx').then((part) => part.Choices));
 
@@ -23,7 +24,7 @@ export const Chooser = () => {
           </span>
         </>
       }
-      label="Shoot, set-up and camera"
+      label={words.shootSetUpAnd}
       says={`${shoot.name}: ${setup.name}, ${camera.name}`}
       variant="bare"
       className="chooser"

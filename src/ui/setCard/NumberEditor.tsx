@@ -7,6 +7,7 @@ import * as z from 'zod/mini';
 import { between } from '#store/records/common.ts';
 import { NumberField } from '../forms/NumberField.tsx';
 import { printNumber } from '../forms/numberText.ts';
+import { words } from '#ui/wording/setCard.ts';
 
 /** A typed number with steps, in the steps that the camera has. */
 export const NumberEditor = ({
@@ -37,19 +38,19 @@ export const NumberEditor = ({
     <div className="number-editor">
       <InputGroup>
         <InputGroup.Text className="number-label">{label}</InputGroup.Text>
-        <Button variant="outline-secondary" aria-label={`${label} less`} onClick={() => move(-step)}>
+        <Button variant="outline-secondary" aria-label={words.lessNamed(label)} onClick={() => move(-step)}>
           −
         </Button>
         <NumberField
           isInline
           label={label}
-          rule={{ schema, says: `Type ${span} ${unit}` }}
+          rule={{ schema, says: words.type(span, unit) }}
           value={value}
           step={step}
           autoFocus={first}
           onSet={onSet}
         />
-        <Button variant="outline-secondary" aria-label={`${label} more`} onClick={() => move(step)}>
+        <Button variant="outline-secondary" aria-label={words.moreNamed(label)} onClick={() => move(step)}>
           +
         </Button>
       </InputGroup>

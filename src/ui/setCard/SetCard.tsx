@@ -10,6 +10,7 @@ import { CELLS, type Cell } from './cells.tsx';
 import type { CellInput } from './reason.ts';
 import { Chooser } from './Chooser.tsx';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/setCard.ts';
 
 const CellPopover = later(() => import('./CellPopover.tsx').then((part) => part.CellPopover));
 
@@ -38,7 +39,7 @@ const CardCell = ({ cell, input }: { cell: Cell; input: CellInput }) => {
       >
         <span className="cell-label">
           {cell.named?.(input) ?? cell.label}
-          {isChanged && <span className="notch" title="Set by hand" />}
+          {isChanged && <span className="notch" title={words.setByHand} />}
         </span>
         <span className={`cell-value${instead ? ' cell-none' : ''}`}>{cell.print(input)}</span>
         {note && <span className="cell-note">{note}</span>}
@@ -66,7 +67,7 @@ export const SetCard = () => {
   const [isOpen, setOpen] = useState(false);
   const input = { selection, numbers, draftName: profile.isDraft ? profile.name : undefined };
   return (
-    <section className={`set-card${isOpen ? ' set-card-open' : ''}`} aria-label="Set card">
+    <section className={`set-card${isOpen ? ' set-card-open' : ''}`} aria-label={words.setCard}>
       <Chooser />
       <div className="set-cells">
         {CELLS.map((cell) => (
@@ -77,7 +78,7 @@ export const SetCard = () => {
         variant="bare"
         className="card-fold"
         aria-expanded={isOpen}
-        aria-label={isOpen ? 'Fold the set card' : 'Whole set card'}
+        aria-label={isOpen ? words.foldTheSetCard : words.wholeSetCard}
         onClick={() => setOpen(!isOpen)}
       >
         {isOpen ? <ChevronUp size={20} aria-hidden="true" /> : <ChevronDown size={20} aria-hidden="true" />}

@@ -13,6 +13,7 @@ import { printKelvin, printNd, printPull, printTint } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
 import type { CellInput } from './reason.ts';
 import type { CellId } from './reasons.ts';
+import { words } from '#ui/wording/setCard.ts';
 
 type Choice = { readonly value: string; readonly name: string };
 
@@ -96,7 +97,7 @@ const settingName = (value: number, marks: readonly number[], mark: string, name
 export const CELLS: readonly Cell[] = [
   {
     id: 'profile',
-    label: 'Profile',
+    label: words.profile,
     print: ({ selection, draftName }) => (draftName === undefined ? selection.profile.name : `${draftName}…`),
     owns: ['profileId'],
     editor: {
@@ -112,7 +113,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'iso',
-    label: 'ISO',
+    label: words.iso,
     print: ({ selection }) => String(selection.plan.iso),
     owns: ['iso'],
     editor: {
@@ -129,7 +130,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'kelvin',
-    label: 'White bal.',
+    label: words.whiteBal,
     print: ({ selection: { plan } }) => `${printKelvin(plan.kelvin)}${printTint(plan.tint)}`,
     owns: ['kelvin', 'tint'],
     editor: {
@@ -145,7 +146,7 @@ export const CELLS: readonly Cell[] = [
     },
     also: {
       kind: 'number',
-      label: 'Tint',
+      label: words.tint,
       unit: 'green +, magenta −',
       limits: ({ selection: { camera } }) => ({
         min: camera.tintRange[0],
@@ -158,7 +159,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'shutter',
-    label: 'Shutter',
+    label: words.shutter,
     print: ({ selection }) => printShutter(selection.plan.shutter),
     owns: ['shutter'],
     editor: {
@@ -176,7 +177,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'iris',
-    label: 'Iris',
+    label: words.iris,
     print: ({ selection }) => printFNumber(selection.plan.iris),
     owns: ['iris'],
     editor: {
@@ -196,7 +197,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'nd',
-    label: 'ND',
+    label: words.nd,
     print: ({ selection }) => printNd(selection.plan.ndStops),
     owns: ['ndStops', 'ndSetId'],
     editor: {
@@ -212,7 +213,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'placement',
-    label: 'Placement',
+    label: words.placement,
     print: ({ selection }) => printStops(selection.plan.placement),
     note: ({ selection: { camera, plan } }) =>
       `meter ${printMeter(meterOn(camera.meter, 'card', plan.placement), camera.meter)}`,
@@ -227,7 +228,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'card',
-    label: 'Card zebra',
+    label: words.cardZebra,
     print: ({ numbers: { card } }) => printZebra(card),
     instead: ({ numbers: { card } }) => printInstead(card),
     owns: [],
@@ -236,7 +237,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'skin',
-    label: 'Skin zebra',
+    label: words.skinZebra,
     print: ({ numbers: { skin } }) =>
       skin.length === 0
         ? 'none'
@@ -251,7 +252,7 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'warning',
-    label: 'Warning',
+    label: words.warning,
     print: ({ numbers: { warning } }) => printZebra(warning),
     instead: ({ numbers: { warning } }) => printInstead(warning),
     owns: ['warningMargin'],
@@ -269,14 +270,14 @@ export const CELLS: readonly Cell[] = [
   },
   {
     id: 'monitor',
-    label: 'Monitor LUT',
+    label: words.monitorLut,
     named: ({ selection: { monitors } }) => monitors[0]?.lut.name,
     print: ({ numbers: { pullStops } }) => printPull(pullStops),
     owns: ['monitorLuts'],
     editor: {
       kind: 'pick',
       choices: (_input, { luts }) => [
-        { value: '', name: 'computed, pull of the card' },
+        { value: '', name: words.computedPullOfThe },
         ...[...luts.values()].map(({ id, name }) => ({ value: id, name })),
       ],
       current: ({ monitorLuts = {} }) => Object.values(monitorLuts)[0] ?? '',

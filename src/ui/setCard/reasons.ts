@@ -22,15 +22,16 @@ import {
   sumOf,
   toneOnGrey,
 } from './reasonWords.ts';
+import { words } from '#ui/wording/setCard.ts';
 
 const lightLines = ({ selection, numbers }: CellInput) => {
   const { plan, camera } = selection;
   const n = exactFNumber(plan.iris);
   return [
-    { label: 'exact f-number', value: `f/${n.toFixed(2)}` },
-    { label: 'exposure time', value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
+    { label: words.exactFNumber, value: `f/${n.toFixed(2)}` },
+    { label: words.exposureTime, value: `1/${(1 / numbers.seconds).toFixed(0)}${THIN}s` },
     {
-      label: `spot on the card, K = ${METER_K}`,
+      label: words.spotOnTheCard(METER_K),
       value: spotSum(
         {
           k: METER_K,
@@ -43,10 +44,10 @@ const lightLines = ({ selection, numbers }: CellInput) => {
         numbers.luminance,
       ),
     },
-    { label: 'falling on it, π L / 0.18', value: `${printLight(luxOfGrey(numbers.luminance))}${THIN}lx` },
+    { label: words.fallingOnItL, value: `${printLight(luxOfGrey(numbers.luminance))}${THIN}lx` },
     {
       // K and C put middle grey on different reflectances (ISO 2720), so that the two meters differ.
-      label: `incident meter at these settings, C = ${METER_C}`,
+      label: words.incidentMeterAtThese(METER_C),
       value: incidentWords(numbers.illuminance, -incidentAgainstSpot({ k: METER_K, c: METER_C })),
     },
   ];
@@ -63,8 +64,8 @@ const indexReason = ({ selection, numbers }: CellInput): Reason => {
   return {
     why: `EI ${iso} on base ${base}: places the card at ${printStops(-overBase)}; file and clip do not move.`,
     lines: [
-      { label: 'placement', value: `log2(${base} / ${iso}) = ${printStopsDecimal(-overBase, 2)}` },
-      { label: 'clip', value: `${printStopsDecimal(numbers.clipStops)}, as at base` },
+      { label: words.placementTerm, value: `log2(${base} / ${iso}) = ${printStopsDecimal(-overBase, 2)}` },
+      { label: words.clip, value: `${printStopsDecimal(numbers.clipStops)}, as at base` },
     ],
   };
 };
@@ -72,7 +73,7 @@ const indexReason = ({ selection, numbers }: CellInput): Reason => {
 /** Kelvin to dial, with the body's own lean taken out. */
 const balanceReason = ({ selection }: CellInput): Reason => {
   const { camera, plan, setup } = selection;
-  const mired = { label: 'mired', value: `10⁶ / ${plan.kelvin} = ${(1e6 / plan.kelvin).toFixed(0)}` };
+  const mired = { label: words.mired, value: `10⁶ / ${plan.kelvin} = ${(1e6 / plan.kelvin).toFixed(0)}` };
   const { lean } = camera;
   if (!lean) return { why: setup.light || 'No light noted for this set-up yet.', lines: [mired] };
   const dial = dialFor(plan.kelvin, lean.mired, camera.kelvinStep);
@@ -81,11 +82,11 @@ const balanceReason = ({ selection }: CellInput): Reason => {
     lines: [
       mired,
       {
-        label: 'to counter the lean',
+        label: words.toCounterTheLean,
         value: dialSum(plan.kelvin, lean.mired, dial),
       },
       {
-        label: 'tint of the body',
+        label: words.tintOfTheBody,
         value: `${printStopsDecimal(lean.tint, 1)} thousandths of Duv; measured ${lean.measuredOn}`,
       },
     ],
@@ -98,7 +99,7 @@ const meterLines = ({ selection }: CellInput) => {
   const { meter } = selection.camera;
   const spot = meter.modes.some((mode) => mode.includes('spot')) ? 'spot on' : 'filled with';
   return metersOf(selection).map((target) => ({
-    label: target.on === 'whole frame' ? 'meter, whole frame' : `meter, ${spot} ${target.on}`,
+    label: target.on === 'whole frame' ? words.meterWholeFrame : words.meter(spot, target.on),
     value: meterSum(target.shows - meter.bias, meter.bias, printMeter(target, meter)),
   }));
 };
@@ -115,15 +116,15 @@ const isoReason = (input: CellInput): Reason => {
     why,
     lines: [
       {
-        label: 'stops over base',
+        label: words.stopsOverBase,
         value: `log2(${set} / ${iso.base}) = ${printStopsDecimal(iso.overBase, 2)}`,
       },
       {
-        label: 'clip',
+        label: words.clip,
         value: sumOf(input.numbers.profile.clipStops, '−', iso.clipLoss, clipStops),
       },
       {
-        label: 'usable floor',
+        label: words.usableFloor,
         value: sumOf(input.selection.camera.floorStops, '+', iso.floorRise, floorStops),
       },
     ],
@@ -133,15 +134,15 @@ const isoReason = (input: CellInput): Reason => {
 const shutterReason = (input: CellInput): Reason => {
   const { seconds } = input.numbers;
   const safe = ([50, 60] as const).filter((hz) => isFlickerSafe(seconds, hz));
-  const words =
+  const flicker =
     safe.length === 2
       ? 'safe at 50 and 60 Hz'
       : safe.length === 1
         ? `safe at ${safe[0]} Hz only`
         : 'may flicker under mains light';
   return {
-    why: `1/${(1 / seconds).toFixed(0)}${THIN}s at ${input.selection.setup.fps} fps: ${words}.`,
-    lines: [50, 60].map((hz) => ({ label: `half cycles at ${hz} Hz`, value: (seconds * 2 * hz).toFixed(2) })),
+    why: `1/${(1 / seconds).toFixed(0)}${THIN}s at ${input.selection.setup.fps} fps: ${flicker}.`,
+    lines: [50, 60].map((hz) => ({ label: words.halfCyclesAtHz(hz), value: (seconds * 2 * hz).toFixed(2) })),
   };
 };
 
@@ -152,9 +153,9 @@ export const REASONS = {
   profile: ({ selection, numbers }) => ({
     why: selection.profile.says,
     lines: [
-      { label: 'grey', value: signalShare(numbers.profile.signalAt(0)) },
+      { label: words.grey, value: signalShare(numbers.profile.signalAt(0)) },
       {
-        label: 'clip',
+        label: words.clip,
         value: `${printStopsDecimal(numbers.clipStops)} stops, ${signalShare(numbers.profile.clipSignal)}`,
       },
     ],
@@ -179,8 +180,8 @@ export const REASONS = {
     const computed = {
       why: 'The monitor takes off what the placement put on, so you light to the finished picture.',
       lines: [
-        { label: 'pull', value: `${printStops(-numbers.pullStops)} stops before the tone scale` },
-        { label: 'grey lands at', value: `${100 * DISPLAY_GREY} % of the display signal` },
+        { label: words.pull, value: `${printStops(-numbers.pullStops)} stops before the tone scale` },
+        { label: words.greyLandsAt, value: `${100 * DISPLAY_GREY} % of the display signal` },
       ],
     };
     if (!first) return computed;
@@ -193,10 +194,10 @@ export const REASONS = {
       lines: [
         ...monitors.map(({ monitor, lut }) => ({ label: monitor.name, value: `${lut.name}: ${lut.says}` })),
         {
-          label: 'its pull on this profile',
+          label: words.itsPullOnThis,
           value: toneOnGrey(numbers.pullStops),
         },
-        { label: 'placement', value: `${printStopsDecimal(plan.placement, 2)} stops` },
+        { label: words.placementTerm, value: `${printStopsDecimal(plan.placement, 2)} stops` },
       ],
     };
   },

@@ -8,19 +8,20 @@ import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { CellInput, Reason } from './reason.ts';
 import { metersOf } from './meterLines.ts';
 import { faceTone } from './reasonWords.ts';
+import { words } from '#ui/wording/setCard.ts';
 
 const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, stops: number) => {
   const { scale, reads, follows } = selection.camera.zebra;
   const pull = follows === 'no' && !numbers.monitor ? 'no pull' : `pull ${printStops(numbers.pullStops)}`;
   return [
-    { label: 'tone', value: `${printStopsDecimal(stops, 2)} stops over grey in the recording` },
+    { label: words.tone, value: `${printStopsDecimal(stops, 2)} stops over grey in the recording` },
     {
-      label: 'zebra reads',
+      label: words.zebraReads,
       value: reads === 'log' ? 'the recorded signal' : `the display LUT’s output (${pull})`,
     },
-    { label: 'exact level', value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
+    { label: words.exactLevel, value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
     {
-      label: setting.reach === 'within' ? 'rounded to the camera' : 'nearest the camera has',
+      label: setting.reach === 'within' ? words.roundedToTheCamera : words.nearestTheCameraHas,
       value: `${setting.level} (${printStopsDecimal(setting.costStops, 2)} stop)`,
     },
   ];
@@ -78,7 +79,7 @@ export const zebraReasons = {
       why: [zebraWhy(card, 'the card', instead), taken(input), turnsOf(input)].filter(Boolean).join(' '),
       lines: [
         ...zebraLines(input, card, input.selection.plan.placement),
-        { label: 'tolerance', value: `smallest that takes in ±${CARD_TOLERANCE.toFixed(2)} stop` },
+        { label: words.tolerance, value: `smallest that takes in ±${CARD_TOLERANCE.toFixed(2)} stop` },
       ],
     };
   },

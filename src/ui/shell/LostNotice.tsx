@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { printInstant } from '#core/day/clock.ts';
 import type { Marker } from '../bench/marker.ts';
 import { Notice } from './Notice.tsx';
+import { words } from '#ui/wording/shell.ts';
 
 /** Records that this browser had are gone: since when, and where to look for them. */
 export const LostNotice = ({ since, savedAt }: Marker) => {
@@ -18,7 +19,7 @@ export const LostNotice = ({ since, savedAt }: Marker) => {
         {savedAt ? ` You saved them last on ${printInstant(savedAt)}: look for that file.` : ''}
       </span>
       <Button size="sm" variant="outline-secondary" onClick={() => setTold(true)}>
-        Close
+        {words.close}
       </Button>
     </Notice>
   );

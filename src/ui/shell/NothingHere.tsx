@@ -7,6 +7,7 @@ import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
 import { RestorePanel } from '../backup/RestorePanel.tsx';
 import { Empty } from '../parts/Empty.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
+import { words } from '#ui/wording/shell.ts';
 
 const reload = () => window.location.replace(new URL('/plan', window.location.href));
 
@@ -19,11 +20,11 @@ export const NothingHere = () => {
     if (await book.edit(edit)) window.history.replaceState(null, '', '/plan');
   };
   return (
-    <Empty title="No shoot with a camera in these records">
+    <Empty title={words.noShootWithA}>
       <p className="quiet">Put the demo shoot in to begin with; what is stored stays as it is.</p>
       <div className="d-flex flex-wrap justify-content-center gap-2">
         <Button variant="primary" onClick={() => void fill()}>
-          Put the demo shoot in
+          {words.putTheDemoShoot}
         </Button>
         {records.undoable && (
           <Button variant="outline-secondary" onClick={() => void book.undo()}>
@@ -38,7 +39,7 @@ export const NothingHere = () => {
               reload();
             }}
           >
-            Show what was left out
+            {words.showWhatWasLeft}
           </Button>
         )}
       </div>

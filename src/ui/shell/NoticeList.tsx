@@ -11,6 +11,7 @@ import { LostNotice } from './LostNotice.tsx';
 import { Notice } from './Notice.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import type { Said } from './useLogTake.ts';
+import { words } from '#ui/wording/shell.ts';
 
 /** All that is to be said now, what went wrong first. */
 export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) => {
@@ -30,7 +31,7 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
             {frame ? ` ${frame.name} stays open.` : ''}
           </span>
           <Button size="sm" variant="outline-secondary" onClick={session.notice.dismiss}>
-            Close
+            {words.close}
           </Button>
         </Notice>
       )}
@@ -42,7 +43,7 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
       {before && <LostNotice {...before} />}
       {leftOut.length > 0 && (
         <Notice isBad>
-          <span>A set-up whose screen stopped is left out in this window.</span>
+          <span>{words.aSetUpWhose}</span>
           <Button
             size="sm"
             variant="outline-secondary"
@@ -51,15 +52,15 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
               window.location.reload();
             }}
           >
-            Show it again
+            {words.showItAgain}
           </Button>
         </Notice>
       )}
       {waiting && (
         <Notice>
-          <span>A new version of Candelum is ready. Nothing typed is lost by loading it.</span>
+          <span>{words.aNewVersionOf}</span>
           <Button size="sm" variant="outline-secondary" onClick={() => takeNewVersion(waiting)}>
-            Load it
+            {words.loadIt}
           </Button>
         </Notice>
       )}
@@ -73,7 +74,7 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
         <Notice isBad>
           <span>{records.problem}</span>
           <Button size="sm" variant="outline-secondary" onClick={book.dismissProblem}>
-            Close
+            {words.close}
           </Button>
         </Notice>
       )}
@@ -82,7 +83,7 @@ export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) =>
           <span>{said.text}</span>
           {said.undoes !== undefined && records.undoable === said.undoes && (
             <Button variant="outline-secondary" size="sm" onClick={() => void book.undo().then(hush)}>
-              Undo
+              {words.undo}
             </Button>
           )}
         </Notice>

@@ -10,6 +10,7 @@ import { failureWords, Refusal } from '#store/words.ts';
 import { useBench } from '../bench/hooks.ts';
 import { download, slug } from '../download.ts';
 import { readTextFile } from '../readTextFile.ts';
+import { words } from '#ui/wording/shell.ts';
 
 const Row = ({ aside }: { aside: SetAside }) => {
   const { book } = useBench();
@@ -37,10 +38,10 @@ const Row = ({ aside }: { aside: SetAside }) => {
           variant="outline-secondary"
           onClick={() => download(`${slug(aside.name)}-record.json`, setAsideJson(aside), 'application/json')}
         >
-          Export
+          {words.export}
         </Button>
         <Button size="sm" variant="outline-secondary" onClick={() => file.current?.click()}>
-          Use a mended file
+          {words.useAMendedFile}
         </Button>
         <Form.Control
           ref={file}
@@ -48,7 +49,7 @@ const Row = ({ aside }: { aside: SetAside }) => {
           accept=".json"
           className="visually-hidden"
           tabIndex={-1}
-          aria-label={`Mended file of ${setAsideWords(aside)}`}
+          aria-label={words.mendedFileOf(setAsideWords(aside))}
           onChange={(event) => {
             const { files } = event.target as HTMLInputElement;
             if (files?.[0]) takeIn(files[0]);
@@ -60,7 +61,7 @@ const Row = ({ aside }: { aside: SetAside }) => {
           variant="outline-secondary"
           onClick={() => attempt(() => book.mend(aside, undefined))}
         >
-          Delete
+          {words.delete}
         </Button>
       </div>
       {problem && (
@@ -77,7 +78,7 @@ export const SetAsideDialog = ({ items, onHide }: { items: readonly SetAside[]; 
   <Modal show onHide={onHide} centered animation={false} aria-labelledby="set-aside-title">
     <Modal.Header closeButton>
       <Modal.Title id="set-aside-title" as="h2">
-        Records that cannot be read
+        {words.recordsThatCannotBe}
       </Modal.Title>
     </Modal.Header>
     <Modal.Body>

@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { setAsideWords, type SetAside } from '#store/setAside.ts';
 import { Notice } from './Notice.tsx';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/shell.ts';
 
 const SetAsideDialog = later(() => import('./SetAsideDialog.tsx').then((part) => part.SetAsideDialog));
 
@@ -20,7 +21,7 @@ export const SetAsideNotice = ({ items }: { items: readonly SetAside[] }) => {
     <Notice isBad data-set-aside={items.length}>
       <span>{says} All else works.</span>
       <Button size="sm" variant="outline-secondary" onClick={() => setOpen(true)}>
-        What to do
+        {words.whatToDo}
       </Button>
       {isOpen && <SetAsideDialog items={items} onHide={() => setOpen(false)} />}
     </Notice>

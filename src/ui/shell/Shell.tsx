@@ -25,6 +25,7 @@ import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/shell.ts';
 
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const Help = later(() => import('../help/Help.tsx').then((part) => part.Help));
@@ -33,14 +34,14 @@ const OrderOfWork = () => {
   const path = usePathname();
   const hrefTo = useHrefTo();
   return (
-    <nav className="order" aria-label="Order of work">
+    <nav className="order" aria-label={words.orderOfWork}>
       {STEPS.map(({ key, name, path: to, icon: Icon, later: comesLater }) =>
         comesLater ? (
-          <span key={key} className="order-step order-later" title={`${name} is not built yet`}>
+          <span key={key} className="order-step order-later" title={words.isNotBuiltYet(name)}>
             <span className="order-number">{key}</span>
             <Icon size={18} aria-hidden="true" className="order-icon" />
             {name}
-            <span className="visually-hidden">, not built yet</span>
+            <span className="visually-hidden">{words.notBuiltYet}</span>
           </span>
         ) : (
           <Link
@@ -67,8 +68,8 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
     <div className="order-foot">
       <Button
         variant="bare"
-        aria-label={`Undo ${undoable ?? ''}`}
-        title={`Undo ${undoable ?? ''}`}
+        aria-label={words.undoNamed(undoable ?? '')}
+        title={words.undoNamed(undoable ?? '')}
         disabled={!undoable}
         onClick={() => void book.undo()}
       >
@@ -76,8 +77,8 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
       </Button>
       <Button
         variant="bare"
-        aria-label={`Redo ${redoable ?? ''}`}
-        title={`Redo ${redoable ?? ''}`}
+        aria-label={words.redoNamed(redoable ?? '')}
+        title={words.redoNamed(redoable ?? '')}
         disabled={!redoable}
         onClick={() => void book.redo()}
       >
@@ -85,13 +86,13 @@ const Footer = ({ onHelp }: { onHelp: () => void }) => {
       </Button>
       <Button
         variant="bare"
-        aria-label={`Surround: ${surround}`}
-        title={`Surround: ${surround} (B)`}
+        aria-label={words.surroundIs(surround)}
+        title={words.surroundKey(surround)}
         onClick={next}
       >
         <SunMoon size={18} aria-hidden="true" />
       </Button>
-      <Button variant="bare" aria-label="Help" title="Help: keys, words, guide (?)" onClick={onHelp}>
+      <Button variant="bare" aria-label={words.help} title={words.helpKeysWordsGuideKey} onClick={onHelp}>
         <CircleHelp size={18} aria-hidden="true" />
       </Button>
     </div>
@@ -135,7 +136,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
     <LogContext value={() => void log()}>
       <div className="shell" data-unsaved={unsaved} data-stored={unsaved === 0 && !isFilling}>
         <header className="brand">
-          <Link href={hrefTo('/plan')} aria-label="Candelum, to Plan">
+          <Link href={hrefTo('/plan')} aria-label={words.candelumToPlan}>
             <Mark />
           </Link>
         </header>
@@ -152,10 +153,10 @@ const Frame = ({ children }: { children: ReactNode }) => {
           {step}
           <div className="work-foot">
             <Button variant="outline-secondary" onClick={next}>
-              Surround
+              {words.surround}
             </Button>
             <Button variant="outline-secondary" onClick={() => setHelp(true)}>
-              Help
+              {words.help}
             </Button>
           </div>
         </main>

@@ -3,6 +3,7 @@
 import Button from 'react-bootstrap/Button';
 import { Empty } from '../parts/Empty.tsx';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/shell.ts';
 
 /** Fetched while all goes well: where a screen stops, it may be for want of a connection. */
 export const loadStopped = () => import('./StoppedChoices.tsx').then((part) => part.StoppedChoices);
@@ -10,7 +11,7 @@ export const loadStopped = () => import('./StoppedChoices.tsx').then((part) => p
 /** Where not even the choices can be fetched. */
 const LoadAgain = () => (
   <Button variant="outline-secondary" onClick={() => window.location.reload()}>
-    Load again
+    {words.loadAgain}
   </Button>
 );
 
@@ -18,7 +19,7 @@ const StoppedChoices = later(() => loadStopped().catch(() => LoadAgain));
 
 /** A screen that stopped: what is wrong, and what can be done. */
 export const Stopped = ({ error, reset }: { error: Error; reset: () => void }) => (
-  <Empty title="This screen stopped">
+  <Empty title={words.thisScreenStopped}>
     <p className="quiet">{error.message}. What was stored is safe in this browser; nothing was deleted.</p>
     <StoppedChoices reset={reset} />
   </Empty>

@@ -9,6 +9,7 @@ import { leaveOutSetup } from '../bench/leftOut.ts';
 import { markSaved } from '../bench/marker.ts';
 import { openServices } from '../bench/services.ts';
 import { download } from '../download.ts';
+import { words } from '#ui/wording/shell.ts';
 
 const never = () => () => undefined;
 
@@ -47,20 +48,20 @@ export const StoppedChoices = ({ reset }: { reset: () => void }) => {
     <>
       <div className="d-flex flex-wrap justify-content-center gap-2">
         <Button variant="outline-secondary" onClick={reset}>
-          Show it again
+          {words.showItAgain}
         </Button>
         <Button
           variant="outline-secondary"
           disabled={!undoable}
           onClick={() => void services?.book.undo().then(reset)}
         >
-          {undoable ? `Undo ${undoable}` : 'Nothing to undo'}
+          {undoable ? words.undoNamed(undoable) : words.nothingToUndo}
         </Button>
         <Button variant="outline-secondary" onClick={goOn}>
-          Go on without this set-up
+          {words.goOnWithoutThis}
         </Button>
         <Button variant="outline-secondary" onClick={() => void backUp()}>
-          Save all records
+          {words.saveAllRecords}
         </Button>
       </div>
       {problem && (

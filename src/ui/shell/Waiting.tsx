@@ -4,14 +4,15 @@ import Button from 'react-bootstrap/Button';
 import { Empty } from '../parts/Empty.tsx';
 import { Mark } from './Mark.tsx';
 import { later } from '../later.tsx';
+import { words } from '#ui/wording/shell.ts';
 
 const NothingHere = later(() => import('./NothingHere.tsx').then((part) => part.NothingHere));
 
 const Closed = ({ problem }: { problem?: string }) => (
-  <Empty title="The records are not open">
+  <Empty title={words.theRecordsAreNot}>
     <p>{problem}</p>
     <Button variant="outline-secondary" onClick={() => window.location.reload()}>
-      Load again
+      {words.loadAgain}
     </Button>
   </Empty>
 );

@@ -9,6 +9,7 @@ import {
   Send,
   type LucideIcon,
 } from 'lucide-react';
+import { words } from '#ui/wording/shell.ts';
 
 export type Step = {
   readonly key: string;
@@ -21,12 +22,12 @@ export type Step = {
 
 /** The order of work; it is also the navigation. */
 export const STEPS: readonly Step[] = [
-  { key: '1', name: 'Kit', path: '/kit', icon: Camera },
-  { key: '2', name: 'Plan', path: '/plan', icon: Aperture },
-  { key: '3', name: 'Judge', path: '/judge', icon: Eye },
-  { key: '4', name: 'Log', path: '/log', icon: ClipboardList },
+  { key: '1', name: words.kit, path: '/kit', icon: Camera },
+  { key: '2', name: words.plan, path: '/plan', icon: Aperture },
+  { key: '3', name: words.judge, path: '/judge', icon: Eye },
+  { key: '4', name: words.log, path: '/log', icon: ClipboardList },
   { key: '5', name: 'LUTs', path: '/luts', icon: Palette },
-  { key: '6', name: 'Match', path: '/match', icon: Combine, later: true },
-  { key: '7', name: 'Hand-off', path: '/handoff', icon: Send },
-  { key: '8', name: 'Practise', path: '/practise', icon: GraduationCap, later: true },
+  { key: '6', name: words.match, path: '/match', icon: Combine, later: true },
+  { key: '7', name: words.handOff, path: '/handoff', icon: Send },
+  { key: '8', name: words.practise, path: '/practise', icon: GraduationCap, later: true },
 ];

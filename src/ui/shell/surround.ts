@@ -1,11 +1,12 @@
 'use client';
 
 import { useCallback, useSyncExternalStore } from 'react';
+import { words } from '#ui/wording/shell.ts';
 
 const SURROUNDS = [
-  { id: 'dark', name: 'Dark' },
-  { id: 'grey', name: 'Grey' },
-  { id: 'daylight', name: 'Daylight' },
+  { id: 'dark', name: words.dark },
+  { id: 'grey', name: words.grey },
+  { id: 'daylight', name: words.daylight },
 ] as const;
 export type SurroundId = (typeof SURROUNDS)[number]['id'];
 

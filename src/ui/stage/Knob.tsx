@@ -2,6 +2,7 @@
 
 import { useRef, type KeyboardEvent, type PointerEvent, type WheelEvent } from 'react';
 import Button from 'react-bootstrap/Button';
+import { words } from '#ui/wording/stage.ts';
 
 /** Pixels of a drag that make one click of the knob. */
 const CLICK = 14;
@@ -50,7 +51,7 @@ export const Knob = ({
         variant="bare"
         className="knob-step"
         tabIndex={-1}
-        aria-label={`${label} down`}
+        aria-label={words.downNamed(label)}
         disabled={disabled}
         onClick={() => onTurn(-1)}
       >

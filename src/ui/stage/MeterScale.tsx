@@ -1,4 +1,5 @@
 import { printStopsDecimal } from '#core/units.ts';
+import { words } from '#ui/wording/stage.ts';
 
 const WIDTH = 180;
 const MIDDLE = WIDTH / 2;
@@ -8,12 +9,12 @@ export const MeterScale = ({ shows, scale }: { shows: number | undefined; scale:
   const step = (MIDDLE - 14) / scale;
   const beyond = shows !== undefined && Math.abs(shows) > scale;
   const at = MIDDLE + step * Math.min(scale, Math.max(-scale, shows ?? 0));
-  const words =
+  const reading =
     shows === undefined
       ? 'no reading yet'
       : `${printStopsDecimal(shows)} stops${beyond ? ', beyond its scale' : ''}`;
   return (
-    <svg className="meter-scale" viewBox={`0 0 ${WIDTH} 40`} role="img" aria-label={`Meter: ${words}`}>
+    <svg className="meter-scale" viewBox={`0 0 ${WIDTH} 40`} role="img" aria-label={words.meter(reading)}>
       {Array.from({ length: 6 * scale + 1 }, (_, i) => {
         const stops = i / 3 - scale;
         const whole = i % 3 === 0;

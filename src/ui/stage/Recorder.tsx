@@ -7,6 +7,7 @@ import { useBench, useSelection } from '../bench/hooks.ts';
 import type { StageState } from '../bench/session/state.ts';
 import { download, slug } from '../download.ts';
 import type { Shot } from './useStage.ts';
+import { words } from '#ui/wording/stage.ts';
 
 const CLIP_SECONDS = 2;
 
@@ -55,8 +56,8 @@ export const Recorder = ({ stage, shot }: { stage: StageState; shot?: Shot }) =>
       <Button
         variant="outline-secondary"
         size="sm"
-        aria-label="Still"
-        title="Still: the picture as a PNG of its codes"
+        aria-label={words.still}
+        title={words.stillThePictureAs}
         onClick={() => void saveStill()}
       >
         <Circle size={14} aria-hidden />
@@ -64,8 +65,8 @@ export const Recorder = ({ stage, shot }: { stage: StageState; shot?: Shot }) =>
       <Button
         variant="outline-secondary"
         size="sm"
-        aria-label={recording ? 'Stop the clip' : 'Clip'}
-        title={`Clip: ${CLIP_SECONDS} seconds as Y4M`}
+        aria-label={recording ? words.stopTheClip : words.clip}
+        title={words.clipSecondsAsY(CLIP_SECONDS)}
         onClick={() => (recording ? recording.abort() : void saveClip())}
       >
         {recording ? <Square size={14} aria-hidden /> : <Film size={14} aria-hidden />}

@@ -12,6 +12,7 @@ import {
 import { useBench, useRecords, useSelection, useSession } from '../bench/hooks.ts';
 import { useEditSetup } from '../bench/useEditSetup.ts';
 import { firstLook, standingOfSelection, whyNoSpots } from './standing.ts';
+import { words } from '#ui/wording/stage.ts';
 
 const WEDGE = 'wedge';
 
@@ -43,25 +44,25 @@ export const SceneChoice = () => {
     <Form.Select
       size="sm"
       className="demo-pick"
-      aria-label="Stand before a scene"
+      aria-label={words.standBeforeAScene}
       value={shown ?? ''}
       onChange={(event) =>
         event.target.value === WEDGE ? void session.frame.openWedge() : pick(event.target.value as StandingId)
       }
     >
       <option value="" disabled>
-        Scene…
+        {words.scene}
       </option>
-      <optgroup label="This set-up">
+      <optgroup label={words.thisSetUp}>
         {own.map(option)}
         <option value={OF_SPOTS} disabled={noSpots !== undefined}>
           {standingName(OF_SPOTS)}
           {noSpots !== undefined && `: ${setup.spots.length === 0 ? 'no spots yet' : noSpots}`}
         </option>
       </optgroup>
-      <optgroup label="Other scenes, with this camera and card">{others.map(option)}</optgroup>
-      <optgroup label="To check the bench">
-        <option value={WEDGE}>Step wedge, −8 to +7</option>
+      <optgroup label={words.otherScenesWithThis}>{others.map(option)}</optgroup>
+      <optgroup label={words.toCheckTheBench}>
+        <option value={WEDGE}>{words.stepWedge8To}</option>
       </optgroup>
     </Form.Select>
   );

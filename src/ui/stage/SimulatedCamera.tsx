@@ -15,6 +15,7 @@ import { MeterScale } from './MeterScale.tsx';
 import { Recorder } from './Recorder.tsx';
 import { knobsOfCard, type Knobs } from './stageModel.ts';
 import type { useStage } from './useStage.ts';
+import { words } from '#ui/wording/stage.ts';
 
 /** Knobs that do not stand as the card says. */
 const useOffCard = (stage: StageState | undefined): readonly (keyof Knobs)[] => {
@@ -31,17 +32,12 @@ const Head = ({ stage, offCard, swap }: { stage: StageState; offCard: number; sw
   const still = offCard > 0 ? `${offCard} off the card` : 'simulated, as the card';
   return (
     <header className="panel-head">
-      {swap || <h2>Camera</h2>}
+      {swap || <h2>{words.camera}</h2>}
       <span className="quiet">{running ? `${dropped} of ${shown + dropped} left out` : still}</span>
       <div className="panel-tools">
         {offCard > 0 && (
-          <Button
-            variant="outline-secondary"
-            size="sm"
-            title="Every knob as the card says"
-            onClick={() => asCard()}
-          >
-            As the card
+          <Button variant="outline-secondary" size="sm" title={words.everyKnobAsThe} onClick={() => asCard()}>
+            {words.asTheCard}
           </Button>
         )}
         <Button
@@ -66,7 +62,7 @@ const Meter = ({ stage }: { stage: StageState }) => {
       <MeterScale shows={stage.shows} scale={camera.meter.scale} />
       <Form.Select
         size="sm"
-        aria-label="What the meter looks at"
+        aria-label={words.whatTheMeterLooks}
         value={stage.auto.mode}
         onChange={(event) => meter({ mode: event.target.value as MeterMode })}
       >
@@ -89,23 +85,23 @@ const AutomaticSwitches = ({ stage: { auto }, knobs }: { stage: StageState; knob
       {camera.fixedIris === undefined && (
         <Toggle
           on={auto.iris}
-          name="Auto iris"
-          says="Live: the frame to grey by the lens, before gain"
+          name={words.autoIris}
+          says={words.liveTheFrameTo}
           onFlip={() => automate('iris', { autoIris: exactFNumber(knobs.iris) })}
         />
       )}
       {camera.sensitivity === 'gain' && (
         <Toggle
           on={auto.iso}
-          name="Auto ISO"
-          says="Live: the frame to grey, up to two stops over base"
+          name={words.autoIso}
+          says={words.liveTheFrameToGrey}
           onFlip={() => automate('iso', { autoIso: knobs.iso })}
         />
       )}
       <Toggle
         on={auto.balance}
-        name="Auto WB"
-        says="Live: towards the colour of the picture, slowly"
+        name={words.autoWb}
+        says={words.liveTowardsTheColour}
         onFlip={() => automate('balance', { autoKelvin: knobs.kelvin })}
       />
     </>
@@ -127,7 +123,7 @@ export const SimulatedCamera = ({
   const offCard = useOffCard(stage);
   if (!stage || !knobs) return null;
   return (
-    <section className="panel camera-panel" aria-label="Simulated camera">
+    <section className="panel camera-panel" aria-label={words.simulatedCamera}>
       <Head stage={stage} offCard={offCard.length} swap={swap} />
       <KnobPanel
         knobs={knobs}

@@ -4,6 +4,7 @@ import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import { printKelvin, printTint } from '../format.ts';
 import { DIFFUSIONS, irisesOf, stepIn, stepKelvin, type Automatics, type Knobs } from './stageModel.ts';
+import { words } from '#ui/wording/stage.ts';
 
 /** ND turns by thirds on the simulated camera: whatever glass is there. */
 const ND_STEP = 1 / 3;
@@ -37,7 +38,7 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
 export const KNOBS: readonly KnobRow[] = [
   {
     key: 'iris',
-    label: 'Iris',
+    label: words.iris,
     print: ({ iris }) => printFNumber(iris),
     isFixed: ({ camera, auto }) => camera.fixedIris !== undefined || auto.iris,
     turn: ({ iris }, clicks, { camera }) => ({
@@ -46,7 +47,7 @@ export const KNOBS: readonly KnobRow[] = [
   },
   {
     key: 'shutter',
-    label: 'Shutter',
+    label: words.shutter,
     print: ({ shutter }) => printShutter(shutter),
     turn: ({ shutter }, clicks, { camera, fps }) => {
       const seconds = (one: Knobs['shutter']) => shutterSeconds(one, fps);
@@ -63,21 +64,21 @@ export const KNOBS: readonly KnobRow[] = [
   },
   {
     key: 'ndStops',
-    label: 'ND stops',
+    label: words.ndStops,
     print: ({ ndStops }) => (ndStops === 0 ? 'none' : ndStops.toFixed(ndStops % 1 === 0 ? 0 : 1)),
     turn: ({ ndStops }, clicks) => ({ ndStops: clamp(ndStops + clicks * ND_STEP, 0, MOST_ND) }),
   },
   {
     key: 'kelvin',
-    label: 'White bal.',
+    label: words.whiteBal,
     print: ({ kelvin }) => printKelvin(kelvin),
     isFixed: ({ auto }) => auto.balance,
     turn: ({ kelvin }, clicks, { camera }) => ({ kelvin: stepKelvin(kelvin, clicks, camera) }),
   },
   {
     key: 'tint',
-    label: 'Tint',
-    says: 'thousandths of Duv; + turns the picture green',
+    label: words.tint,
+    says: words.thousandthsOfDuvTurns,
     print: ({ tint }) => (tint === 0 ? '0' : printTint(tint).trim()),
     isFixed: ({ camera, auto }) => auto.balance || camera.tintRange[0] === camera.tintRange[1],
     turn: ({ tint }, clicks, { camera: { tintRange, tintStep } }) => ({
@@ -86,7 +87,7 @@ export const KNOBS: readonly KnobRow[] = [
   },
   {
     key: 'profileId',
-    label: 'Profile',
+    label: words.profile,
     print: ({ profileId }, { kit }) => kit.get(profileId)?.name ?? '–',
     turn: ({ profileId }, clicks, { camera, kit }) => {
       const own = camera.profileIds.filter((id) => kit.has(id));
@@ -95,7 +96,7 @@ export const KNOBS: readonly KnobRow[] = [
   },
   {
     key: 'diffusion',
-    label: 'Diffusion',
+    label: words.diffusion,
     print: ({ diffusion }) => DIFFUSIONS.find(({ share }) => share === diffusion)?.name ?? 'none',
     turn: ({ diffusion }, clicks) => ({
       diffusion: stepIn(DIFFUSIONS, ({ share }) => Math.abs(share - diffusion), clicks).share,

@@ -11,6 +11,7 @@ import type { Selection } from '#store/selection.ts';
 import { dialledLight } from '../bench/benchModel.ts';
 import { FIRST_LOOK } from './stageStart.ts';
 import { knobsOfCard, settingsOfKnobs, type Knobs } from './stageModel.ts';
+import { words } from '#ui/wording/stage.ts';
 
 /** What stands before the simulated camera, and for whom. */
 export type Standing = {
@@ -69,7 +70,7 @@ const lightOf = (selection: Selection, survey: Survey, records: BookRecords): Li
   return {
     card,
     light: colourOf(selection, records),
-    fields: hasCard ? fields : [...fields, { name: 'grey card', kind: 'card', luminance: card }],
+    fields: hasCard ? fields : [...fields, { name: words.greyCard, kind: 'card', luminance: card }],
   };
 };
 

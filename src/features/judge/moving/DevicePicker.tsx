@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { listDevices, openDevice, takesDevices, type Device } from './deviceFeed.ts';
+import { words } from '#ui/wording/judgeMoving.ts';
 
 const Devices = ({ close }: { close: () => void }) => {
   const { session } = useBench();
@@ -41,10 +42,10 @@ const Devices = ({ close }: { close: () => void }) => {
       </p>
       <div className="device-list">
         <Button variant="primary" size="sm" onClick={() => void take('')}>
-          Any video input
+          {words.anyVideoInput}
         </Button>
         <Button variant="outline-secondary" size="sm" onClick={() => void look()}>
-          Choose…
+          {words.choose}
         </Button>
         {devices?.map(({ id, name }) => (
           <Button key={id} variant="outline-secondary" size="sm" onClick={() => void take(id)}>
@@ -59,7 +60,7 @@ const Devices = ({ close }: { close: () => void }) => {
 
 /** The way to a live picture. */
 export const DevicePicker = () => (
-  <Popup name="Device" label="Video input" says="A live picture from a capture device" placement="top-start">
+  <Popup name={words.device} label={words.videoInput} says={words.aLivePictureFrom} placement="top-start">
     {(close) => <Devices close={close} />}
   </Popup>
 );

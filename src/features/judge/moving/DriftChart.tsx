@@ -5,6 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { StripSample } from '#ui/bench/strip.ts';
 import { printSigned, printStopsDecimal } from '#core/units.ts';
+import { words } from '#ui/wording/judgeMoving.ts';
 
 const LEFT = 4;
 
@@ -50,13 +51,7 @@ export const DriftChart = ({
     ({ mired = 0 }) => yCast(mired),
   )(casts);
   return (
-    <svg
-      className="drift"
-      width={width}
-      height={height}
-      role="img"
-      aria-label="Drift of exposure and white balance"
-    >
+    <svg className="drift" width={width} height={height} role="img" aria-label={words.driftOfExposureAnd}>
       <line className="drift-zero" x1={LEFT} x2={right} y1={y(middle)} y2={y(middle)} />
       {cast && <path className="drift-cast" d={cast} />}
       {stops && <path className="drift-stops" d={stops} />}

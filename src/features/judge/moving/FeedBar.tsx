@@ -8,6 +8,7 @@ import { STRIP_SECONDS } from '#ui/bench/strip.ts';
 import { useSize } from '#ui/parts/useSize.ts';
 import { DriftChart } from './DriftChart.tsx';
 import { FeedCheck } from './FeedCheck.tsx';
+import { words } from '#ui/wording/judgeMoving.ts';
 
 const TALL = 40;
 
@@ -20,15 +21,15 @@ export const FeedBar = ({ name }: { name: string }) => {
   const [box, { width }] = useSize({ width: 500, height: TALL });
   const last = samples.at(-1)?.at ?? at;
   return (
-    <section className="panel transport" aria-label="Live feed">
+    <section className="panel transport" aria-label={words.liveFeed}>
       <Button
         variant="outline-secondary"
         size="sm"
         disabled={!running}
-        title="Disconnect the device; the last picture stays"
+        title={words.disconnectTheDeviceThe}
         onClick={() => session.moving.pause()}
       >
-        <Square size={14} aria-hidden /> {running ? 'Stop' : 'Stopped'}
+        <Square size={14} aria-hidden /> {running ? words.stop : words.stopped}
       </Button>
       <div className="transport-time" ref={box} data-strip={samples.length}>
         {samples.length > 1 ? (
@@ -48,7 +49,7 @@ export const FeedBar = ({ name }: { name: string }) => {
         data-shown={shown}
         data-dropped={dropped}
         data-late={late.toFixed(1)}
-        title={`The picture before came ${late.toFixed(0)} ms before it was drawn.`}
+        title={words.thePictureBeforeCame(late.toFixed(0))}
       >
         <span>{at.toFixed(0)} s</span>
         <span className="quiet">

@@ -6,6 +6,7 @@ import { blackOfFeed, ceilingOfFeed, feedAnchors } from '#core/signal/feedCheck.
 import { codeToSignal } from '#core/signal/scale.ts';
 import { useBench, useCard, useSession } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
+import { words } from '#ui/wording/judgeMoving.ts';
 
 /**
  * Two pictures tell what a chain of cables and boxes does to the codes: the lens capped, then everything too
@@ -64,15 +65,15 @@ export const FeedCheck = () => {
   return (
     <Popup
       name={feed ? 'Feed checked' : 'Check feed'}
-      label="Two-point feed check"
-      says="Finds what the feed does to black and white"
+      label={words.twoPointFeedCheck}
+      says={words.findsWhatTheFeed}
       placement="top-end"
     >
       <ol className="check-steps">
         <li>
           Cap the lens, wait a moment.{' '}
           <Button variant="outline-secondary" size="sm" onClick={() => void takeBlack()}>
-            Take black
+            {words.takeBlack}
           </Button>
         </li>
         <li>
@@ -83,7 +84,7 @@ export const FeedCheck = () => {
             disabled={black === undefined}
             onClick={() => void takeWhite()}
           >
-            Take white
+            {words.takeWhite}
           </Button>
         </li>
       </ol>
@@ -94,7 +95,7 @@ export const FeedCheck = () => {
       )}
       {feed && (
         <Button variant="outline-secondary" size="sm" className="mt-2" onClick={() => void forget()}>
-          Forget the check
+          {words.forgetTheCheck}
         </Button>
       )}
     </Popup>

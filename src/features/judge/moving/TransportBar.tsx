@@ -12,6 +12,7 @@ import { useKey } from '#ui/shell/useKey.ts';
 import { DriftChart } from './DriftChart.tsx';
 import { driftOf, worstOf } from '#ui/bench/judgement.ts';
 import { framesToLookAt, printTime } from './clipModel.ts';
+import { words } from '#ui/wording/judgeMoving.ts';
 
 const TALL = 50;
 
@@ -46,14 +47,14 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
   };
 
   return (
-    <section className="panel transport" aria-label="Clip">
+    <section className="panel transport" aria-label={words.clip}>
       <div className="transport-keys">
         <Button
           variant="outline-secondary"
           size="sm"
           className="icon-button"
-          aria-label="One frame back"
-          title="One frame back (,)"
+          aria-label={words.oneFrameBack}
+          title={words.oneFrameBackKey}
           onClick={() => go(at - 1)}
         >
           <ChevronLeft size={16} aria-hidden />
@@ -62,8 +63,8 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
           size="sm"
           variant={running ? 'primary' : 'outline-secondary'}
           className="icon-button"
-          aria-label={running ? 'Pause' : 'Play'}
-          title={running ? 'Pause (P)' : 'Play (P)'}
+          aria-label={running ? words.pause : words.play}
+          title={running ? words.pauseKey : words.playKey}
           onClick={flip}
         >
           {running ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
@@ -72,8 +73,8 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
           variant="outline-secondary"
           size="sm"
           className="icon-button"
-          aria-label="One frame on"
-          title="One frame on (.)"
+          aria-label={words.oneFrameOn}
+          title={words.oneFrameOnKey}
           onClick={() => go(at + 1)}
         >
           <ChevronRight size={16} aria-hidden />
@@ -92,7 +93,7 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
           />
         )}
         <Form.Range
-          aria-label="Frame of the clip"
+          aria-label={words.frameOfTheClip}
           aria-valuetext={`frame ${at + 1} of ${last + 1}`}
           min={0}
           max={last}
@@ -116,20 +117,20 @@ export const TransportBar = ({ name, clip }: { name: string; clip: ClipInfo }) =
         <Button
           variant="outline-secondary"
           size="sm"
-          title="Measures frames over the whole clip: worst frame, drift of exposure and white balance"
+          title={words.measuresFramesOverThe}
           onClick={() => void look()}
         >
-          Judge clip
+          {words.judgeClip}
         </Button>
       )}
       {worst && surveying === undefined && (
         <Button
           variant="outline-secondary"
           size="sm"
-          title="The frame that is furthest off the plan"
+          title={words.theFrameThatIs}
           onClick={() => go(worst.at)}
         >
-          Worst
+          {words.worst}
         </Button>
       )}
     </section>

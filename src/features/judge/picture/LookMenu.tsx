@@ -16,15 +16,16 @@ import { between } from '#store/records/common.ts';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import type { JudgeLook, SetJudgeLook } from '../useJudgeView.ts';
 import { GUIDE_IDS, GUIDES, type GuideId } from './guideList.ts';
+import { words } from '#ui/wording/judgePicture.ts';
 
 const AGAINST = [
   { id: 'none', name: 'nothing' },
-  { id: 'recorded', name: 'as recorded' },
+  { id: 'recorded', name: words.asRecorded },
   { id: 'stops', name: 'stops' },
   { id: 'hero', name: 'hero' },
 ] as const;
 
-const RATIO = { schema: between(0.2, 5), says: 'Type width over height, 0.2 to 5' };
+const RATIO = { schema: between(0.2, 5), says: words.typeWidthOverHeight };
 
 /** Where grey of the profile lands through the file that was opened, signal 0..1. */
 const useOpenedGrey = (): number | undefined => {
@@ -53,7 +54,7 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
   const [first] = monitors;
   return (
     <>
-      <Form.Label htmlFor="monitor-lut">Monitor LUT</Form.Label>
+      <Form.Label htmlFor="monitor-lut">{words.monitorLut}</Form.Label>
       <div className="guide-row">
         <Form.Select
           id="monitor-lut"
@@ -64,7 +65,7 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
           <option value={NO_CHOICE}>
             as planned: {first ? `${first.lut.name} on ${first.monitor.name}` : 'computed'}
           </option>
-          <option value="computed">computed, pull of the card</option>
+          <option value="computed">{words.computedPullOfThe}</option>
           {[...kit.values()].map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -75,24 +76,24 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
         <Button
           variant="outline-secondary"
           size="sm"
-          title=".cube, CLF or CDL"
+          title={words.cubeClfOrCdl}
           onClick={() => input.current?.click()}
         >
-          Open
+          {words.open}
         </Button>
         <input
           ref={input}
           type="file"
           hidden
           accept=".cube,.clf,.cc,.ccc,.cdl"
-          aria-label="LUT file"
+          aria-label={words.lutFile}
           onChange={(event) => void open(event.target.files?.[0])}
         />
       </div>
       {opened && look.lut === 'opened' && (
         <>
           <Segmented
-            label="0 to 1 in the file"
+            label={words.at0To1In}
             options={(['signal', 'code'] as const).map((id) => ({
               id,
               name: `0..1 by ${CUBE_SCALES[id].name}`,
@@ -126,25 +127,25 @@ export const LookMenu = ({
 }) => {
   const hasHero = useSession(({ hero }) => hero !== undefined);
   return (
-    <Popup name="More" label="On the picture" says="Zebra, split, hero, guides, magnifier">
+    <Popup name={words.more} label={words.onThePicture} says={words.zebraSplitHeroGuides}>
       <LutPick look={look} setLook={setLook} />
-      <span className="form-label mt-2 d-block">Zebras</span>
+      <span className="form-label mt-2 d-block">{words.zebras}</span>
       <Segmented
-        label="Zebras"
+        label={words.zebras}
         options={[
-          { id: 'camera', name: 'as the camera', says: 'After its rounding, on the signal its zebra reads' },
+          { id: 'camera', name: words.asTheCamera, says: words.afterItsRoundingOn },
           {
             id: 'exact',
             name: 'exact',
-            says: 'The card within 1/6 stop, and everything from the warning up',
+            says: words.theCardWithin1,
           },
         ]}
         value={look.zebra}
         onPick={(zebra) => void setLook({ zebra })}
       />
-      <span className="form-label mt-2 d-block">Held against</span>
+      <span className="form-label mt-2 d-block">{words.heldAgainst}</span>
       <Segmented
-        label="Held against"
+        label={words.heldAgainst}
         options={AGAINST.filter(({ id }) => id !== 'hero' || hasHero)}
         value={look.against}
         onPick={(against) => void setLook({ against })}
@@ -152,21 +153,16 @@ export const LookMenu = ({
       <div className="toggles mt-2">
         <Toggle
           on={look.beside}
-          name="Side by side"
-          says="Two pictures instead of a wipe"
+          name={words.sideBySide}
+          says={words.twoPicturesInsteadOf}
           onFlip={() => void setLook({ beside: !look.beside })}
         />
-        <Button
-          variant="outline-secondary"
-          size="sm"
-          title="Keep this frame as the reference (H)"
-          onClick={onHero}
-        >
-          {hasHero ? 'Hold this as hero' : 'Hold as hero'}
+        <Button variant="outline-secondary" size="sm" title={words.keepThisFrameAsKey} onClick={onHero}>
+          {hasHero ? words.holdThisAsHero : words.holdAsHero}
         </Button>
       </div>
       <Form.Label className="mt-2 d-block" htmlFor="guide">
-        Frame guide
+        {words.frameGuide}
       </Form.Label>
       <div className="guide-row">
         <Form.Select
@@ -185,7 +181,7 @@ export const LookMenu = ({
           <NumberField
             isInline
             size="sm"
-            label="Ratio, width over height"
+            label={words.ratioWidthOverHeight}
             rule={RATIO}
             step={0.01}
             value={look.ratio}
@@ -196,14 +192,14 @@ export const LookMenu = ({
       <div className="toggles mt-2">
         <Toggle
           on={look.safe}
-          name="Safe areas"
-          says="Action 93 %, graphics 90 % (EBU R 95)"
+          name={words.safeAreas}
+          says={words.action93Graphics90}
           onFlip={() => void setLook({ safe: !look.safe })}
         />
         <Toggle
           on={look.glass}
-          name="Magnifier"
-          says="Pixels and their codes under the pointer (M)"
+          name={words.magnifier}
+          says={words.pixelsAndTheirCodesKey}
           onFlip={() => void setLook({ glass: !look.glass })}
         />
       </div>

@@ -5,6 +5,7 @@ import { codeToSignal } from '#core/signal/scale.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { CodeReadout, FrameInfo } from '#workers/judge/protocol.ts';
 import { useBench, useCard } from '#ui/bench/hooks.ts';
+import { words } from '#ui/wording/judgePicture.ts';
 
 /** Pixels a side that the glass shows, and how large. */
 const ACROSS = 11;
@@ -83,7 +84,7 @@ export const Magnifier = ({
       className="glass-plane"
       role="application"
       tabIndex={0}
-      aria-label={`Magnifier at ${x}, ${y}. Arrow keys move it.`}
+      aria-label={words.magnifierAtArrowKeys(x, y)}
       onPointerMove={onMove}
       onKeyDown={onKey}
     >

@@ -5,6 +5,7 @@ import type { Rect } from '#core/frame/frame.ts';
 import { clampRect } from '#core/frame/frame.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { Tool } from './tools.ts';
+import { words } from '#ui/wording/judgePicture.ts';
 
 type Gesture = {
   readonly kind: 'draw' | 'move';
@@ -128,7 +129,7 @@ export const PatchLayer = ({
           className="patch"
           tabIndex={0}
           role="button"
-          aria-label={`Patch ${labels[patch.id] ?? patch.id}. Arrow keys move it, Delete takes it off.`}
+          aria-label={words.patchArrowKeysMove(labels[patch.id] ?? patch.id)}
           onKeyDown={(event) => onKey(event, patch)}
           onPointerDown={(event) => start(event, 'move', patch)}
         >

@@ -21,6 +21,7 @@ import { Tray } from './Tray.tsx';
 import { middleOf, toolsFor, type Tool } from './tools.ts';
 import { usePictureDrawing } from './usePictureDrawing.ts';
 import { usePictureKeys } from './usePictureKeys.ts';
+import { words } from '#ui/wording/judgePicture.ts';
 
 /** What the file dialog offers is what opens; what a file is, its first bytes say. */
 const ACCEPTED = 'video/*,.png,.tif,.tiff,.dpx,.jpg,.jpeg,.y4m,.mp4,.mov,.mkv,.webm,.mxf,.avi,.mts';
@@ -28,7 +29,7 @@ const TAKES =
   'Stills (PNG, TIFF, DPX, JPEG), clips (Y4M, MP4, MOV, MKV, WebM) or a live picture; measured on the recorded codes.';
 
 const NoFrame = ({ busy }: { busy?: Progress & { readonly name: string } }) => (
-  <Empty title={busy ? `Opening ${busy.name}` : 'Drop frames or clips here'}>
+  <Empty title={busy ? words.openingNamed(busy.name) : words.dropFramesOrClips}>
     <p className="quiet">{busy ? busy.phase : TAKES}</p>
     {!busy && (
       <p className="quiet">Nothing to hand? Pick a scene below: the simulated camera is set as your card.</p>
@@ -42,7 +43,7 @@ const Busy = ({ busy }: { busy: Progress }) => {
     <div className="busy" role="status">
       <progress value={busy.fraction} max={1} aria-label={busy.phase} /> {busy.phase}
       <Button variant="outline-secondary" size="sm" onClick={session.frame.cancelOpening}>
-        Stop
+        {words.stop}
       </Button>
     </div>
   );
@@ -74,19 +75,19 @@ const MarkPicker = ({
       size="sm"
       variant="outline-secondary"
       className="icon-button"
-      aria-label={`Mark ${tool.name} in the middle`}
-      title="Mark it in the middle; arrow keys move it from there"
+      aria-label={words.markInTheMiddle(tool.name)}
+      title={words.markItInThe}
       onClick={onMiddle}
     >
       <Crosshair size={16} aria-hidden="true" />
     </Button>
     <label className="visually-hidden" htmlFor="mark-pick">
-      Mark
+      {words.mark}
     </label>
     <Form.Select
       id="mark-pick"
       size="sm"
-      title="Drag on the picture to mark it"
+      title={words.dragOnThePicture}
       value={tool.id}
       onChange={(event) => onPick(event.target.value)}
     >
@@ -123,11 +124,11 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   return (
     <section className={`panel picture${place}`} {...getRootProps()}>
       <header className="panel-head">
-        <h2 title={frame?.name}>{frame?.name ?? 'No frame'}</h2>
+        <h2 title={frame?.name}>{frame?.name ?? words.noFrame}</h2>
         <PictureTools look={look} setLook={setLook} onHero={holdHero} />
       </header>
       <Tray />
-      <input {...getInputProps({ accept: ACCEPTED })} aria-label="Frame file" />
+      <input {...getInputProps({ accept: ACCEPTED })} aria-label={words.frameFile} />
       <div className={`picture-box${look.zoom === '1:1' ? ' picture-scroll' : ''}`} ref={box}>
         {frame ? (
           <PictureSheet {...{ frame, look, drawing, tools, tool, highlight }} />
@@ -152,7 +153,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
               }}
             />
             <Segmented
-              label="Zoom"
+              label={words.zoom}
               options={[
                 { id: 'fit', name: `fit ${Math.round(drawing.fitting * 100)} %` },
                 { id: '1:1', name: '1:1' },

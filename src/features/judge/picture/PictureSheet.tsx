@@ -15,6 +15,7 @@ import { PatchLayer } from './PatchLayer.tsx';
 import { Beside, Wipe } from './SecondLayer.tsx';
 import type { Tool } from './tools.ts';
 import type { PictureDrawing } from './usePictureDrawing.ts';
+import { words } from '#ui/wording/judgePicture.ts';
 
 const usePatchLabels = (tools: readonly Tool[]): Readonly<Record<string, string>> => {
   const { numbers } = useCard();
@@ -64,7 +65,7 @@ export const PictureSheet = ({
   return (
     <>
       <div className="picture-sheet" style={size} data-painted={painted} data-size={`${width}×${height}`}>
-        <canvas ref={canvas} role="img" aria-label={`Picture of ${frame.name}`} />
+        <canvas ref={canvas} role="img" aria-label={words.pictureOfNamed(frame.name)} />
         {second && !isBeside && <Wipe {...second} />}
         <Guides
           width={width}

@@ -5,18 +5,19 @@ import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { VIEW_IDS, type JudgeLook, type SetJudgeLook } from '../useJudgeView.ts';
 import { LookMenu } from './LookMenu.tsx';
+import { words } from '#ui/wording/judgePicture.ts';
 
 const views = VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name, says: VIEWS[id].says }));
 
 /** What lies on the picture, each switched on and off. A further one is a row, and a field of the view. */
 const OVERLAYS = [
-  { id: 'contours', name: 'Contours', says: 'A line at each stop, heavier at grey (C)' },
-  { id: 'range', name: 'Card', says: 'Range zebra of the card: fine white stripes (Z)' },
-  { id: 'warning', name: 'Warn', says: 'Warning zebra: broad flame stripes (Z)' },
+  { id: 'contours', name: words.contours, says: words.aLineAtEachKey },
+  { id: 'range', name: words.card, says: words.rangeZebraOfTheKey },
+  { id: 'warning', name: words.warn, says: words.warningZebraBroadFlameKey },
   {
     id: 'clips',
-    name: 'Clip',
-    says: 'What clips, by channel: red upright, green level, blue leaning, all white (X)',
+    name: words.clip,
+    says: words.whatClipsByChannelKey,
   },
 ] as const;
 
@@ -31,7 +32,12 @@ export const PictureTools = ({
   onHero: () => void;
 }) => (
   <div className="panel-tools">
-    <Segmented label="View" options={views} value={look.view} onPick={(view) => void setLook({ view })} />
+    <Segmented
+      label={words.view}
+      options={views}
+      value={look.view}
+      onPick={(view) => void setLook({ view })}
+    />
     <div className="toggles">
       {OVERLAYS.map(({ id, name, says }) => (
         <Toggle

@@ -8,6 +8,7 @@ import type { Range } from '#core/signal/scale.ts';
 import { useBench, useSession } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
+import { words } from '#ui/wording/judgePicture.ts';
 
 const isReading = (reading: FrameReading): reading is SampleReading => reading in SAMPLE_READINGS;
 
@@ -39,22 +40,22 @@ export const ReadingControls = () => {
     <span className="reading">
       <Popup
         name={`${info.bitDepth}-bit${info.exactness.exact ? '' : ' *'}`}
-        label="How the file is read"
+        label={words.howTheFileIs}
         says={info.evidence}
         placement="top-start"
       >
         <dl className="reading-facts">
-          <dt>Source</dt>
+          <dt>{words.source}</dt>
           <dd>{info.container}</dd>
-          <dt>Size</dt>
+          <dt>{words.size}</dt>
           <dd className="num">
             {info.width}×{info.height}
           </dd>
-          <dt>Read as</dt>
+          <dt>{words.readAs}</dt>
           <dd>{info.evidence}</dd>
           {clip && (
             <>
-              <dt>Clip</dt>
+              <dt>{words.clip}</dt>
               <dd>
                 {clip.times.length} frames, {clip.rate.toFixed(clip.rate % 1 === 0 ? 0 : 2)} a second
                 {clip.variable ? ', varying' : ''}
@@ -62,18 +63,18 @@ export const ReadingControls = () => {
               </dd>
             </>
           )}
-          <dt>Codes</dt>
+          <dt>{words.codes}</dt>
           <dd>{info.exactness.exact ? 'as in the file' : `not exact: ${info.exactness.why}`}</dd>
           {tags.map(([name, tag]) => (
             <div key={name} className="fact">
               <dt>{name}</dt>
-              <dd>{tag ?? <span className="quiet">not told</span>}</dd>
+              <dd>{tag ?? <span className="quiet">{words.notTold}</span>}</dd>
             </div>
           ))}
         </dl>
         {frame.kind === 'still' && reading && (
           <>
-            <Form.Label htmlFor="reading-samples">How the samples are read</Form.Label>
+            <Form.Label htmlFor="reading-samples">{words.howTheSamplesAre}</Form.Label>
             <Form.Select
               id="reading-samples"
               size="sm"
@@ -92,7 +93,7 @@ export const ReadingControls = () => {
           </>
         )}
         <Form.Label className="mt-2" htmlFor="reading-referred">
-          What the codes stand for
+          {words.whatTheCodesStand}
         </Form.Label>
         <Form.Select
           id="reading-referred"
@@ -100,21 +101,21 @@ export const ReadingControls = () => {
           value={referred}
           onChange={(event) => again({ referred: event.target.value as Referred })}
         >
-          <option value="recorded">light through the profile of the card</option>
-          <option value="display">a finished picture for a display</option>
+          <option value="recorded">{words.lightThroughTheProfile}</option>
+          <option value="display">{words.aFinishedPictureFor}</option>
         </Form.Select>
         <Button variant="outline-secondary" size="sm" className="mt-2" onClick={() => void save()}>
-          Save the codes as PNG
+          {words.saveTheCodesAs}
         </Button>
       </Popup>
       <Form.Select
         size="sm"
-        aria-label="Range of the codes"
+        aria-label={words.rangeOfTheCodes}
         value={range}
         onChange={(event) => again({ range: event.target.value as Range })}
       >
-        <option value="legal">legal</option>
-        <option value="full">full</option>
+        <option value="legal">{words.legal}</option>
+        <option value="full">{words.full}</option>
       </Form.Select>
     </span>
   );

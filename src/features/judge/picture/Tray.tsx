@@ -4,6 +4,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useKey } from '#ui/shell/useKey.ts';
+import { words } from '#ui/wording/judgePicture.ts';
 
 /** The files that were opened together: which is at hand, the way to the others, and why one was refused. */
 export const Tray = () => {
@@ -17,12 +18,12 @@ export const Tray = () => {
   if (!tray || tray.items.length < 2) return null;
   const { items, at } = tray;
   return (
-    <div className="tray" role="group" aria-label="Tray">
+    <div className="tray" role="group" aria-label={words.tray}>
       <Button
         variant="bare"
         className="icon-button"
-        aria-label="File before"
-        title="File before (Shift N)"
+        aria-label={words.fileBefore}
+        title={words.fileBeforeKey}
         disabled={at === 0}
         onClick={() => go(-1)}
       >
@@ -34,8 +35,8 @@ export const Tray = () => {
       <Button
         variant="bare"
         className="icon-button"
-        aria-label="Next file"
-        title="Next file (N)"
+        aria-label={words.nextFile}
+        title={words.nextFileKey}
         disabled={at === items.length - 1}
         onClick={() => go(1)}
       >

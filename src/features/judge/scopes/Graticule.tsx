@@ -9,6 +9,7 @@ import {
 } from '#core/scopes/vectorscopePicture.ts';
 import { LUMA, type LumaId } from '#core/signal/luma.ts';
 import type { Coding } from '#core/signal/scale.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 const LEVELS = [0.75, 1] as const;
 
@@ -46,7 +47,7 @@ export const Graticule = ({
       <line className="axis-line" x1={cx} x2={cx} y1={0} y2={size} />
       <line className="skin-line" x1={cx} y1={cy} x2={skinX} y2={skinY} />
       <text className="skin-name" x={skinX} y={skinY - 4} textAnchor="middle">
-        skin
+        {words.skin}
       </text>
       {BAR_IDS.flatMap((bar) =>
         LEVELS.map((level) => {
@@ -71,7 +72,7 @@ export const Graticule = ({
         </text>
       )}
       <text className="quiet-name" x="4" y={size - 20}>
-        Cb → Cr ↑
+        {words.cbCr}
       </text>
       <text className="quiet-name" x="4" y={size - 5}>
         {LUMA[matrix].name}

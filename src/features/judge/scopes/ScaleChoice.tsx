@@ -3,11 +3,12 @@
 import { SCOPES, type ScopeScale } from '#core/scopes/scopeList.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import type { ScopeChoice } from './useScopeChoice.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 const SCALE_NAMES: { readonly [K in ScopeScale]: { name: string; says: string } } = {
-  stops: { name: 'stops', says: 'Stops from middle grey, through the profile' },
-  percent: { name: '%', says: '% of signal' },
-  code: { name: 'code', says: 'Code values of the recording' },
+  stops: { name: 'stops', says: words.stopsFromMiddleGrey },
+  percent: { name: '%', says: words.ofSignal },
+  code: { name: 'code', says: words.codeValuesOfThe },
 };
 
 /** The scale of a scope's levels; nothing where it has none. */
@@ -16,7 +17,7 @@ export const ScaleChoice = ({ scope, scale, pickScale }: ScopeChoice) => {
   if (scales.length === 0) return null;
   return (
     <Segmented
-      label="Scope scale"
+      label={words.scopeScale}
       options={scales.map((id) => ({ id, ...SCALE_NAMES[id] }))}
       value={scale}
       onPick={pickScale}

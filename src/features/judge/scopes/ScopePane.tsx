@@ -10,12 +10,13 @@ import { ScopeScreen } from './ScopeScreen.tsx';
 import { ScopeSettings } from './ScopeSettings.tsx';
 import { useScopeChoice, type ScopeChoice, type ScopeSlot } from './useScopeChoice.ts';
 import { useScopeDrawing } from './useScopeDrawing.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 const ScopePicker = ({ slot, scope, pickScope }: ScopeChoice) => (
   <Form.Select
     size="sm"
     className="scope-pick"
-    aria-label={`${slot === 'first' ? 'First' : 'Second'} scope`}
+    aria-label={words.scope(slot === 'first' ? 'First' : 'Second')}
     title={SCOPES[scope].says}
     value={scope}
     onChange={(event) => pickScope(event.target.value as ScopeId)}
@@ -33,8 +34,8 @@ const EnlargeButton = ({ isLarge, enlarge }: ScopeChoice) => (
     variant="outline-secondary"
     size="sm"
     className="icon-button"
-    aria-label={isLarge ? 'Back to its place' : 'Large'}
-    title={isLarge ? 'Back to its place' : 'Change places with the picture'}
+    aria-label={isLarge ? words.backToItsPlace : words.large}
+    title={isLarge ? words.backToItsPlace : words.changePlacesWithThe}
     aria-pressed={isLarge}
     onClick={enlarge}
   >

@@ -9,6 +9,7 @@ import { Levels } from './Levels.tsx';
 import { movedByKey, scopeGeometry, type Geometry, type Point, type Reading } from './scopeGeometry.ts';
 import type { ScopeChoice } from './useScopeChoice.ts';
 import type { ScopeDrawing } from './useScopeDrawing.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 type Props = { readonly choice: ScopeChoice; readonly drawing: ScopeDrawing };
 
@@ -70,7 +71,7 @@ export const ScopeScreen = ({ choice, drawing }: Props) => {
       ref={box}
       role="group"
       tabIndex={0}
-      aria-label={`${name}: arrow keys read it off`}
+      aria-label={words.arrowKeysReadIt(name)}
       onPointerMove={onMove}
       onPointerLeave={() => setPointer(undefined)}
       onKeyDown={onKey}
@@ -88,7 +89,7 @@ export const ScopeScreen = ({ choice, drawing }: Props) => {
           <Grid choice={choice} drawing={drawing} geometry={geometry} box={size} reading={reading} />
         </>
       ) : (
-        <Empty title="No frame, no scope" />
+        <Empty title={words.noFrameNoScope} />
       )}
       {problem && <p className="field-error">{problem}</p>}
     </div>

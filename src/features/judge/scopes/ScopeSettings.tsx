@@ -11,6 +11,7 @@ import { ScaleChoice } from './ScaleChoice.tsx';
 import { regionOptions } from './scopeRegion.ts';
 import type { ScopeChoice } from './useScopeChoice.ts';
 import { REACHES, type ScopeDrawing } from './useScopeDrawing.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 type Props = { readonly choice: ScopeChoice; readonly drawing: ScopeDrawing };
 
@@ -19,7 +20,7 @@ const MadeOf = ({ slot, of, pickOf }: ScopeChoice) => {
   const patches = useSession((state) => state.patches);
   return (
     <>
-      <Form.Label htmlFor={`of-${slot}`}>Made of</Form.Label>
+      <Form.Label htmlFor={`of-${slot}`}>{words.madeOf}</Form.Label>
       <Form.Select id={`of-${slot}`} size="sm" value={of} onChange={(event) => pickOf(event.target.value)}>
         {regionOptions(patches, subjects).map(({ id, name }) => (
           <option key={id} value={id}>
@@ -49,20 +50,20 @@ const Brightness = ({ choice: { slot }, drawing: { settings, change } }: Props) 
 
 const ChromaPlane = ({ settings, change, matrix, recorded }: ScopeDrawing) => (
   <>
-    <span className="form-label">Zoom</span>
+    <span className="form-label">{words.zoom}</span>
     <Segmented
-      label="Vectorscope zoom"
+      label={words.vectorscopeZoom}
       options={REACHES.map((one, i) => ({ id: String(i), name: `${1 / one}×` }))}
       value={String(settings.zoom)}
       onPick={(id) => change({ zoom: Number(id) })}
     />
-    <span className="form-label mt-2 d-block">Matrix</span>
+    <span className="form-label mt-2 d-block">{words.matrix}</span>
     <Segmented
-      label="Vectorscope matrix"
+      label={words.vectorscopeMatrix}
       options={LUMA_IDS.map((id) => ({
         id,
         name: LUMA[id].name,
-        says: id === recorded ? 'The recording’s own' : 'Worked out from R′G′B′',
+        says: id === recorded ? words.theRecordingsOwn : words.workedOutFromRgb,
       }))}
       value={matrix}
       onPick={(id) => change({ matrix: id })}
@@ -76,7 +77,12 @@ export const ScopeSettings = ({ choice, drawing }: Props) => {
   const { plane } = SCOPES[choice.scope];
   const moves = frame !== undefined && frame.kind !== 'still';
   return (
-    <Popup name="Set" label="Scope settings" says="Scale, part, brightness, hold, zoom" placement="top-end">
+    <Popup
+      name={words.set}
+      label={words.scopeSettings}
+      says={words.scalePartBrightnessHold}
+      placement="top-end"
+    >
       {choice.slot === 'second' && <ScaleChoice {...choice} />}
       <MadeOf {...choice} />
       <Brightness choice={choice} drawing={drawing} />
@@ -85,8 +91,8 @@ export const ScopeSettings = ({ choice, drawing }: Props) => {
         <div className="mt-2">
           <Toggle
             on={settings.hold}
-            name="Hold peaks"
-            says="Everything seen since it is on stays drawn"
+            name={words.holdPeaks}
+            says={words.everythingSeenSinceIt}
             onFlip={() => change({ hold: !settings.hold })}
           />
         </div>

@@ -2,6 +2,7 @@ import type { ScopeScale } from '#core/scopes/scopeList.ts';
 import { codeToSignal, maxCode, signalToCode, type Coding } from '#core/signal/scale.ts';
 import type { Profile } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 export type ScopeAxis = {
   readonly name: string;
@@ -23,7 +24,7 @@ export const scopeAxis = (scale: ScopeScale, coding: Coding, profile: Profile): 
   const quarter = (top + 1) / 8;
   const axes: { readonly [K in ScopeScale]: () => ScopeAxis } = {
     stops: () => ({
-      name: 'stops from grey',
+      name: words.stopsFromGrey,
       range: [-8.6, 7],
       ticks: every(-8, 6, 2),
       print: (v) => printStops(v),
@@ -31,7 +32,7 @@ export const scopeAxis = (scale: ScopeScale, coding: Coding, profile: Profile): 
       ofStops: (stops) => stops,
     }),
     percent: () => ({
-      name: '% of signal',
+      name: words.ofSignal,
       range: [-8, 110],
       ticks: every(0, 100, 20),
       print: (v) => `${v}`,

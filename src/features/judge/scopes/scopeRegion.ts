@@ -1,6 +1,7 @@
 import type { Rect } from '#core/frame/frame.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import { patchName } from '#ui/patchName.ts';
+import { words } from '#ui/wording/judgeScopes.ts';
 
 /** Share of the width that a column takes. */
 const COLUMN_SHARE = 0.02;
@@ -27,7 +28,7 @@ export const regionOptions = (
   patches: readonly Patch[],
   subjects: readonly { readonly id: string; readonly name: string }[],
 ): readonly { readonly id: string; readonly name: string }[] => [
-  { id: 'frame', name: 'the whole frame' },
+  { id: 'frame', name: words.theWholeFrame },
   ...patches.map((patch) => ({ id: patch.id, name: `patch: ${patchName(patch, subjects)}` })),
   ...[0.25, 0.5, 0.75].map((at) => ({ id: `column@${at}`, name: `column at ${100 * at} %` })),
 ];

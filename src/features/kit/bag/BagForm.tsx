@@ -10,6 +10,7 @@ import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { FormProblems, SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import { bagEdit, bagFields, bagForm, bagTexts } from './bagForm.ts';
 import type { BagKind, BagTable, BagTexts } from './kinds/bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 /** A thing of the bag, new or changed in place. */
 export const BagForm = ({
@@ -56,10 +57,10 @@ export const BagForm = ({
         <FormProblems className="bag-wide" />
         <div className="bag-wide d-flex gap-2">
           <Button type="submit" variant="primary" size="sm" disabled={form.formState.isSubmitting}>
-            {record ? 'Save' : `Add ${kind.one}`}
+            {record ? words.save : words.addNamed(kind.one)}
           </Button>
           <Button variant="outline-secondary" size="sm" onClick={onDone}>
-            Leave as it was
+            {words.leaveAsItWas}
           </Button>
         </div>
       </Form>

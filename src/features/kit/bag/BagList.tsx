@@ -11,6 +11,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { BagForm } from './BagForm.tsx';
 import { bagAddition, bagRemoval } from './bagForm.ts';
 import type { BagKind, BagTable } from './kinds/bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 /** One kind of thing in the bag: a line each, changed in place. */
 export const BagList = ({ kind }: { kind: BagKind }) => {
@@ -39,7 +40,7 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
       {open === 'new' && <BagForm kind={kind} onDone={() => setOpen(undefined)} />}
       {rows.length === 0 && open !== 'new' && (
         <p className="mb-0">
-          <span className="quiet">None yet.</span>{' '}
+          <span className="quiet">{words.noneYet}</span>{' '}
           {common.length > 0 && (
             <Button
               variant="outline-secondary"
@@ -63,15 +64,15 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
                 <span className="take-tools">
                   <Button
                     variant="bare"
-                    aria-label={`Change ${record.name}`}
+                    aria-label={words.changeNamed(record.name)}
                     onClick={() => setOpen(record.id)}
                   >
                     <Pencil size={16} aria-hidden />
                   </Button>
                   <Button
                     variant="bare"
-                    aria-label={`Duplicate ${record.name}`}
-                    title="Duplicate"
+                    aria-label={words.duplicateNamed(record.name)}
+                    title={words.duplicate}
                     onClick={() => {
                       const name = freeNameAmong(rows, `${record.name} copy`);
                       add([
@@ -83,7 +84,7 @@ export const BagList = ({ kind }: { kind: BagKind }) => {
                   </Button>
                   <Button
                     variant="bare"
-                    aria-label={`Take ${record.name} out`}
+                    aria-label={words.takeOutNamed(record.name)}
                     onClick={() => void book.edit(bagRemoval(kind, record, records))}
                   >
                     <Trash2 size={16} aria-hidden />

@@ -6,10 +6,11 @@ import type { Selection } from '#store/selection.ts';
 import { TABLES, type RecordOf } from '#store/tables.ts';
 import { issueWords } from '#store/words.ts';
 import type { BagField, BagKind, BagTable, BagTexts } from './kinds/bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 /** The questions of a kind, its name first. */
 export const bagFields = ({ fields }: BagKind): readonly BagField[] => [
-  { id: 'name', label: 'Name', empty: '' },
+  { id: 'name', label: words.name, empty: '' },
   ...fields,
 ];
 
@@ -64,7 +65,7 @@ export const bagAddition = (
   pieces: readonly RecordOf<BagTable>[],
   selection: Selection,
 ): Edit => ({
-  label: pieces.length === 1 ? `${kind.one} ${pieces[0].name}` : `Common ${kind.title}`,
+  label: pieces.length === 1 ? `${kind.one} ${pieces[0].name}` : words.commonNamed(kind.title),
   changes: pieces.flatMap((piece): Change[] => [
     { table: kind.table, id: piece.id, after: piece } as Change,
     ...(kind.added?.(piece.id, selection) ?? []),
@@ -73,7 +74,7 @@ export const bagAddition = (
 
 /** Takes a record out of the bag; undo brings it back with all that named it. */
 export const bagRemoval = (kind: BagKind, record: RecordOf<BagTable>, records: BookRecords): Edit => ({
-  label: `${record.name} out of the bag`,
+  label: words.outOfTheBag(record.name),
   changes: [
     { table: kind.table, id: record.id, before: record },
     ...(kind.removed?.(record.id, records) ?? []),

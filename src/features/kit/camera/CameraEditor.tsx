@@ -20,6 +20,7 @@ import {
 } from './fields.ts';
 import { LeanMeasure } from './LeanMeasure.tsx';
 import { NoiseMeasure } from './NoiseMeasure.tsx';
+import { words } from '#ui/wording/kitCamera.ts';
 
 const FieldInput = ({ id }: { id: CameraFieldId }) => {
   const { label, span, options, lines, isWords, turns } = fieldOf(id);
@@ -45,7 +46,7 @@ const FieldInput = ({ id }: { id: CameraFieldId }) => {
       className={span}
       isNumber={!isWords}
       lines={lines}
-      hint={lines ? '30 intra 500' : undefined}
+      hint={lines ? words.at30Intra500 : undefined}
     />
   );
 };
@@ -77,7 +78,7 @@ const Fold = ({ group, isOpen, onFlip }: { group: GroupId; isOpen: boolean; onFl
       <h3>
         <Button variant="bare" aria-expanded={isOpen} aria-controls={id} onClick={onFlip}>
           <span aria-hidden>{isOpen ? '▾' : '▸'}</span> {GROUPS[group].title}
-          {isWrong && <span className="text-warn"> to mend</span>}
+          {isWrong && <span className="text-warn"> {words.toMend}</span>}
         </Button>
       </h3>
       {isOpen && (
@@ -107,7 +108,7 @@ export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
   const save = form.handleSubmit(
     async (after) => {
       const changes = [{ table: 'cameras' as const, id: was.id, before: was, after }];
-      if (await book.edit({ label: `Camera ${after.name}`, changes })) onDone();
+      if (await book.edit({ label: words.cameraNamed(after.name), changes })) onDone();
     },
     (errors) => {
       const wrong = Object.keys(errors).flatMap((id) => groupOf(id as CameraFieldId) ?? []);
@@ -125,10 +126,10 @@ export const CameraEditor = ({ onDone }: { onDone: () => void }) => {
         <FormProblems />
         <div className="d-flex gap-2 mt-2">
           <Button type="submit" variant="primary" disabled={form.formState.isSubmitting}>
-            Save camera
+            {words.saveCamera}
           </Button>
           <Button variant="outline-secondary" onClick={onDone}>
-            Leave as it was
+            {words.leaveAsItWas}
           </Button>
         </div>
       </Form>

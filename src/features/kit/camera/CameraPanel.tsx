@@ -15,6 +15,7 @@ import { later } from '#ui/later.tsx';
 import { addCamera } from './cameraModel.ts';
 import { startsAs, startsWords } from './starts.ts';
 import { leanWords, noiseWords } from './words.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 const zebraKinds = (kinds: CameraRecord['zebra']['kinds']) =>
   kinds.length === 2 ? 'range and limit' : kinds[0] === 'range' ? 'range only' : 'limit only';
@@ -83,7 +84,7 @@ const Starts = () => {
   return (
     <div className="camera-starts">
       <p className="mb-1">
-        <span className="quiet">New set-ups start with</span> {startsWords(records, camera)}
+        <span className="quiet">{words.newSetUpsStart}</span> {startsWords(records, camera)}
       </p>
       {!dequal(camera.starts ?? {}, as) && (
         <Button
@@ -92,14 +93,14 @@ const Starts = () => {
           title={startsWords(records, { ...camera, starts: as })}
           onClick={() =>
             void book.edit({
-              label: `${camera.name} starts as planned here`,
+              label: words.startsAsPlannedHere(camera.name),
               changes: [
                 { table: 'cameras', id: camera.id, before: camera, after: { ...camera, starts: as } },
               ],
             })
           }
         >
-          Start them as planned here
+          {words.startThemAsPlanned}
         </Button>
       )}
     </div>
@@ -134,10 +135,10 @@ export const CameraPanel = () => {
               onDeleted={() => select({ camera: '' })}
             />
             <Button variant="outline-secondary" size="sm" onClick={() => setEditing(true)}>
-              Edit
+              {words.edit}
             </Button>
             <Link className="btn btn-outline-secondary btn-sm" href={hrefTo('/kit', 'new')}>
-              New camera
+              {words.newCamera}
             </Link>
           </>
         )

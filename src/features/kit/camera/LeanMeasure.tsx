@@ -10,6 +10,7 @@ import { FormProblems, TextField } from '#ui/forms/FormFields.tsx';
 import { resultResolver } from '#ui/forms/resultResolver.ts';
 import { leanFrom } from './measured.ts';
 import { leanWords } from './words.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 type LeanTexts = { readonly card: string; readonly kelvin: string };
 type Lean = NonNullable<CameraRecord['lean']>;
@@ -43,19 +44,19 @@ export const LeanMeasure = ({
       </p>
       <TextField
         name="card"
-        label="Card R G B, % of signal"
+        label={words.cardRGB}
         className="anchor-half lean-card"
         isNumber
         hint="41.2 40.6 39.8"
       />
-      <TextField name="kelvin" label="Light, K" className="anchor-half" isNumber />
+      <TextField name="kelvin" label={words.lightK} className="anchor-half" isNumber />
       <div className="anchor-wide lean-buttons">
         <Button variant="outline-secondary" size="sm" onClick={() => void form.handleSubmit(onLean)()}>
-          Measure lean
+          {words.measureLean}
         </Button>
         {lean && (
           <Button variant="outline-secondary" size="sm" onClick={() => onLean(undefined)}>
-            Forget it
+            {words.forgetIt}
           </Button>
         )}
       </div>
@@ -73,7 +74,7 @@ export const LeanMeasure = ({
               )
             }
           >
-            Take the card marked in Judge
+            {words.takeTheCardMarked}
           </Button>
         </div>
       )}

@@ -8,6 +8,7 @@ import { FormProblems, TextField } from '#ui/forms/FormFields.tsx';
 import { resultResolver } from '#ui/forms/resultResolver.ts';
 import { noiseFrom } from './measured.ts';
 import { noiseWords } from './words.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 const TEXTS = [
   ['dark', 'Lens cap on: ± codes'],
@@ -52,7 +53,7 @@ export const NoiseMeasure = ({
             void form.handleSubmit(({ noise: found, floorStops }) => onNoise(found, floorStops))()
           }
         >
-          Work out the floor
+          {words.workOutTheFloor}
         </Button>
       </div>
       <FormProblems className="anchor-wide" />

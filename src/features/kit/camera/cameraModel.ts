@@ -6,6 +6,7 @@ import { cameraSchema, type CameraRecord } from '#store/records/camera.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import { issueWords } from '#store/words.ts';
 import { CAMERA_FIELD_IDS, fieldOf, type CameraFieldId } from './fields.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 /** A camera as its owner types it, and what was measured meanwhile. */
 export type CameraFields = { readonly [K in CameraFieldId]: string } & {
@@ -69,7 +70,7 @@ export const cameraForm = (was: CameraRecord) =>
  * goes along.
  */
 export const addCamera = (like: CameraRecord, setup: SetupRecord, id: string, name: string): Edit => ({
-  label: `New camera ${name}`,
+  label: words.newCameraNamed(name),
   changes: [
     { table: 'cameras', id, after: { ...asOwn(like), id, name, job: '', lean: undefined, noise: undefined } },
     {

@@ -4,6 +4,7 @@ import { turnedShutters } from '#core/exposure/shutter.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { above0, field, numbersIn, pair, rising, span, typedField, wholes, type Field } from './field.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 const isoRange = (text: string): readonly [number, number] | undefined => {
   const range =
@@ -42,19 +43,19 @@ const turnedList: NonNullable<Field['turns']> = (to, { shutterBy, shutters }, fp
 
 export const exposureFields = {
   baseIsos: typedField({
-    label: 'Base ISO, one or two',
+    label: words.baseIsoOneOr,
     span: 'anchor-half',
     print: (camera) => camera.baseIsos.join(', '),
     parse: wholes,
-    says: 'Base ISO: type one or two whole numbers, such as 800, 3200',
+    says: words.baseIsoTypeOne,
     put: (camera, baseIsos) => ({ ...camera, baseIsos }),
   }),
   isos: typedField({
-    label: 'ISO from, to',
+    label: words.isoFromTo,
     span: 'anchor-half',
     print: (camera) => span(camera.isos),
     parse: isoRange,
-    says: 'ISO range: type the lowest and the highest, such as 100 to 12800',
+    says: words.isoRangeTypeThe,
     put: (camera, [low, high]) => {
       const marked = ISO_SPEEDS.filter((iso) => iso >= low && iso <= high);
       const inside = camera.baseIsos.filter((base) => base >= low && base <= high);
@@ -66,15 +67,15 @@ export const exposureFields = {
     },
   }),
   extendedUnder: typedField({
-    label: 'Extended low under ISO',
+    label: words.extendedLowUnderIso,
     span: 'anchor-half',
     print: (camera) => (camera.extendedUnder === undefined ? '' : String(camera.extendedUnder)),
     parse: nativeFrom,
-    says: 'Extended low: type the lowest native ISO, or leave it empty',
+    says: words.extendedLowTypeThe,
     put: (camera, [extendedUnder]) => ({ ...camera, extendedUnder }),
   }),
   sensitivity: field<CameraRecord['sensitivity']>({
-    label: 'The ISO dial moves',
+    label: words.theIsoDialMoves,
     span: 'anchor-half',
     options: [
       ['gain', 'the recording (gain)'],
@@ -84,15 +85,15 @@ export const exposureFields = {
     put: (camera, sensitivity) => ({ ...camera, sensitivity }),
   }),
   irises: typedField({
-    label: 'Iris, or one if fixed',
+    label: words.irisOrOneIf,
     span: 'anchor-half',
     print: (camera) => (camera.fixedIris === undefined ? span(camera.irises) : String(camera.fixedIris)),
     parse: irises,
-    says: 'Iris: type the widest and the smallest, such as 1.4 to 22, or one number for a fixed lens',
+    says: words.irisTypeTheWidest,
     put: (camera, value) => ({ ...camera, ...value }),
   }),
   shutterBy: field<CameraRecord['shutterBy']>({
-    label: 'Shutter set by',
+    label: words.shutterSetBy,
     span: 'anchor-half',
     options: [
       ['angle', 'angle, °'],
@@ -103,11 +104,11 @@ export const exposureFields = {
     turns: turnedList,
   }),
   shutters: typedField({
-    label: 'Its list, in ° or 1/x',
+    label: words.itsListInOr,
     span: 'anchor-wide',
     print: (camera) => camera.shutters.join(' '),
     parse: shuttersIn,
-    says: 'Shutter: type what the dial offers, such as 90 172.8 180 or 50 100 200',
+    says: words.shutterTypeWhatThe,
     put: (camera, shutters) => ({ ...camera, shutters }),
     check: ({ shutterBy, shutters }) =>
       shutterBy === 'angle' && shutters.some((v) => v > 360)
@@ -115,7 +116,7 @@ export const exposureFields = {
         : undefined,
   }),
   meterModes: field<string>({
-    label: 'Meter modes',
+    label: words.meterModes,
     span: 'anchor-half',
     isWords: true,
     print: (camera) => camera.meter.modes.join(', '),
@@ -125,19 +126,19 @@ export const exposureFields = {
     },
   }),
   meterScale: typedField({
-    label: 'Its scale, ±',
+    label: words.itsScale,
     span: 'anchor-quarter',
     print: (camera) => String(camera.meter.scale),
     parse: above0,
-    says: 'Meter scale: type the stops it shows either side, such as 2',
+    says: words.meterScaleTypeThe,
     put: (camera, scale) => inMeter(camera, { scale }),
   }),
   meterBias: typedField({
-    label: 'Meter shows over by',
+    label: words.meterShowsOverBy,
     span: 'anchor-quarter',
     print: (camera) => String(camera.meter.bias),
     parse: parseStops,
-    says: 'Meter bias: type stops, such as 0 or +0.5',
+    says: words.meterBiasTypeStops,
     put: (camera, bias) => inMeter(camera, { bias }),
   }),
 } as const;

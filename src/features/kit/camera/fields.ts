@@ -4,14 +4,15 @@ import type { Field } from './field.ts';
 import { noiseFields } from './noiseFields.ts';
 import { recordingFields } from './recordingFields.ts';
 import { zebraFields } from './zebraFields.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 /** Folded parts of the editor, in the order a menu is read. A further question is a row of one of them. */
 export const GROUPS = {
-  recording: { title: 'Recording', fields: recordingFields },
-  exposure: { title: 'ISO, iris, shutter, meter', fields: exposureFields },
-  zebra: { title: 'Zebra and waveform', fields: zebraFields },
-  balance: { title: 'White balance and lean', fields: balanceFields },
-  noise: { title: 'Noise and floor', fields: noiseFields },
+  recording: { title: words.recording, fields: recordingFields },
+  exposure: { title: words.isoIrisShutterMeter, fields: exposureFields },
+  zebra: { title: words.zebraAndWaveform, fields: zebraFields },
+  balance: { title: words.whiteBalanceAndLean, fields: balanceFields },
+  noise: { title: words.noiseAndFloor, fields: noiseFields },
 } as const;
 
 export type GroupId = keyof typeof GROUPS;

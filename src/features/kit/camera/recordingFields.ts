@@ -1,6 +1,7 @@
 import { parseNumber } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { field, typedField } from './field.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 const RECORDING = /^\s*(\d+(?:[.,]\d+)?)\s*(?:fps)?\s+(.+?)\s+(\d+(?:[.,]\d+)?)\s*(?:Mb\/s)?\s*$/i;
 const recordings = (text: string): CameraRecord['recordings'] | undefined => {
@@ -16,23 +17,23 @@ const recordings = (text: string): CameraRecord['recordings'] | undefined => {
 
 export const recordingFields = {
   name: typedField({
-    label: 'Name',
+    label: words.name,
     span: 'anchor-half',
     isWords: true,
     print: (camera) => camera.name,
     parse: (text) => text.trim() || undefined,
-    says: 'Name: give the camera a name',
+    says: words.nameGiveTheCamera,
     put: (camera, name) => ({ ...camera, name }),
   }),
   job: field<string>({
-    label: 'Job',
+    label: words.job,
     span: 'anchor-half',
     isWords: true,
     print: (camera) => camera.job,
     put: (camera, job) => ({ ...camera, job: job.trim() }),
   }),
   bitDepth: field<string>({
-    label: 'Bits',
+    label: words.bits,
     span: 'anchor-quarter',
     options: ['8', '10', '12'].map((bits) => [bits, bits]),
     print: (camera) => String(camera.coding.bitDepth),
@@ -42,14 +43,14 @@ export const recordingFields = {
     }),
   }),
   chroma: field<CameraRecord['chroma']>({
-    label: 'Chroma',
+    label: words.chroma,
     span: 'anchor-quarter',
     options: ['4:2:0', '4:2:2', '4:4:4'].map((chroma) => [chroma, chroma]),
     print: (camera) => camera.chroma,
     put: (camera, chroma) => ({ ...camera, chroma }),
   }),
   range: field<CameraRecord['coding']['range']>({
-    label: 'Range',
+    label: words.range,
     span: 'anchor-half',
     options: [
       ['legal', 'legal'],
@@ -59,12 +60,12 @@ export const recordingFields = {
     put: (camera, range) => ({ ...camera, coding: { ...camera.coding, range } }),
   }),
   recordings: typedField({
-    label: 'Up to fps, codec, Mb/s: one a line',
+    label: words.upToFpsCodec,
     span: 'anchor-wide',
     lines: 2,
     print: (camera) => camera.recordings.map((r) => `${r.upToFps} ${r.codec} ${r.mbps}`).join('\n'),
     parse: recordings,
-    says: 'Recording: a line is frame rate, codec and Mb/s, such as 30 intra 500',
+    says: words.recordingALineIs,
     put: (camera, list) => ({ ...camera, recordings: list }),
   }),
 } as const;

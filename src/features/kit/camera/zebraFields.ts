@@ -1,6 +1,7 @@
 import { SCALE_IDS, SCALES } from '#core/signal/scale.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { above0, field, pair, rising, span, typedField } from './field.ts';
+import { words } from '#ui/wording/kitCamera.ts';
 
 type Zebra = CameraRecord['zebra'];
 
@@ -19,28 +20,28 @@ const inLimit = (camera: CameraRecord, part: Partial<Zebra['lowerLimit']>) =>
 
 export const zebraFields = {
   zebraScale: field<Zebra['scale']>({
-    label: 'Zebra is set in',
+    label: words.zebraIsSetIn,
     span: 'anchor-half',
     options: SCALE_IDS.map((id) => [id, SCALES[id].name]),
     print: (camera) => camera.zebra.scale,
     put: (camera, scale) => inZebra(camera, { scale }),
   }),
   zebraReads: field<Zebra['reads']>({
-    label: 'Zebra reads',
+    label: words.zebraReads,
     span: 'anchor-half',
     options: PICTURES,
     print: (camera) => camera.zebra.reads,
     put: (camera, reads) => inZebra(camera, { reads }),
   }),
   waveformReads: field<CameraRecord['waveformReads']>({
-    label: 'Waveform reads',
+    label: words.waveformReads,
     span: 'anchor-half',
     options: PICTURES,
     print: (camera) => camera.waveformReads,
     put: (camera, waveformReads) => ({ ...camera, waveformReads }),
   }),
   zebraFollows: field<string>({
-    label: 'Its view assist follows the placement',
+    label: words.itsViewAssistFollows,
     span: 'anchor-wide',
     options: [
       ['', 'don’t know: film the card once at +1 and look'],
@@ -54,7 +55,7 @@ export const zebraFields = {
     },
   }),
   zebraKinds: field<string>({
-    label: 'Kinds',
+    label: words.kinds,
     span: 'anchor-quarter',
     options: [
       ['range lowerLimit', 'both'],
@@ -65,50 +66,50 @@ export const zebraFields = {
     put: (camera, kinds) => inZebra(camera, { kinds: kinds.split(' ') as Zebra['kinds'] }),
   }),
   zebraSlots: field<string>({
-    label: 'Zebras at once',
+    label: words.zebrasAtOnce,
     span: 'anchor-quarter',
     options: ['1', '2', '3', '4'].map((n) => [n, n]),
     print: (camera) => String(camera.zebra.slots),
     put: (camera, slots) => inZebra(camera, { slots: Number(slots) }),
   }),
   zebraRange: typedField({
-    label: 'Zebra levels',
+    label: words.zebraLevels,
     span: 'anchor-half',
     print: ({ zebra }) => span([zebra.range.min, zebra.range.max]),
     parse: pair,
-    says: 'Zebra: levels run from lowest to highest, such as 30 to 100',
+    says: words.zebraLevelsRunFrom,
     put: (camera, [min, max]) => inRange(camera, { min, max }),
   }),
   zebraStep: typedField({
-    label: 'Zebra in steps of',
+    label: words.zebraInStepsOf,
     span: 'anchor-quarter',
     print: ({ zebra }) => String(zebra.range.step),
     parse: above0,
-    says: 'Zebra: levels need a step, such as 5',
+    says: words.zebraLevelsNeedA,
     put: (camera, step) => inRange(camera, { step }),
   }),
   tolerances: typedField({
-    label: '± offered',
+    label: words.offered,
     span: 'anchor-quarter',
     print: ({ zebra }) => zebra.range.tolerances.join(' '),
     parse: rising,
-    says: 'Tolerances: type what ± the zebra offers, such as 2 5 10',
+    says: words.tolerancesTypeWhatThe,
     put: (camera, tolerances) => inRange(camera, { tolerances }),
   }),
   warningRange: typedField({
-    label: 'Warning levels',
+    label: words.warningLevels,
     span: 'anchor-half',
     print: ({ zebra }) => span([zebra.lowerLimit.min, zebra.lowerLimit.max]),
     parse: pair,
-    says: 'Warning: levels run from lowest to highest, such as 70 to 100',
+    says: words.warningLevelsRunFrom,
     put: (camera, [min, max]) => inLimit(camera, { min, max }),
   }),
   warningStep: typedField({
-    label: 'Warning in steps of',
+    label: words.warningInStepsOf,
     span: 'anchor-half',
     print: ({ zebra }) => String(zebra.lowerLimit.step),
     parse: above0,
-    says: 'Warning: levels need a step, such as 5',
+    says: words.warningLevelsNeedA,
     put: (camera, step) => inLimit(camera, { step }),
   }),
 } as const;

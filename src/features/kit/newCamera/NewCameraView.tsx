@@ -14,6 +14,7 @@ import { scaleOptions } from '../ways/scaleOptions.ts';
 import { PLAIN_CAMERA } from './plainCamera.ts';
 import { newCameraEdit, newCameraForm, profileWords, type NewCamera } from './newCameraModel.ts';
 import { askedIds, assumedIds, NO_ANSWERS, questionOf, type QuestionId } from './questions.ts';
+import { words } from '#ui/wording/kitNewCamera.ts';
 
 type Values = Record<string, string>;
 
@@ -78,13 +79,13 @@ export const NewCameraView = () => {
   return (
     <FormProvider {...form}>
       <Form className="kit" onSubmit={(event) => void save(event)}>
-        <Panel title="New camera" note="what you do not know can be found out later">
+        <Panel title={words.newCamera} note={words.whatYouDoNot}>
           {askedIds(answers).map((id) => (
             <QuestionRow key={id} id={id} answers={answers} />
           ))}
         </Panel>
         <div className="kit-side new-camera-side">
-          <Panel title="Where it works">
+          <Panel title={words.whereItWorks}>
             {!shoot.isDemo && (
               <Form.Check
                 type="radio"
@@ -99,15 +100,15 @@ export const NewCameraView = () => {
               type="radio"
               name="into"
               id="into-new"
-              label="In a new shoot"
+              label={words.inANewShoot}
               checked={!here}
               onChange={() => setHere(false)}
             />
             {!here && (
-              <TextField name="shootName" label="Name of the shoot" maxLength={80} className="mt-2" />
+              <TextField name="shootName" label={words.nameOfTheShoot} maxLength={80} className="mt-2" />
             )}
           </Panel>
-          <Panel title="What it comes to">
+          <Panel title={words.whatItComesTo}>
             {read.success && read.data.profile && <p>Its profile: {profileWords(read.data)}.</p>}
             {assumed > 0 && (
               <p className="quiet">
@@ -122,7 +123,7 @@ export const NewCameraView = () => {
             </p>
             <FormProblems />
             <Button type="submit" variant="primary" disabled={form.formState.isSubmitting}>
-              Add camera and show its card
+              {words.addCameraAndShow}
             </Button>
           </Panel>
         </div>

@@ -14,6 +14,7 @@ import { printed } from '../ways/printed.tsx';
 import type { PaperScaleId } from '../ways/scaleOptions.ts';
 import { PLAIN_CAMERA } from './plainCamera.ts';
 import { NO_ANSWERS, QUESTION_IDS, questionOf, type Answers, type QuestionId } from './questions.ts';
+import { words } from '#ui/wording/kitNewCamera.ts';
 
 /** What the answers make: a camera, and the profile that its paper gives. */
 export type NewCamera = { readonly camera: CameraRecord; readonly profile?: Omit<ProfileRecord, 'id'> };
@@ -86,7 +87,7 @@ export const newCameraForm = z.pipe(
       profile: {
         name: `${camera.name} profile`.slice(0, 80),
         origin: 'anchors',
-        says: 'Solved from printed numbers.',
+        says: words.solvedFromPrintedNumbers,
         data: solved.value.profile,
       },
     };

@@ -13,6 +13,7 @@ import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { markSaved, savedAt } from '#ui/bench/marker.ts';
 import { download, slug } from '#ui/download.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/kitRecords.ts';
 
 const ZIP = 'application/zip';
 
@@ -28,7 +29,7 @@ const FolderLine = () => {
   if (name === undefined)
     return (
       <Button size="sm" variant="outline-secondary" onClick={() => void chooseFolder(services)}>
-        Back up into a folder by itself
+        {words.backUpIntoA}
       </Button>
     );
   return (
@@ -41,11 +42,11 @@ const FolderLine = () => {
       <div className="d-flex gap-2">
         {isAsking && (
           <Button size="sm" variant="primary" onClick={() => void goOnWithFolder(services)}>
-            Go on writing there
+            {words.goOnWritingThere}
           </Button>
         )}
         <Button size="sm" variant="outline-secondary" onClick={() => void leaveFolder()}>
-          Stop
+          {words.stop}
         </Button>
       </div>
     </>
@@ -69,13 +70,13 @@ const BackupPanel = () => {
     setLast(savedAt());
   };
   return (
-    <Panel title="Back up" note={last ? `last on ${printInstant(last)}` : 'never done here'}>
+    <Panel title={words.backUp} note={last ? words.lastOn(printInstant(last)) : words.neverDoneHere}>
       <p className="quiet">
         Everything in one file: shoots, cameras, profiles, LUTs with their files, the log with its pictures.
         Keep it away from this machine.
       </p>
       <Button variant="primary" disabled={busy} onClick={() => void save()}>
-        {busy ? 'Packing…' : 'Back up everything'}
+        {busy ? words.packing : words.backUpEverything}
       </Button>
       {problem && <p className="field-error mt-2">{problem}</p>}
       <hr />
@@ -98,10 +99,10 @@ const SharePanel = () => {
     if (made.ok) download(`${slug(name)}.candelum.zip`, made.value, ZIP);
   };
   return (
-    <Panel title="One shoot for a colleague" note="added there without overwriting">
+    <Panel title={words.oneShootForA} note={words.addedThereWithoutOverwriting}>
       <Form.Select
         size="sm"
-        aria-label="Shoot to hand over"
+        aria-label={words.shootToHandOver}
         value={chosen}
         onChange={(event) => setChosen(event.target.value)}
       >
@@ -112,7 +113,7 @@ const SharePanel = () => {
         ))}
       </Form.Select>
       <Button size="sm" variant="outline-secondary" className="mt-2" onClick={() => void share()}>
-        Save this shoot
+        {words.saveThisShoot}
       </Button>
       {problem && <p className="field-error mt-2">{problem}</p>}
     </Panel>
@@ -146,7 +147,7 @@ const RoomPanel = () => {
     };
   }, [asked]);
   return (
-    <Panel title="Space in this browser">
+    <Panel title={words.spaceInThisBrowser}>
       {room ? (
         <p>
           <strong className="num">{megabytes(room.used)}</strong> used,{' '}
@@ -164,7 +165,7 @@ const RoomPanel = () => {
           variant="outline-secondary"
           onClick={() => void navigator.storage.persist().finally(() => setAsked(asked + 1))}
         >
-          Ask it to keep them
+          {words.askItToKeep}
         </Button>
       )}
     </Panel>

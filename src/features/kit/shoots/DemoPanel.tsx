@@ -10,6 +10,7 @@ import { useBench, useSelect, useSelection } from '#ui/bench/hooks.ts';
 import { setFirstStart } from '#ui/firstStart/firstStart.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
+import { words } from '#ui/wording/kitShoots.ts';
 
 const awayWords = ({ ownTakes, staying }: PutAway): string[] => [
   'The demo shoot goes with its set-ups, its log, its cameras and its bag, and what you changed in them.',
@@ -45,7 +46,7 @@ const AwayQuestion = ({ onDone }: { onDone: () => void }) => {
       {away && awayWords(away).map((words) => <p key={words}>{words}</p>)}
       <p className="quiet">Undo brings it back as it was; later it comes back as new.</p>
       <Button size="sm" variant="primary" disabled={!away} autoFocus onClick={() => void put()}>
-        Put it away
+        {words.putItAway}
       </Button>
     </>
   );
@@ -63,7 +64,7 @@ export const DemoPanel = () => {
     if ((await book.edit(edit)) && shoot) select({ shoot: shoot.id });
   };
   return (
-    <Panel title="Demo shoot" note={demo ? 'in the records' : 'put away'}>
+    <Panel title={words.demoShoot} note={demo ? words.inTheRecords : words.putAway}>
       <p className="quiet">
         An invented job with its cameras, people, light and log, to look round in and to spoil. Nothing of it
         is counted as yours.
@@ -71,15 +72,15 @@ export const DemoPanel = () => {
       {demo ? (
         <div className="d-flex gap-2">
           <Button size="sm" variant="outline-secondary" onClick={() => setFirstStart({ doors: true })}>
-            Walk round it
+            {words.walkRoundIt}
           </Button>
-          <Popup name="Put the demo away" label="Put the demo away">
+          <Popup name={words.putTheDemoAway} label={words.putTheDemoAway}>
             {(close) => <AwayQuestion onDone={close} />}
           </Popup>
         </div>
       ) : (
         <Button size="sm" variant="outline-secondary" onClick={() => void bring()}>
-          Bring the demo back
+          {words.bringTheDemoBack}
         </Button>
       )}
     </Panel>

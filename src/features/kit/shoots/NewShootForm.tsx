@@ -12,6 +12,7 @@ import { FormProblems, TextField } from '#ui/forms/FormFields.tsx';
 import { printDepth } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { newShootForm, type NewShootFields } from './newShootModel.ts';
+import { words } from '#ui/wording/kitShoots.ts';
 
 /** Name, day and place, and which cameras: a shoot of one's own, empty but for them. */
 export const NewShootForm = () => {
@@ -36,17 +37,17 @@ export const NewShootForm = () => {
     select({ shoot: ids.shoot });
   });
   return (
-    <Panel title="New shoot" note="starts empty, with its cameras">
+    <Panel title={words.newShoot} note={words.startsEmptyWithIts}>
       <FormProvider {...form}>
         <Form className="anchor-form" onSubmit={(event) => void save(event)}>
-          <TextField name="name" label="Name" className="anchor-wide" maxLength={80} />
-          <TextField name="place" label="Place" className="anchor-half" maxLength={200} />
+          <TextField name="name" label={words.name} className="anchor-wide" maxLength={80} />
+          <TextField name="place" label={words.place} className="anchor-half" maxLength={200} />
           <Form.Group className="anchor-half" controlId="new-shoot-day">
-            <Form.Label>First day</Form.Label>
+            <Form.Label>{words.firstDay}</Form.Label>
             <Form.Control type="date" {...form.register('day')} />
           </Form.Group>
           <fieldset className="anchor-wide tick-list">
-            <legend>Cameras</legend>
+            <legend>{words.cameras}</legend>
             {cameras.map(({ id, name, isDemo, ...rest }) => (
               <Form.Check
                 key={id}
@@ -58,7 +59,7 @@ export const NewShootForm = () => {
               />
             ))}
             <Link className="btn btn-outline-secondary btn-sm" href={hrefTo('/kit', 'new')}>
-              Set up a new camera
+              {words.setUpANew}
             </Link>
           </fieldset>
           <FormProblems className="anchor-wide" />
@@ -68,7 +69,7 @@ export const NewShootForm = () => {
             className="anchor-half"
             disabled={form.formState.isSubmitting}
           >
-            Add shoot
+            {words.addShoot}
           </Button>
         </Form>
       </FormProvider>

@@ -10,6 +10,7 @@ import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { DemoPanel } from './DemoPanel.tsx';
 import { NewShootForm } from './NewShootForm.tsx';
+import { words } from '#ui/wording/kitShoots.ts';
 
 const SetupRow = ({ setup, number }: { setup: SetupRecord; number: number }) => {
   const selection = useSelection();
@@ -30,10 +31,10 @@ const SetupRow = ({ setup, number }: { setup: SetupRecord; number: number }) => 
           <Button
             size="sm"
             variant="outline-secondary"
-            aria-label={`Open ${setup.name}`}
+            aria-label={words.openNamed(setup.name)}
             onClick={() => select({ shoot: setup.shootId, setup: setup.id })}
           >
-            Open
+            {words.open}
           </Button>
         )}
         <OwnedTools

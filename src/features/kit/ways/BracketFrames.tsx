@@ -11,10 +11,11 @@ import { between } from '#store/records/common.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
-const MARK_RULE = { schema: between(0, 100), says: 'Type 0 to 100 %' };
-const STOPS_RULE = { schema: stopsSchema, says: 'Type stops, such as −2 or 1 1/3' };
+const MARK_RULE = { schema: between(0, 100), says: words.type0To100 };
+const STOPS_RULE = { schema: stopsSchema, says: words.typeStopsSuchAs };
 const MARK_KEYS = Object.keys(MARK_WORDS) as (keyof CardMark)[];
 const PREVIEW = 356;
 
@@ -80,7 +81,7 @@ const Picture = ({
     <div
       className="card-marker"
       role="img"
-      aria-label="Frame of the bracket. Drag over the card, or type its place below."
+      aria-label={words.frameOfTheBracket}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         setFrom(at(event));
@@ -168,19 +169,19 @@ export const BracketFrames = ({
       ))}
       <div className="anchor-wide d-flex gap-2">
         <Button variant="outline-secondary" size="sm" disabled={busy} onClick={() => void read(fields.mark)}>
-          {busy ? 'Reading…' : `Read the card off ${frames.length} frames`}
+          {busy ? words.reading : words.readTheCardOff(frames.length)}
         </Button>
         <Button variant="outline-secondary" size="sm" onClick={() => change({ frames: undefined })}>
-          Type readings instead
+          {words.typeReadingsInstead}
         </Button>
       </div>
       <Table className="figures anchor-wide frame-table">
         <thead>
           <tr>
-            <th scope="col">Frame</th>
-            <th scope="col">Stops</th>
-            <th scope="col">Card, %</th>
-            <th scope="col">Noise, %</th>
+            <th scope="col">{words.frame}</th>
+            <th scope="col">{words.stops}</th>
+            <th scope="col">{words.card}</th>
+            <th scope="col">{words.noise}</th>
           </tr>
         </thead>
         <tbody>
@@ -192,7 +193,7 @@ export const BracketFrames = ({
               <td>
                 <NumberField
                   isInline
-                  label={`Stops of ${frame.name}`}
+                  label={words.stopsOfNamed(frame.name)}
                   rule={STOPS_RULE}
                   step={1 / 3}
                   print={printStopsExact}

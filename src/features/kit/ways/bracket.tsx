@@ -18,6 +18,7 @@ import {
 } from './bracketModel.ts';
 import { scaleOptions } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 const demoFiles = () =>
   Promise.all(
@@ -41,15 +42,20 @@ const TypedReadings = ({
         Film a grey card, lens and light locked; move only the shutter. Type what waveform or zebra reads at
         each offset; leave empty what you did not film.
       </p>
-      <SelectField name="scale" label="Readings in" className="anchor-wide" options={scaleOptions(coding)} />
+      <SelectField
+        name="scale"
+        label={words.readingsIn}
+        className="anchor-wide"
+        options={scaleOptions(coding)}
+      />
       {rows.map(({ stops }, i) => (
         <div className="anchor-sixth bracket-pair" key={i}>
-          <TextField isInline isNumber name={`rows.${i}.stops`} label={`Stops of reading ${i + 1}`} />
+          <TextField isInline isNumber name={`rows.${i}.stops`} label={words.stopsOfReading(i + 1)} />
           <TextField
             isInline
             isNumber
             name={`rows.${i}.text`}
-            label={`Reading at ${stops}`}
+            label={words.readingAt(stops)}
             hint={shown?.rows[i].text}
           />
         </div>
@@ -79,9 +85,9 @@ const Fields = ({ fields, change, coding, example }: WayProps<BracketFields>) =>
         <TypedReadings fields={fields} coding={coding} example={example} />
       )}
       <div className="anchor-wide d-flex gap-2 align-items-center" {...getRootProps()}>
-        <input {...getInputProps({ accept: '.png' })} aria-label="Frames of a bracket" />
+        <input {...getInputProps({ accept: '.png' })} aria-label={words.framesOfABracket} />
         <Button variant="outline-secondary" size="sm" onClick={open}>
-          Open or drop frames
+          {words.openOrDropFrames}
         </Button>
         <Button
           variant="outline-secondary"
@@ -92,7 +98,7 @@ const Fields = ({ fields, change, coding, example }: WayProps<BracketFields>) =>
             )
           }
         >
-          Nine demo frames
+          {words.nineDemoFrames}
         </Button>
       </div>
       {trouble && <p className="anchor-wide field-error">{trouble}</p>}
@@ -102,8 +108,8 @@ const Fields = ({ fields, change, coding, example }: WayProps<BracketFields>) =>
 
 export const bracket: Way<BracketFields> = {
   id: 'bracket',
-  name: 'Bracket',
-  says: 'A grey card filmed from under to over by shutter: the curve, its clip and what lies off.',
+  name: words.bracket,
+  says: words.aGreyCardFilmed,
   start: () => BLANK_BRACKET,
   solve: solveBracket,
   papers: ['frames', 'mark'],

@@ -3,6 +3,7 @@
 import { TextField } from '#ui/forms/FormFields.tsx';
 import { editFrom, solveEdit, type EditFields } from './editModel.ts';
 import type { Way } from './way.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 /** Trims: field, its label, what a failure calls it, and what an empty one means. */
 const TRIMS = [
@@ -26,8 +27,8 @@ const Fields = () => (
 
 export const edit: Way<EditFields> = {
   id: 'edit',
-  name: 'Trim',
-  says: 'The profile in use with its black level and knee as the camera is set.',
+  name: words.trim,
+  says: words.theProfileInUse,
   start: editFrom,
   solve: (fields, _coding, gamut) => solveEdit(fields, gamut),
   papers: ['data'],

@@ -13,6 +13,7 @@ import {
 } from './formulaModel.ts';
 import { UNIT_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 const LABELS: Readonly<Record<string, string>> = { e: 'e (toe)', f: 'f (toe)', clip: 'clip, stops' };
 const EMPTY: Readonly<Record<string, string>> = {
@@ -28,23 +29,23 @@ const Fields = ({ fields: { form }, example }: WayProps<FormulaFields>) => {
     <>
       <SelectField
         name="form"
-        label="Form"
+        label={words.form}
         className="anchor-half"
         options={FORM_IDS.map((id) => [id, FORMS[id].name])}
       />
       {form === 'log' && (
         <SelectField
           name="base"
-          label="base"
+          label={words.base}
           className="anchor-half"
           options={Object.keys(LOG_BASES).map((base) => [base, base])}
         />
       )}
       <p className="anchor-wide formula num">{FORMS[form].says}; y = e·x + f under the cut</p>
-      <SelectField name="unit" label="y = 1 is" className="anchor-half" options={UNIT_OPTIONS} />
+      <SelectField name="unit" label={words.y1Is} className="anchor-half" options={UNIT_OPTIONS} />
       <SelectField
         name="cutIn"
-        label="cut is in"
+        label={words.cutIsIn}
         className="anchor-half"
         options={[
           ['reflectance', 'reflectance (x)'],
@@ -67,8 +68,8 @@ const Fields = ({ fields: { form }, example }: WayProps<FormulaFields>) => {
 
 export const formula: Way<FormulaFields> = {
   id: 'formula',
-  name: 'Formula',
-  says: 'The maker’s printed formula; continuity at the cut is checked.',
+  name: words.formula,
+  says: words.theMakersPrintedFormula,
   start: blankFormula,
   solve: solveFormula,
   papers: [],

@@ -9,11 +9,12 @@ import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 /** Forms a maker prints, each with its own numbers; cut, toe and clip belong to both. */
 export const FORMS = {
-  log: { name: 'logarithm', says: 'y = c · log(a·x + b) + d', numbers: ['a', 'b', 'c', 'd'] },
-  power: { name: 'power', says: 'y = gain · x^exponent + offset', numbers: ['gain', 'exponent', 'offset'] },
+  log: { name: 'logarithm', says: words.yCLogA, numbers: ['a', 'b', 'c', 'd'] },
+  power: { name: 'power', says: words.yGainXExponent, numbers: ['gain', 'exponent', 'offset'] },
 } as const;
 export type FormId = keyof typeof FORMS;
 export const FORM_IDS = Object.keys(FORMS) as FormId[];

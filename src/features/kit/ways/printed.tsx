@@ -15,6 +15,7 @@ import {
 } from './printedModel.ts';
 import { scaleOptions, type PaperScaleId } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
   const { fields, append, remove } = useFieldArray<
@@ -25,8 +26,8 @@ const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
     <>
       {fields.map(({ id }, i) => (
         <div className="anchor-wide extra" key={id}>
-          <TextField name={`extra.${i}.stops`} label="Card at stop, or a chip’s %" isNumber hint="−3" />
-          <TextField name={`extra.${i}.reading`} label="reads" isNumber />
+          <TextField name={`extra.${i}.stops`} label={words.cardAtStopOr} isNumber hint="−3" />
+          <TextField name={`extra.${i}.reading`} label={words.reads} isNumber />
           <Button
             variant="outline-secondary"
             size="sm"
@@ -35,14 +36,14 @@ const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
               change({});
             }}
           >
-            Take off
+            {words.takeOff}
           </Button>
         </div>
       ))}
       {fields.length < MAX_EXTRA && (
         <div className="anchor-wide">
           <Button variant="outline-secondary" size="sm" onClick={() => append({ stops: '', reading: '' })}>
-            Add a reading of your own
+            {words.addAReadingOf}
           </Button>
         </div>
       )}
@@ -56,7 +57,7 @@ const Fields = ({ fields, change, coding, example }: WayProps<PrintedFields>) =>
     <>
       <SelectField
         name="scale"
-        label="Readings in"
+        label={words.readingsIn}
         className="anchor-wide"
         options={scaleOptions(coding)}
         onPick={(scale) => change(rescaled(fields, scale as PaperScaleId, coding))}
@@ -68,15 +69,15 @@ const Fields = ({ fields, change, coding, example }: WayProps<PrintedFields>) =>
           label={ANCHOR_NAMES[id]}
           className="anchor"
           isNumber
-          hint={shown?.[id] ?? 'none'}
+          hint={shown?.[id] ?? words.none}
         />
       ))}
       <TextField
         name="clipStops"
-        label="clip at stop"
+        label={words.clipAtStop}
         className="anchor"
         isNumber
-        hint={shown?.clipStops ?? 'none'}
+        hint={shown?.clipStops ?? words.none}
       />
       <Extra change={change} />
     </>
@@ -87,8 +88,8 @@ const NAMED = Object.fromEntries(ANCHOR_IDS.map((id) => [ANCHOR_NAMES[id], id]))
 
 export const printed: Way<PrintedFields> = {
   id: 'anchors',
-  name: 'Numbers',
-  says: 'Off the menu or the paper: readings at 0 %, 18 %, 90 % and clip.',
+  name: words.numbers,
+  says: words.offTheMenuOr,
   start: () => BLANK_PRINTED,
   solve: solvePrinted,
   papers: [],

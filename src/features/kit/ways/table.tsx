@@ -15,6 +15,7 @@ import {
 } from './tableModel.ts';
 import { scaleOptions, UNIT_OPTIONS } from './scaleOptions.ts';
 import type { Way, WayProps } from './way.ts';
+import { words } from '#ui/wording/kitWays.ts';
 
 const CurveFile = ({ curve, onBack }: { curve: CurveFile; onBack: () => void }) => (
   <>
@@ -27,19 +28,25 @@ const CurveFile = ({ curve, onBack }: { curve: CurveFile; onBack: () => void }) 
     </p>
     <SelectField
       name="direction"
-      label="It turns"
+      label={words.itTurns}
       className="anchor-half"
       options={[
         ['codeToLight', 'codes into light'],
         ['lightToCode', 'light into codes'],
       ]}
     />
-    <SelectField name="unit" label="Code 1.0 is" className="anchor-half" options={UNIT_OPTIONS} />
-    <TextField name="grey" label="18 % grey in its light" className="anchor-half" isNumber />
-    <TextField name="clip" label="clip at stop" className="anchor-half" isNumber hint="where it ends" />
+    <SelectField name="unit" label={words.code10Is} className="anchor-half" options={UNIT_OPTIONS} />
+    <TextField name="grey" label={words.at18GreyInIts} className="anchor-half" isNumber />
+    <TextField
+      name="clip"
+      label={words.clipAtStop}
+      className="anchor-half"
+      isNumber
+      hint={words.whereItEnds}
+    />
     <div className="anchor-wide">
       <Button variant="outline-secondary" size="sm" onClick={onBack}>
-        Back to rows
+        {words.backToRows}
       </Button>
     </div>
   </>
@@ -65,7 +72,7 @@ const Fields = ({ fields, change, coding, example }: WayProps<TableFields>) => {
         <>
           <SelectField
             name="light"
-            label="First column"
+            label={words.firstColumn}
             className="anchor-half"
             options={[
               ['stops', 'stops over grey'],
@@ -74,7 +81,7 @@ const Fields = ({ fields, change, coding, example }: WayProps<TableFields>) => {
           />
           <SelectField
             name="reading"
-            label="Second column"
+            label={words.secondColumn}
             className="anchor-half"
             options={[...scaleOptions(coding), ['fraction', '0..1 of the top code']]}
           />
@@ -84,7 +91,7 @@ const Fields = ({ fields, change, coding, example }: WayProps<TableFields>) => {
         {!fields.curve && (
           <TextField
             name="text"
-            label="Rows: paste, or drop a CSV, a 1D .cube or a CLF here"
+            label={words.rowsPasteOrDrop}
             isNumber
             lines={8}
             hint={example && tableFrom(example).text}
@@ -93,10 +100,10 @@ const Fields = ({ fields, change, coding, example }: WayProps<TableFields>) => {
         )}
         <input
           {...getInputProps({ accept: '.csv,.txt,.tsv,.cube,.clf,.xml' })}
-          aria-label="Table or curve file"
+          aria-label={words.tableOrCurveFile}
         />
         <Button variant="outline-secondary" size="sm" className="mt-1" onClick={open}>
-          Open a CSV, .cube or CLF
+          {words.openACsvCube}
         </Button>
       </div>
     </>
@@ -105,8 +112,8 @@ const Fields = ({ fields, change, coding, example }: WayProps<TableFields>) => {
 
 export const table: Way<TableFields> = {
   id: 'table',
-  name: 'Table',
-  says: 'Two columns, light against reading, or the curve of a LUT file; monotone interpolation.',
+  name: words.table,
+  says: words.twoColumnsLightAgainst,
   start: () => BLANK_TABLE,
   solve: solveTable,
   papers: ['curve', 'refused'],

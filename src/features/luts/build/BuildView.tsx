@@ -26,6 +26,7 @@ import { throughOf, useSource } from '../useSources.ts';
 import { Monitors } from './Monitors.tsx';
 import { useBuild } from './useBuild.ts';
 import { TonePanel } from './TonePanel.tsx';
+import { words } from '#ui/wording/lutsBuild.ts';
 
 /** Build: from the card’s profile to a display, with the pull of the placement and a tone scale. */
 export const BuildView = () => {
@@ -57,12 +58,12 @@ export const BuildView = () => {
             <>
               <Toggle
                 on={over}
-                name="Curve"
-                says="The curve over the picture: stops to the right, 0 to 100 % upwards"
+                name={words.curve}
+                says={words.theCurveOverThe}
                 onFlip={() => void setOver(!over)}
               />
               <Segmented
-                label="Output"
+                label={words.output}
                 options={OUTPUT_IDS.map((id) => ({
                   id,
                   name: id === 'bt1886' ? 'BT.1886' : OUTPUTS[id].name,
@@ -74,7 +75,7 @@ export const BuildView = () => {
               {build.output === 'pq' && (
                 <Form.Select
                   size="sm"
-                  aria-label="Peak of the display"
+                  aria-label={words.peakOfTheDisplay}
                   value={build.peak}
                   onChange={(event) => set('peak', { peak: Number(event.target.value) })}
                 >
@@ -98,17 +99,17 @@ export const BuildView = () => {
         <Below
           sheets={{
             curve: {
-              name: 'Curve',
+              name: words.curve,
               note: `${profile.name} to ${OUTPUTS[build.output].name}`,
               body: <GreyChart lines={[{ name, points }]} tones={tonesOf(numbers, plan.placement)} />,
             },
             kit: {
-              name: 'Kit and monitors',
+              name: words.kitAndMonitors,
               note: `for ${selection.setup.name}, ${camera.name}`,
               body: <Monitors record={record} />,
             },
             file: {
-              name: 'File',
+              name: words.file,
               body: (
                 <WriteFile
                   source={source}
@@ -121,13 +122,13 @@ export const BuildView = () => {
         />
       </div>
       <div className="luts-side">
-        <Panel title="Where tones land" note={`${profile.name}, in and out`}>
+        <Panel title={words.whereTonesLand} note={words.inAndOut(profile.name)}>
           <Landings rows={rows} />
         </Panel>
         <TonePanel recipe={recipe} compiled={compiled} />
         <Panel
-          title="Behind this LUT"
-          note={camera.zebra.reads === 'lut' ? 'this camera’s zebra reads it' : 'for a zebra that reads it'}
+          title={words.behindThisLut}
+          note={camera.zebra.reads === 'lut' ? words.thisCamerasZebraReads : words.forAZebraThat}
         >
           <ZebrasBehind neutral={compiled.neutral} output={build.output} />
         </Panel>

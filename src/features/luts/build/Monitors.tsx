@@ -12,6 +12,7 @@ import { buildOf } from '#ui/bench/session/lutWork.ts';
 import { printPull } from '#ui/format.ts';
 import { useBuild } from './useBuild.ts';
 import { attachEdit, keepEdit } from '../kitModel.ts';
+import { words } from '#ui/wording/lutsBuild.ts';
 
 /** The kit’s monitors: what LUT each one carries for this set-up and camera, and the one being built to put on it. */
 export const Monitors = ({ record }: { record: LutRecord }) => {
@@ -38,7 +39,7 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
         <Form.Control
           size="sm"
           className="lut-name"
-          aria-label="Name of the LUT"
+          aria-label={words.nameOfTheLut}
           placeholder={record.name}
           value={name}
           maxLength={80}
@@ -50,18 +51,18 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
           disabled={kept !== undefined}
           onClick={() => edit(keepEdit(fresh))}
         >
-          {kept ? 'Kept' : 'Keep in the kit'}
+          {kept ? words.kept : words.keepInTheKit}
         </Button>
         <Form.Select
           size="sm"
-          aria-label="Start from a LUT of the kit"
+          aria-label={words.startFromALut}
           value=""
           onChange={(event) => {
             const recipe = records.luts.get(event.target.value)?.recipe;
             if (recipe) set('from the kit', buildOf(recipe));
           }}
         >
-          <option value="">Start from …</option>
+          <option value="">{words.startFrom}</option>
           {[...records.luts.values()].flatMap((lut) =>
             lut.recipe
               ? [
@@ -86,12 +87,12 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
               </span>
               <Form.Select
                 size="sm"
-                aria-label={`LUT on ${monitor.name}`}
+                aria-label={words.lutOnNamed(monitor.name)}
                 disabled={monitor.lutPoints === 0}
                 value={on?.id ?? ''}
                 onChange={(event) => put(monitor.id, event.target.value)}
               >
-                <option value="">computed</option>
+                <option value="">{words.computed}</option>
                 {[...records.luts.values()].map((lut) => (
                   <option key={lut.id} value={lut.id}>
                     {lut.name}, {pulls(lut)}
@@ -102,10 +103,10 @@ export const Monitors = ({ record }: { record: LutRecord }) => {
                 variant="outline-secondary"
                 size="sm"
                 disabled={monitor.lutPoints === 0 || (on?.id === kept?.id && kept !== undefined)}
-                title={`Keep what is built and put it on ${monitor.name}`}
+                title={words.keepWhatIsBuilt(monitor.name)}
                 onClick={() => put(monitor.id, fresh.id, keep)}
               >
-                Put on
+                {words.putOn}
               </Button>
             </li>
           );

@@ -10,6 +10,7 @@ import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { toneFields, whiteOut, withTone } from './toneFields.ts';
 import { useBuild } from './useBuild.ts';
+import { words } from '#ui/wording/lutsBuild.ts';
 
 const MOST_PULL = 9;
 
@@ -20,11 +21,11 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
   const { build, move, commit, set } = useBuild();
   return (
     <Panel
-      title="Tone"
+      title={words.tone}
       tools={
         <Form.Select
           size="sm"
-          aria-label="Pull"
+          aria-label={words.pull}
           value={build.pull === undefined ? 'plan' : String(Math.round(3 * build.pull))}
           onChange={(event) =>
             set('pull', {
@@ -35,14 +36,14 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
           <option value="plan">pull of the placement, {printStops(-plan.placement)}</option>
           {Array.from({ length: 2 * MOST_PULL + 1 }, (_, i) => MOST_PULL - i).map((thirds) => (
             <option key={thirds} value={thirds}>
-              {thirds === 0 ? 'no pull' : `${thirds > 0 ? 'pull' : 'push'} ${printStops(-thirds / 3)}`}
+              {thirds === 0 ? words.noPull : `${thirds > 0 ? 'pull' : 'push'} ${printStops(-thirds / 3)}`}
             </option>
           ))}
         </Form.Select>
       }
     >
       <Segmented
-        label="Tone scale"
+        label={words.toneScale}
         options={TONE_PRESET_IDS.map((id) => ({
           id,
           name: TONE_PRESETS[id].name,

@@ -5,6 +5,7 @@ import { reflectanceToStops } from '#core/units.ts';
 import { TONE_LIMITS, TONE_PRESETS, type ToneScale } from '#core/lut/toneScale.ts';
 import { toneOf } from '#ui/bench/session/lutWork.ts';
 import type { LutBuild } from '#store/records/lut.ts';
+import { words } from '#ui/wording/lutsBuild.ts';
 
 export type ToneField = {
   readonly id: keyof ToneScale | 'saturation';
@@ -26,23 +27,23 @@ export type Lands = { readonly white: number };
 
 type Row = Pick<ToneField, 'label' | 'says' | 'step'> & { readonly print: (v: number) => string };
 const ROWS: { readonly [K in keyof Required<ToneScale>]: Row } = {
-  grey: { label: 'Grey out', says: 'Where the card lands on the picture', step: 0.005, print: percent },
+  grey: { label: words.greyOut, says: words.whereTheCardLands, step: 0.005, print: percent },
   white: {
-    label: 'White out',
-    says: 'Where diffuse white lands, 90 % reflectance a little under',
+    label: words.whiteOut,
+    says: words.whereDiffuseWhiteLands,
     step: 0.005,
     print: percent,
   },
   contrast: {
-    label: 'Contrast',
-    says: 'Contrast of the light, turned about grey',
+    label: words.contrast,
+    says: words.contrastOfTheLight,
     step: 0.01,
     print: (v) => v.toFixed(2),
   },
-  toe: { label: 'Toe', says: 'Shadows opened − or held down +', step: 0.02, print: signed },
+  toe: { label: words.toe, says: words.shadowsOpenedOrHeld, step: 0.02, print: signed },
   shoulder: {
-    label: 'Shoulder',
-    says: 'How early highlights begin to roll off',
+    label: words.shoulder,
+    says: words.howEarlyHighlightsBegin,
     step: 0.02,
     print: (v) => v.toFixed(2),
   },
@@ -74,8 +75,8 @@ export const toneFields = (build: LutBuild, lands: Lands): ToneField[] => {
     ...tones,
     {
       id: 'saturation',
-      label: 'Saturation',
-      says: 'Strength of colour on the picture; 1 leaves it as it is',
+      label: words.saturation,
+      says: words.strengthOfColourOn,
       min: 0,
       max: 2,
       step: 0.02,

@@ -7,6 +7,7 @@ import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
+import { words } from '#ui/wording/lutsCombine.ts';
 
 const MOST_THIRDS = 9;
 
@@ -16,25 +17,25 @@ type Chain = LutWork['chain'];
 const LookSettings = ({ chain, set }: { chain: Chain; set: (change: Partial<Chain>) => void }) => (
   <>
     <Segmented
-      label="The look expects"
+      label={words.theLookExpects}
       options={[
         {
           id: 'display',
-          name: 'expects a picture',
-          says: 'Put on top of the conversion’s output',
+          name: words.expectsAPicture,
+          says: words.putOnTopOf,
         },
         {
           id: 'log',
-          name: 'expects log',
-          says: 'The conversion is undone before it: film-print looks often want this',
+          name: words.expectsLog,
+          says: words.theConversionIsUndone,
         },
       ]}
       value={chain.feed}
       onPick={(feed) => set({ feed })}
     />
     <Slider
-      label="Intensity"
-      says="40 to 60 % is usual for looks on a corrected picture. Common practice"
+      label={words.intensity}
+      says={words.at40To60Is}
       min={0}
       max={1}
       step={0.01}
@@ -61,8 +62,8 @@ export const ChainSteps = () => {
     <ol className="lut-steps">
       <li>
         <Slider
-          label="Pull or push"
-          says={`In ${profile.name}, before the conversion, by thirds`}
+          label={words.pullOrPush}
+          says={words.inBeforeTheConversion(profile.name)}
           min={-MOST_THIRDS}
           max={MOST_THIRDS}
           step={1}
@@ -75,22 +76,27 @@ export const ChainSteps = () => {
       </li>
       <li>
         <SourceSelect
-          label="Conversion"
+          label={words.conversion}
           value={chain.conversion}
-          none="none: stays as recorded"
+          none={words.noneStaysAsRecorded}
           onPick={(conversion) => set({ conversion, inverse: false })}
         />
         {canInvert && (
           <Toggle
             on={chain.inverse}
-            name="Turned round"
-            says="A 1D LUT the other way: output becomes input"
+            name={words.turnedRound}
+            says={words.a1DLut}
             onFlip={() => set({ inverse: !chain.inverse })}
           />
         )}
       </li>
       <li>
-        <SourceSelect label="Look" value={chain.look} none="none" onPick={(look) => set({ look })} />
+        <SourceSelect
+          label={words.look}
+          value={chain.look}
+          none={words.none}
+          onPick={(look) => set({ look })}
+        />
         {chain.look !== 'none' && <LookSettings chain={chain} set={set} />}
       </li>
     </ol>

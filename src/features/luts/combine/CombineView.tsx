@@ -24,12 +24,13 @@ import { useOpenLut } from '../inspect/useOpenLut.ts';
 import { throughOf, useNeutral, usePlace, useSource } from '../useSources.ts';
 import { ChainSteps } from './ChainSteps.tsx';
 import { chainWords, lookProblem } from './combineModel.ts';
+import { words } from '#ui/wording/lutsCombine.ts';
 
 /** Keeps the baked chain in the kit. */
 const useKeepChain = (
   source: LutSource | undefined,
   neutral: ((signal: number) => number) | undefined,
-  words: readonly string[],
+  steps: readonly string[],
 ) => {
   const { book } = useBench();
   const { profile, camera } = useSelection();
@@ -40,7 +41,7 @@ const useKeepChain = (
     const record: LutRecord = {
       id: crypto.randomUUID(),
       name: `${profile.name}, chain${pull}`.slice(0, 80),
-      says: words.join(', ').slice(0, 300),
+      says: steps.join(', ').slice(0, 300),
       output: source.output,
       scale,
       coding: { bitDepth: camera.coding.bitDepth, range: camera.coding.range },
@@ -68,35 +69,35 @@ export const CombineView = () => {
   );
   useLaid('out, 0 to 100 %', points);
   const problem = lookProblem(place);
-  const words = chainWords(place);
+  const steps = chainWords(place);
   const stops = chain.thirds / 3;
-  const keep = useKeepChain(source, neutral, words);
+  const keep = useKeepChain(source, neutral, steps);
   const gamuts = [profile.data.gamut, ...(source ? [outputOf(source.output).primaries] : [])].map(
     (gamut) => gamutOf(gamut).name,
   );
   return (
     <div className="luts">
       <div className="luts-main">
-        <Panel title="The chain" note={words.join(' → ') || 'nothing in it'} className="luts-picture">
-          <LutPicture through={source && through} name="the chain" />
+        <Panel title={words.theChain} note={steps.join(' → ') || words.nothingInIt} className="luts-picture">
+          <LutPicture through={source && through} name={words.chainName} />
         </Panel>
         <Below
           sheets={{
             curve: {
-              name: 'Curve',
+              name: words.curve,
               note: `${profile.name} through the chain`,
               body: points && (
                 <GreyChart lines={[{ name: 'out', points }]} tones={tonesOf(numbers, plan.placement)} />
               ),
             },
             file: {
-              name: 'Bake',
+              name: words.bake,
               body: (
                 <WriteFile
                   source={problem ? undefined : source}
                   onKeep={keep}
                   name={`${setup.name} ${camera.name} chain${stops === 0 ? '' : ` ${printStops(stops)}`}`}
-                  notes={[`Profile ${profile.name}, gamut ${gamuts.join(' to ')}`, ...words]}
+                  notes={[`Profile ${profile.name}, gamut ${gamuts.join(' to ')}`, ...steps]}
                 />
               ),
             },
@@ -105,15 +106,15 @@ export const CombineView = () => {
       </div>
       <div className="luts-side">
         <Panel
-          title="Steps"
+          title={words.steps}
           tools={
             <label className="btn btn-sm btn-outline-secondary">
-              Open a file
+              {words.openAFile}
               <input
                 type="file"
                 hidden
                 accept=".cube,.clf,.cc,.ccc,.cdl"
-                aria-label="LUT file for the chain"
+                aria-label={words.lutFileForThe}
                 onChange={(event) => void openLut(event.target.files?.[0])}
               />
             </label>
@@ -122,7 +123,7 @@ export const CombineView = () => {
           <ChainSteps />
           {problem && <p className="field-error">{problem}</p>}
         </Panel>
-        <Panel title="Where tones land" note={`${profile.name}, in and out`}>
+        <Panel title={words.whereTonesLand} note={words.inAndOut(profile.name)}>
           {neutral && source && (
             <>
               <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />

@@ -4,6 +4,7 @@ import type { ChainFields } from '#ui/bench/session/lutWork.ts';
 import type { LutSpec, StepSpec } from '#workers/luts/lutSpec.ts';
 import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
 import { sourceOf, type LutContext } from '../lutModel.ts';
+import { words } from '#ui/wording/lutsCombine.ts';
 
 const asStep = (spec: LutSpec, intensity = 1, inverse = false): StepSpec => {
   if (spec.kind === 'kept') return { ...spec, kind: 'lut', intensity, inverse };
@@ -56,7 +57,7 @@ export const chainSpec = (
 /** The chain as a LUT to look at. */
 export const chainSource = (place: LutContext): LutSource | undefined => {
   const chain = chainSpec(place);
-  return chain && { ...PLAIN, id: 'chain', name: 'the chain', ...chain };
+  return chain && { ...PLAIN, id: 'chain', name: words.chainName, ...chain };
 };
 
 /** The chain in words, a step each. */

@@ -19,6 +19,7 @@ import { useAnswer, type Answer } from '#ui/bench/useAnswer.ts';
 import { throughOf, useNeutral, useSource } from '../useSources.ts';
 import { DifferencePlanes } from './DifferencePlanes.tsx';
 import { furthestApart, greyAxisLoss } from './compareWords.ts';
+import { words } from '#ui/wording/lutsCompare.ts';
 
 /** How a LUT is looked at: as it is, or reduced to what a monitor loads and reads. */
 const REDUCED = [
@@ -88,11 +89,11 @@ export const CompareView = () => {
     <div className="luts">
       <div className="luts-main">
         <Panel
-          title="A left, B right"
+          title={words.aLeftBRight}
           className="luts-picture"
           note={
             problem ??
-            (found && `ΔE2000 mean ${found.loss.mean.toFixed(2)}, worst ${found.loss.worst.toFixed(1)}`)
+            (found && words.deltaMeanWorst(found.loss.mean.toFixed(2), found.loss.worst.toFixed(1)))
           }
         >
           <LutPicture through={throughA} name="A" over={throughB && { through: throughB, name: 'B' }} />
@@ -100,12 +101,12 @@ export const CompareView = () => {
         <Below
           sheets={{
             curve: {
-              name: 'Over stops',
+              name: words.overStops,
               note: apart && furthestApart(apart),
               body: <GreyChart lines={lines} tones={tonesOf(numbers, plan.placement)} />,
             },
             tones: {
-              name: 'Where tones land',
+              name: words.whereTonesLand,
               note: `${profile.name}: A, and B as the other`,
               body: neutralA && neutralB && a && b && (
                 <Landings
@@ -118,11 +119,11 @@ export const CompareView = () => {
         />
       </div>
       <div className="luts-side">
-        <Panel title="What is compared">
+        <Panel title={words.whatIsCompared}>
           <Side name="A" id={aId} onPick={(id) => session.luts.compare([id, bId])} />
           <Side name="B" id={bId} onPick={(id) => session.luts.compare([aId, id])} />
         </Panel>
-        <Panel title="Over the cube" note={found && lossWord(found.loss)}>
+        <Panel title={words.overTheCube} note={found && lossWord(found.loss)}>
           {found && (
             <>
               <DifferencePlanes map={found.map} top={top} />
@@ -133,15 +134,15 @@ export const CompareView = () => {
               <Arithmetic
                 lines={[
                   {
-                    label: 'mean and worst ΔE2000',
+                    label: words.meanAndWorstE,
                     value: `${found.loss.mean.toFixed(2)}, ${found.loss.worst.toFixed(1)}`,
                   },
                   {
-                    label: 'worst at input',
+                    label: words.worstAtInput,
                     value: found.loss.at.map((v) => `${(100 * v).toFixed(0)} %`).join(' '),
                   },
                   {
-                    label: 'grey axis',
+                    label: words.greyAxis,
                     value: greyAxisLoss(found.loss),
                   },
                 ]}

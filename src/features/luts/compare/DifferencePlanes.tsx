@@ -3,6 +3,7 @@
 import { useEffect, useRef } from 'react';
 import { RAMP_STOPS, rampBytes } from '#core/scopes/ramp.ts';
 import type { DifferenceMap } from '#core/lut/differenceMap.ts';
+import { words } from '#ui/wording/lutsCompare.ts';
 
 const CELL = 5;
 const GAP = 6;
@@ -39,7 +40,7 @@ export const DifferencePlanes = ({ map, top }: { map: DifferenceMap; top: number
       width={width}
       height={height}
       role="img"
-      aria-label={`Difference over the cube, from 0 to ${top.toFixed(1)}`}
+      aria-label={words.differenceOverTheCube(top.toFixed(1))}
     />
   );
 };

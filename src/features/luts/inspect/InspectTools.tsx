@@ -11,6 +11,7 @@ import type { OpenedLut } from '#ui/bench/session/lutWork.ts';
 import type { LutSource } from '#ui/luts/lutSource.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { keepEdit } from '../kitModel.ts';
+import { words } from '#ui/wording/lutsInspect.ts';
 
 type Neutral = (signal: number) => number;
 
@@ -48,7 +49,7 @@ const OpenedTools = ({
   return (
     <>
       <Segmented
-        label="0 to 1 in the file"
+        label={words.at0To1In}
         options={(['signal', 'code'] as const).map((id) => ({
           id,
           name: `by ${CUBE_SCALES[id].name}`,
@@ -59,8 +60,8 @@ const OpenedTools = ({
       />
       <Form.Select
         size="sm"
-        aria-label="Ends in"
-        title="What the file ends in"
+        aria-label={words.endsIn}
+        title={words.whatTheFileEnds}
         value={opened.output}
         onChange={(event) => session.luts.readOpened({ output: event.target.value as OutputId })}
       >
@@ -71,7 +72,7 @@ const OpenedTools = ({
         ))}
       </Form.Select>
       <Button variant="outline-secondary" size="sm" onClick={keepOpened}>
-        Keep
+        {words.keep}
       </Button>
     </>
   );
@@ -105,7 +106,7 @@ export const InspectTools = ({
         />
       )}
       <Button variant="primary" size="sm" onClick={onOpen}>
-        Open
+        {words.open}
       </Button>
     </>
   );

@@ -17,6 +17,7 @@ import { throughOf, useNeutral, useSource } from '../useSources.ts';
 import { InspectTools } from './InspectTools.tsx';
 import { LutVerdicts } from './LutVerdicts.tsx';
 import { useOpenLut } from './useOpenLut.ts';
+import { words } from '#ui/wording/lutsInspect.ts';
 
 /** Inspect: what a LUT expects, against what it is fed. */
 export const InspectView = () => {
@@ -50,18 +51,20 @@ export const InspectView = () => {
     <div className="luts" {...getRootProps()}>
       <div className="luts-main">
         <Panel
-          title={<SourceSelect label="LUT" value={inspected} onPick={(id) => session.luts.inspect(id)} />}
+          title={
+            <SourceSelect label={words.lut} value={inspected} onPick={(id) => session.luts.inspect(id)} />
+          }
           className={`luts-picture${isDragActive ? ' dropping' : ''}`}
           tools={<InspectTools source={source} neutral={neutral} onOpen={open} />}
         >
           <LutPicture through={through} name={source?.name ?? 'no LUT'} />
-          <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label="LUT file" />
+          <input {...getInputProps({ accept: '.cube,.clf,.cc,.ccc,.cdl' })} aria-label={words.lutFile} />
           {isDragActive && <div className="drop-hint">Drop to inspect</div>}
         </Panel>
         <Below
           sheets={{
             curve: {
-              name: 'Curve',
+              name: words.curve,
               note: isOpened
                 ? [opened.says, ...opened.comments].join(' · ')
                 : (record?.says ?? 'from light to picture'),
@@ -70,7 +73,7 @@ export const InspectView = () => {
               ),
             },
             tones: {
-              name: 'Where tones land',
+              name: words.whereTonesLand,
               note: `${profile.name}, in and out`,
               body: neutral && source && (
                 <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
@@ -81,7 +84,7 @@ export const InspectView = () => {
       </div>
       <div className="luts-side">
         <LutVerdicts source={source} />
-        <Panel title="Behind this LUT" note="for a zebra that reads it">
+        <Panel title={words.behindThisLut} note={words.forAZebraThat}>
           {neutral && source && <ZebrasBehind neutral={neutral} output={source.output} />}
         </Panel>
       </div>

@@ -9,6 +9,7 @@ import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { VerdictList } from '#ui/parts/VerdictList.tsx';
 import { useReport } from './useReport.ts';
+import { words } from '#ui/wording/lutsInspect.ts';
 
 /** What is said of a LUT, against what it is fed. */
 export const LutVerdicts = ({ source }: { source?: LutSource }) => {
@@ -21,9 +22,9 @@ export const LutVerdicts = ({ source }: { source?: LutSource }) => {
     judgeLut(report, { profileName: profile.name, profile: profile.data, clipStops: numbers.clipStops });
   return (
     <Panel
-      title="Verdict"
+      title={words.verdict}
       className="verdicts"
-      note={problem ?? (verdicts ? summarise(verdicts) : 'checking it…')}
+      note={problem ?? (verdicts ? summarise(verdicts) : words.checkingIt)}
     >
       {verdicts && (
         <VerdictList

@@ -14,6 +14,7 @@ import { LutPicture } from '../parts/LutPicture.tsx';
 import { Slider } from '../parts/Slider.tsx';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { OutputScope } from './OutputScope.tsx';
+import { words } from '#ui/wording/lutsOrder.ts';
 
 const NAMES: { readonly [K in Order]: string } = {
   before: 'Before the conversion',
@@ -63,9 +64,9 @@ const verdictOf = ({ before, after, worst }: OrderLoss): string => {
 
 type Lost = { readonly name: string; readonly before: string; readonly after: string };
 const LOST_COLUMNS: readonly Column<Lost>[] = [
-  { id: 'what', header: 'On this frame', cell: ({ name }) => name },
-  { id: 'before', header: 'before', className: 'num', cell: ({ before }) => before },
-  { id: 'after', header: 'after', className: 'num', cell: ({ after }) => after },
+  { id: 'what', header: words.onThisFrame, cell: ({ name }) => name },
+  { id: 'before', header: words.before, className: 'num', cell: ({ before }) => before },
+  { id: 'after', header: words.after, className: 'num', cell: ({ after }) => after },
 ];
 
 /** Order matters: the same correction on the same frame, before and after the conversion. */
@@ -88,18 +89,18 @@ export const OrderView = () => {
   const set = session.luts.correct;
   const rows = loss && [
     {
-      name: 'A channel at the top',
+      name: words.aChannelAtThe,
       before: percent(loss.before.topped),
       after: percent(loss.after.topped),
     },
-    { name: 'All three: white', before: percent(loss.before.white), after: percent(loss.after.white) },
+    { name: words.allThreeWhite, before: percent(loss.before.white), after: percent(loss.after.white) },
     {
-      name: 'Levels over grey, 10 bit',
+      name: words.levelsOverGrey10,
       before: String(loss.before.levels),
       after: String(loss.after.levels),
     },
     {
-      name: 'Neutrals stay apart to',
+      name: words.neutralsStayApartTo,
       before: printStopsDecimal(loss.before.apartTo),
       after: printStopsDecimal(loss.after.apartTo),
     },
@@ -111,13 +112,10 @@ export const OrderView = () => {
         <Way order="after" spec={specs.after} output="bt1886" />
       </div>
       <div className="lut-ways">
-        <Panel
-          title="The correction"
-          note={`on ${profile.name} to BT.1886, ${printStops(-plan.placement)} baked in`}
-        >
+        <Panel title={words.theCorrection} note={words.onToBt1886(profile.name, printStops(-plan.placement))}>
           <Slider
-            label="Exposure"
-            says="Stops of light, less − or more +"
+            label={words.exposure}
+            says={words.stopsOfLightLess}
             min={-3}
             max={3}
             step={1 / 3}
@@ -128,8 +126,8 @@ export const OrderView = () => {
             onReset={() => set({ stops: 0 })}
           />
           <Slider
-            label="Balance"
-            says="Mired, warmer +"
+            label={words.balance}
+            says={words.miredWarmer}
             min={-120}
             max={120}
             step={5}
@@ -145,10 +143,8 @@ export const OrderView = () => {
           </p>
         </Panel>
         <Panel
-          title="What is lost"
-          note={
-            problem ?? (loss && `ΔE2000 apart: mean ${loss.mean.toFixed(1)}, worst ${loss.worst.toFixed(0)}`)
-          }
+          title={words.whatIsLost}
+          note={problem ?? (loss && words.deltaApart(loss.mean.toFixed(1), loss.worst.toFixed(0)))}
         >
           {loss && rows && (
             <>
@@ -156,7 +152,7 @@ export const OrderView = () => {
                 {verdictOf(loss)}
               </p>
               <DataTable
-                label="What is lost on this frame"
+                label={words.whatIsLostOn}
                 className="figures words"
                 columns={LOST_COLUMNS}
                 rows={rows}

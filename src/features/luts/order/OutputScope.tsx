@@ -5,6 +5,7 @@ import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useSize } from '#ui/parts/useSize.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
+import { words } from '#ui/wording/lutsOrder.ts';
 
 const TICKS = [0, 25, 50, 75, 100];
 /** Bottom and top of the axis, % of the picture's signal. */
@@ -41,7 +42,7 @@ export const OutputScope = ({ spec, pane, name }: { spec: LutSpec; pane: string;
   const at = (percent: number) => 100 * (1 - (percent - AXIS[0]) / (AXIS[1] - AXIS[0]));
   return (
     <div className="lut-scope" ref={box}>
-      <canvas ref={canvas} role="img" aria-label={`Waveform ${name}, % of signal`} />
+      <canvas ref={canvas} role="img" aria-label={words.waveformOfSignal(name)} />
       {TICKS.map((tick) => (
         <span key={tick} style={{ top: `${at(tick)}%` }}>
           {tick}

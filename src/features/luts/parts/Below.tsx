@@ -4,6 +4,7 @@ import { parseAsString, useQueryState } from 'nuqs';
 import type { ReactNode } from 'react';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
+import { words } from '#ui/wording/lutsParts.ts';
 
 export type Sheet = { readonly name: string; readonly note?: ReactNode; readonly body: ReactNode };
 
@@ -18,7 +19,7 @@ export const Below = ({ sheets }: { sheets: Readonly<Record<string, Sheet>> }) =
       className="lut-below"
       title={
         <Segmented
-          label="Under the picture"
+          label={words.underThePicture}
           options={ids.map((id) => ({ id, name: sheets[id].name }))}
           value={shown}
           onPick={(id) => void setAsked(id)}

@@ -5,6 +5,7 @@ import { line } from 'd3-shape';
 import { useState, type KeyboardEvent } from 'react';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { ChartPoint } from './greyChartModel.ts';
+import { words } from '#ui/wording/lutsParts.ts';
 
 export type ChartLine = { readonly name: string; readonly points: readonly ChartPoint[] };
 export type ChartTone = { readonly id: string; readonly label: string; readonly stops: number };
@@ -46,7 +47,7 @@ export const GreyChart = ({ lines, tones }: { lines: readonly ChartLine[]; tones
       viewBox={`0 0 ${PLOT.width} ${PLOT.height}`}
       tabIndex={0}
       role="img"
-      aria-label={`At ${printStopsDecimal(cursor ?? 0)} stops: ${readings(cursor ?? 0)}. Arrow keys move the reading.`}
+      aria-label={words.atStopsArrowKeys(printStopsDecimal(cursor ?? 0), readings(cursor ?? 0))}
       onKeyDown={onKey}
       onPointerMove={(event) => {
         const box = event.currentTarget.getBoundingClientRect();
@@ -71,7 +72,7 @@ export const GreyChart = ({ lines, tones }: { lines: readonly ChartLine[]; tones
         </g>
       ))}
       <text className="axis-name" x={PAD.left + 4} y={PAD.top + 10}>
-        % on the picture over stops in the recording
+        {words.onThePictureOver}
       </text>
       {lines.map(({ name, points }, i) => (
         <path

@@ -3,6 +3,7 @@ import { printStopsDecimal } from '#core/units.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import type { LandingRow } from '../landings.ts';
+import { words } from '#ui/wording/lutsParts.ts';
 
 const percent = (v: number) => (100 * v).toFixed(1).replace('-', '−');
 const printCandelas = (light: number) => (light < 10 ? light.toFixed(1) : light.toFixed(0));
@@ -11,20 +12,20 @@ const printCandelas = (light: number) => (light < 10 ? light.toFixed(1) : light.
 type Landing = LandingRow & { readonly other?: number };
 
 const COLUMNS: readonly Column<Landing>[] = [
-  { id: 'tone', header: 'Tone', cell: ({ name }) => name },
-  { id: 'stops', header: 'stops', className: 'num', cell: ({ stops }) => printStopsDecimal(stops) },
-  { id: 'in', header: 'in, %', className: 'num', cell: (row) => percent(row.in) },
-  { id: 'out', header: 'out, %', className: 'num', cell: (row) => <strong>{percent(row.out)}</strong> },
+  { id: 'tone', header: words.tone, cell: ({ name }) => name },
+  { id: 'stops', header: words.stops, className: 'num', cell: ({ stops }) => printStopsDecimal(stops) },
+  { id: 'in', header: words.in, className: 'num', cell: (row) => percent(row.in) },
+  { id: 'out', header: words.out, className: 'num', cell: (row) => <strong>{percent(row.out)}</strong> },
 ];
 const OTHER: Column<Landing> = {
   id: 'other',
-  header: 'other, %',
+  header: words.other,
   className: 'num',
   cell: ({ other }) => other !== undefined && percent(other),
 };
 const LIGHT: Column<Landing> = {
   id: 'light',
-  header: 'cd/m²',
+  header: words.cdM,
   className: 'num',
   cell: ({ light }) => light !== undefined && printCandelas(light),
 };
@@ -45,7 +46,7 @@ export const Landings = ({
   );
   return (
     <DataTable
-      label="Where tones land"
+      label={words.whereTonesLand}
       className="figures lut-landings"
       columns={columns}
       rows={rows.map((row, i) => ({ ...row, other: others?.[i].out }))}

@@ -7,6 +7,7 @@ import { Empty } from '#ui/parts/Empty.tsx';
 import { useSize } from '#ui/parts/useSize.ts';
 import { WipeOver } from '#ui/parts/WipeOver.tsx';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
+import { words } from '#ui/wording/lutsParts.ts';
 
 /** Asks for the frame behind a LUT, thinned to the size it is shown at. */
 const useAsk = (through: Through | undefined, scale: number) => {
@@ -60,12 +61,12 @@ export const LutPicture = ({
           data-painted={painted}
           style={{ width: frame.info.width * scale, height: frame.info.height * scale }}
         >
-          <canvas ref={canvas} role="img" aria-label={`${frame.name} behind ${name}`} />
+          <canvas ref={canvas} role="img" aria-label={words.behind(frame.name, name)} />
           {over && <Over {...over} scale={scale} />}
           {children}
         </div>
       ) : (
-        <Empty title={busy ? busy.phase : 'No frame on the bench'}>
+        <Empty title={busy ? busy.phase : words.noFrameOnThe}>
           <p className="quiet">Open one in Judge: the LUT is shown on it.</p>
         </Empty>
       )}

@@ -2,6 +2,7 @@
 
 import { useId } from 'react';
 import Form from 'react-bootstrap/Form';
+import { words } from '#ui/wording/lutsParts.ts';
 
 /** A number on a line: dragged, stepped by arrow keys, or back to where it was by double-click. */
 export const Slider = ({
@@ -37,7 +38,7 @@ export const Slider = ({
     <div className="slider" title={says}>
       <label htmlFor={id}>
         {label}
-        {moved && <span className="notch" title="Moved; double-click to go back" />}
+        {moved && <span className="notch" title={words.movedDoubleClickTo} />}
       </label>
       <Form.Range
         id={id}

@@ -2,12 +2,13 @@ import { success } from '#core/result.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import { gelSchema } from '#store/records/bag.ts';
 import { miredField, numberField, signed, tintField, tintWords, type BagKind } from './bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 type GelValues = { readonly mired: number; readonly tint: number; readonly loss: number };
 
 export const gels: BagKind<'gels', GelValues> = {
   table: 'gels',
-  title: 'Gels',
+  title: words.gels,
   one: 'gel',
   says: 'Mired shifts add up; each costs light.',
   fields: [

@@ -2,10 +2,11 @@ import { miredShift } from '#core/colour/balance.ts';
 import { success } from '#core/result.ts';
 import { lightSchema } from '#store/records/bag.ts';
 import { numberField, signed, tintField, tintWords, type BagKind } from './bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 export const lights: BagKind<'lights', { readonly kelvin: number; readonly tint: number }> = {
   table: 'lights',
-  title: 'Lights',
+  title: words.lights,
   one: 'light',
   says: 'Lamps and skies, measured or off the box; the split is against the dial of this plan.',
   fields: [

@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { success } from '#core/result.ts';
 import { monitorSchema, type MonitorRecord } from '#store/records/bag.ts';
 import { numberField, type BagKind } from './bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 type MonitorValues = {
   readonly points: number;
@@ -14,7 +15,7 @@ const { lutPoints, inches, peak } = monitorSchema.shape;
 
 export const monitors: BagKind<'monitors', MonitorValues> = {
   table: 'monitors',
-  title: 'Monitors',
+  title: words.monitors,
   one: 'monitor',
   says: 'What can show the picture, and how large a LUT each one loads.',
   fields: [
@@ -31,7 +32,7 @@ export const monitors: BagKind<'monitors', MonitorValues> = {
     numberField('peak', 'peak, cd/m²', '300', peak, 'Peak: type its peak in cd/m², such as 300'),
     {
       id: 'range',
-      label: 'Shows',
+      label: words.shows,
       empty: 'SDR',
       options: [
         ['SDR', 'SDR'],

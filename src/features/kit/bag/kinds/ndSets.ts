@@ -5,6 +5,7 @@ import type { NdSetRecord } from '#store/records/bag.ts';
 import { leanSchema } from '#store/records/camera.ts';
 import { numbersIn } from '../../camera/field.ts';
 import { miredField, signed, tintField, tintWords, type BagKind } from './bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 type NdValues = {
   readonly kind: NdSetRecord['kind'];
@@ -25,13 +26,13 @@ const TURNS = 'Values: a variable ND has a least and a most, such as 2 5.';
 
 export const ndSets: BagKind<'ndSets', NdValues> = {
   table: 'ndSets',
-  title: 'ND',
+  title: words.nd,
   one: 'ND set',
   says: 'Square filters, screw-in filters, a variable ND; as written on the glass.',
   fields: [
     {
       id: 'kind',
-      label: 'Kind',
+      label: words.kind,
       empty: 'fixed',
       options: [
         ['fixed', 'single filters'],
@@ -40,14 +41,14 @@ export const ndSets: BagKind<'ndSets', NdValues> = {
     },
     {
       id: 'unit',
-      label: 'Written in',
+      label: words.writtenIn,
       empty: 'stops',
       options: Object.entries(ND_UNITS).map(([id, { name }]) => [id, name]),
     },
-    { id: 'values', label: 'Values, or least and most', empty: '', hint: '0.3 0.6 0.9' },
+    { id: 'values', label: words.valuesOrLeastAnd, empty: '', hint: '0.3 0.6 0.9' },
     {
       id: 'fits',
-      label: 'Goes on',
+      label: words.goesOn,
       empty: '',
       optionsOf: ({ cameras }) => [
         ['', 'every camera'],

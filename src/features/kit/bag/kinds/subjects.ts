@@ -2,6 +2,7 @@ import { failure, success, type Result } from '#core/result.ts';
 import { parseNumber, parseStops, printStops, printStopsDecimal, printStopsExact } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import type { BagKind } from './bagKind.ts';
+import { words } from '#ui/wording/kitBag.ts';
 
 type SubjectTexts = { readonly offset: string; readonly card: string; readonly face: string };
 
@@ -28,13 +29,13 @@ const offsetOf = (
 /** @param signalStops stops over grey of a reading in % of signal, on the profile in use */
 export const subjects = (signalStops: (percent: number) => number): BagKind<'subjects', SubjectTexts> => ({
   table: 'subjects',
-  title: 'Subjects',
+  title: words.subjects,
   one: 'subject',
   says: 'The key side of a face from grey, measured beside the card. No default face is assumed.',
   fields: [
-    { id: 'offset', label: 'offset, stops', empty: '', hint: '+1.2' },
-    { id: 'card', label: 'or card reads, %', empty: '' },
-    { id: 'face', label: 'and the face, %', empty: '' },
+    { id: 'offset', label: words.offsetStops, empty: '', hint: '+1.2' },
+    { id: 'card', label: words.orCardReads, empty: '' },
+    { id: 'face', label: words.andTheFace, empty: '' },
   ],
   textsOf: ({ skinOffset }) => ({ offset: printStopsExact(skinOffset), card: '', face: '' }),
   make: (texts, selection) => {

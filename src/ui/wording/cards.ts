@@ -1,0 +1,6 @@
+/** Labels and headings of pocket cards. */
+export const words = {
+  print: 'Print',
+  picture: 'Picture',
+  share: 'Share',
+} as const;

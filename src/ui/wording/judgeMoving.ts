@@ -1,0 +1,36 @@
+import type { Said } from './said.ts';
+
+/** Labels and headings of clips and live pictures in Judge. */
+export const words = {
+  anyVideoInput: 'Any video input',
+  choose: 'Choose…',
+  videoInput: 'Video input',
+  driftOfExposureAnd: 'Drift of exposure and white balance',
+  liveFeed: 'Live feed',
+  stop: 'Stop',
+  stopped: 'Stopped',
+  disconnectTheDeviceThe: 'Disconnect the device; the last picture stays',
+  thePictureBeforeCame: (value: Said) => `The picture before came ${value} ms before it was drawn.`,
+  twoPointFeedCheck: 'Two-point feed check',
+  takeBlack: 'Take black',
+  takeWhite: 'Take white',
+  forgetTheCheck: 'Forget the check',
+  clip: 'Clip',
+  oneFrameBack: 'One frame back',
+  oneFrameBackKey: 'One frame back (,)',
+  pause: 'Pause',
+  play: 'Play',
+  pauseKey: 'Pause (P)',
+  playKey: 'Play (P)',
+  oneFrameOn: 'One frame on',
+  oneFrameOnKey: 'One frame on (.)',
+  frameOfTheClip: 'Frame of the clip',
+  judgeClip: 'Judge clip',
+  measuresFramesOverThe:
+    'Measures frames over the whole clip: worst frame, drift of exposure and white balance',
+  worst: 'Worst',
+  theFrameThatIs: 'The frame that is furthest off the plan',
+  device: 'Device',
+  aLivePictureFrom: 'A live picture from a capture device',
+  findsWhatTheFeed: 'Finds what the feed does to black and white',
+} as const;

@@ -1,0 +1,31 @@
+import type { Said } from './said.ts';
+
+/** Labels and headings of the scopes in Judge. */
+export const words = {
+  skin: 'skin',
+  cbCr: 'Cb → Cr ↑',
+  scopeScale: 'Scope scale',
+  scope: (which: Said) => `${which} scope`,
+  backToItsPlace: 'Back to its place',
+  large: 'Large',
+  changePlacesWithThe: 'Change places with the picture',
+  arrowKeysReadIt: (name: Said) => `${name}: arrow keys read it off`,
+  noFrameNoScope: 'No frame, no scope',
+  madeOf: 'Made of',
+  zoom: 'Zoom',
+  vectorscopeZoom: 'Vectorscope zoom',
+  matrix: 'Matrix',
+  vectorscopeMatrix: 'Vectorscope matrix',
+  scopeSettings: 'Scope settings',
+  stopsFromMiddleGrey: 'Stops from middle grey, through the profile',
+  ofSignal: '% of signal',
+  codeValuesOfThe: 'Code values of the recording',
+  theRecordingsOwn: 'The recording’s own',
+  workedOutFromRgb: 'Worked out from R′G′B′',
+  set: 'Set',
+  scalePartBrightnessHold: 'Scale, part, brightness, hold, zoom',
+  holdPeaks: 'Hold peaks',
+  everythingSeenSinceIt: 'Everything seen since it is on stays drawn',
+  stopsFromGrey: 'stops from grey',
+  theWholeFrame: 'the whole frame',
+} as const;

@@ -1,0 +1,10 @@
+/** Labels and headings of the ladder. */
+export const words = {
+  placementOfTheCard: 'Placement of the card',
+  stops: 'Stops',
+  putTheLadderAway: 'Put the ladder away',
+  stopLadder: 'Stop ladder',
+  warn: 'warn',
+  white: 'white',
+  card: 'card',
+} as const;

@@ -1,0 +1,30 @@
+import type { Said } from './said.ts';
+
+/** Labels and headings of putting LUTs together. */
+export const words = {
+  theLookExpects: 'The look expects',
+  intensity: 'Intensity',
+  pullOrPush: 'Pull or push',
+  conversion: 'Conversion',
+  look: 'Look',
+  theChain: 'The chain',
+  steps: 'Steps',
+  openAFile: 'Open a file',
+  lutFileForThe: 'LUT file for the chain',
+  whereTonesLand: 'Where tones land',
+  expectsAPicture: 'expects a picture',
+  putOnTopOf: 'Put on top of the conversion’s output',
+  expectsLog: 'expects log',
+  theConversionIsUndone: 'The conversion is undone before it: film-print looks often want this',
+  at40To60Is: '40 to 60 % is usual for looks on a corrected picture. Common practice',
+  inBeforeTheConversion: (name: Said) => `In ${name}, before the conversion, by thirds`,
+  noneStaysAsRecorded: 'none: stays as recorded',
+  turnedRound: 'Turned round',
+  a1DLut: 'A 1D LUT the other way: output becomes input',
+  none: 'none',
+  nothingInIt: 'nothing in it',
+  chainName: 'the chain',
+  curve: 'Curve',
+  bake: 'Bake',
+  inAndOut: (name: Said) => `${name}, in and out`,
+} as const;
