@@ -1,7 +1,7 @@
 import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { deltaE2000, xyzToLab, type Lab } from './lab.ts';
+import { deltaE2000, labToXyz, xyzToLab, type Lab } from './lab.ts';
 
 // G. Sharma, W. Wu, E. N. Dalal, The CIEDE2000 color-difference formula (2005), table 1 [from memory; all 34 agree].
 const PAIRS: readonly (readonly [...Lab, ...Lab, number])[] = [
@@ -85,6 +85,14 @@ describe('L*a*b*', () => {
     expect(at(216 / 24389 + 1e-12)).toBeCloseTo(at(216 / 24389 - 1e-12), 6);
     expect(at(216 / 24389)).toBeCloseTo(8, 9);
     expect(at(-0.01)).toBeLessThan(0);
+  });
+
+  it('comes back from L*a*b* as it was', () => {
+    fc.assert(
+      fc.property(lab, (one) => {
+        xyzToLab(labToXyz(one, D65), D65).forEach((v, i) => expect(v).toBeCloseTo(one[i], 8));
+      }),
+    );
   });
 
   it('agrees with colorjs.io', () => {

@@ -18,6 +18,14 @@ export const xyzToLab = (xyz: Triple, white: Triple): Lab => {
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
 };
 
+const cube = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
+
+/** L*a*b* to XYZ for a white of the same scale: the inverse of {@link xyzToLab} (CIE 015:2018, annex). */
+export const labToXyz = ([l, a, b]: Lab, white: Triple): Triple => {
+  const y = (l + 16) / 116;
+  return [white[0] * cube(y + a / 500), white[1] * cube(y), white[2] * cube(y - b / 200)];
+};
+
 const RADIANS = Math.PI / 180;
 const cos = (degrees: number) => Math.cos(degrees * RADIANS);
 const seventh = (v: number) => Math.sqrt(v ** 7 / (v ** 7 + 25 ** 7));

@@ -8,7 +8,6 @@ import Button from 'react-bootstrap/Button';
 import { BenchProvider } from '../bench/BenchProvider.tsx';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
 import { nudged } from '../ladder/ladderModel.ts';
-import { LadderSheet } from '../ladder/LadderSheet.tsx';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
@@ -24,9 +23,11 @@ import { useTitle } from './useTitle.ts';
 import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
-import { later } from '../later.tsx';
+import { later, laterScreen } from '../later.tsx';
 import { words } from '#ui/wording/shell.ts';
 
+/** The card is seen first; the ladder comes into its place beside it. */
+const LadderSheet = laterScreen(() => import('../ladder/LadderSheet.tsx').then((part) => part.LadderSheet));
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const Help = later(() => import('../help/Help.tsx').then((part) => part.Help));
 

@@ -7,10 +7,8 @@ export const words = {
   open: 'Open',
   lut: 'LUT',
   lutFile: 'LUT file',
-  behindThisLut: 'Behind this LUT',
   verdict: 'Verdict',
   curve: 'Curve',
   whereTonesLand: 'Where tones land',
-  forAZebraThat: 'for a zebra that reads it',
   checkingIt: 'checking it…',
 } as const;

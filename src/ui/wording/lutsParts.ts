@@ -16,4 +16,7 @@ export const words = {
   behind: (frame: Said, lut: Said) => `${frame} behind ${lut}`,
   noFrameOnThe: 'No frame on the bench',
   movedDoubleClickTo: 'Moved; double-click to go back',
+  behindThisLut: 'Behind this LUT',
+  forAZebraThat: 'for a zebra that reads it',
+  thisCamerasZebraReads: 'this camera’s zebra reads it',
 } as const;

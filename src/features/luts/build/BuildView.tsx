@@ -126,12 +126,7 @@ export const BuildView = () => {
           <Landings rows={rows} />
         </Panel>
         <TonePanel recipe={recipe} compiled={compiled} />
-        <Panel
-          title={words.behindThisLut}
-          note={camera.zebra.reads === 'lut' ? words.thisCamerasZebraReads : words.forAZebraThat}
-        >
-          <ZebrasBehind neutral={compiled.neutral} output={build.output} />
-        </Panel>
+        <ZebrasBehind neutral={compiled.neutral} output={build.output} />
       </div>
     </div>
   );

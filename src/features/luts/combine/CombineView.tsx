@@ -125,12 +125,10 @@ export const CombineView = () => {
         </Panel>
         <Panel title={words.whereTonesLand} note={words.inAndOut(profile.name)}>
           {neutral && source && (
-            <>
-              <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
-              <ZebrasBehind neutral={neutral} output={source.output} />
-            </>
+            <Landings rows={landingsOf(numbers, plan.placement, neutral, source.output)} />
           )}
         </Panel>
+        {neutral && source && <ZebrasBehind neutral={neutral} output={source.output} />}
       </div>
     </div>
   );

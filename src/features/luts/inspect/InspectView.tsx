@@ -84,9 +84,7 @@ export const InspectView = () => {
       </div>
       <div className="luts-side">
         <LutVerdicts source={source} />
-        <Panel title={words.behindThisLut} note={words.forAZebraThat}>
-          {neutral && source && <ZebrasBehind neutral={neutral} output={source.output} />}
-        </Panel>
+        {neutral && source && <ZebrasBehind neutral={neutral} output={source.output} />}
       </div>
     </div>
   );

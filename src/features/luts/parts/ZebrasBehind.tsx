@@ -7,6 +7,8 @@ import { stopsShownAt } from '#core/lut/greyAxis.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/lutsParts.ts';
 
 /** What zebras have to be set to if they read the picture behind this LUT. */
 export const ZebrasBehind = ({
@@ -38,16 +40,21 @@ export const ZebrasBehind = ({
     ...selection.subjects.map(({ name }, i) => [name, printZebraOrInstead(skin[i])] as const),
   ];
   return (
-    <div className="lut-zebras">
-      <dl>
-        {rows.map(([name, value]) => (
-          <div key={name}>
-            <dt>{name}</dt>
-            <dd className="num">{value}</dd>
-          </div>
-        ))}
-      </dl>
-      <p className="quiet">zebra behind it, {SCALES[camera.zebra.scale].name}</p>
-    </div>
+    <Panel
+      title={words.behindThisLut}
+      note={camera.zebra.reads === 'lut' ? words.thisCamerasZebraReads : words.forAZebraThat}
+    >
+      <div className="lut-zebras">
+        <dl>
+          {rows.map(([name, value]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd className="num">{value}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="quiet">zebra behind it, {SCALES[camera.zebra.scale].name}</p>
+      </div>
+    </Panel>
   );
 };
