@@ -95,3 +95,53 @@ for (const [name, viewport] of [
     }
     await page.close();
   });
+
+/** What opens over a screen: where it is, and how it is opened. */
+const OPENED: readonly (readonly [string, string, (page: Page) => Promise<void>])[] = [
+  [
+    'the choice of set-up',
+    'plan',
+    async (page) => {
+      await page.getByRole('button', { name: 'Whole set card' }).tap();
+      await page.locator('.chooser').first().tap();
+    },
+  ],
+  [
+    'a cell of the card',
+    'plan',
+    async (page) => {
+      await page.getByRole('button', { name: 'Whole set card' }).tap();
+      await page.locator('.cell[data-cell="iso"]').tap();
+    },
+  ],
+  ['the zebra of the card', 'plan', (page) => page.locator('.cell[data-cell="card"]').tap()],
+  ['help', 'plan', (page) => page.locator('.work-foot').getByRole('button', { name: 'Help' }).tap()],
+  ['more on the picture', 'judge', (page) => page.getByRole('button', { name: 'More', exact: true }).tap()],
+  [
+    'settings of a scope',
+    'judge',
+    (page) => page.getByRole('button', { name: 'Set', exact: true }).first().tap(),
+  ],
+  [
+    'a deletion',
+    'kit&part=shoots',
+    (page) =>
+      page
+        .getByRole('button', { name: /^Delete/ })
+        .first()
+        .tap(),
+  ],
+];
+
+test.describe('over a screen of a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  for (const [name, view, open] of OPENED)
+    test(`${name}: nothing is smaller than a finger`, async ({ page }) => {
+      const [step, ...rest] = view.split('&');
+      await visit(page, [at(step), ...rest].join('&'));
+      await open(page);
+      await expect(page.locator('.popover, .modal.show').first()).toBeVisible();
+      expect(await tooSmall(page)).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+    });
+});

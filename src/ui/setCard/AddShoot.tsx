@@ -40,10 +40,10 @@ export const AddShoot = ({ onLeave }: { onLeave: () => void }) => {
           <Button type="submit" variant="outline-secondary" size="sm" disabled={!isValid || isSubmitting}>
             {words.addSetUp}
           </Button>
-          <Link href={hrefTo('/kit', 'shoots')} onClick={onLeave}>
+          <Link className="link-out" href={hrefTo('/kit', 'shoots')} onClick={onLeave}>
             {words.allShootsNewShoot}
           </Link>
-          <Link href={hrefTo('/kit', 'new')} onClick={onLeave}>
+          <Link className="link-out" href={hrefTo('/kit', 'new')} onClick={onLeave}>
             {words.newCamera}
           </Link>
         </div>
