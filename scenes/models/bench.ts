@@ -48,6 +48,8 @@ export const bench = (): Model => {
     skin: SKINS.ana,
     coat: [0.32, 0.1, 0.06],
     style: 'long',
+    table: 0.81 - 1.36,
+    build: 0.92,
   });
   addPerson(model, {
     ...person,
@@ -59,6 +61,7 @@ export const bench = (): Model => {
     hair: [0.02, 0.018, 0.016],
     coat: [0.1, 0.14, 0.16],
     style: 'short',
+    table: 0.81 - 1.4,
   });
   addBox(
     model,

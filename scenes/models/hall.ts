@@ -1,14 +1,54 @@
+import type { Triple } from '#core/maths/matrix.ts';
 import { from709, scaled, whiteOf } from '../render/light.ts';
 import { addBoard, addBox, addPole, addQuad, glowing, matt, planks } from './kit.ts';
 import { Model, type Camera } from '../render/model.ts';
 import { addPerson } from '../render/person.ts';
-import { Solid, sphere, quad } from '../render/shapes.ts';
+import { capsule, egg, noise, smin } from '../render/sdf.ts';
+import { distanceField, Solid, quad, type Vec } from '../render/shapes.ts';
 import { SKINS } from './people.ts';
 
 const VIEWS = {
   wide: { at: [-1.5, 1.75, 6.6], to: [0.15, 1.45, 0], fov: 33 },
   speaker: { at: [2.5, 1.62, 3.5], to: [-0.42, 1.42, 0.2], fov: 21 },
 } as const satisfies Record<string, Camera>;
+
+/** Head, neck and shoulders of somebody who listens, seen from behind; metres from the middle of the head. */
+const listener = (x: number, y: number, z: number): number => {
+  const s = Math.abs(x);
+  let d = egg(x, y - 0.01, z + 0.01, 0.08, 0.118, 0.1);
+  d = smin(d, egg(s - 0.078, y + 0.012, z - 0.005, 0.012, 0.03, 0.02), 0.008);
+  d = smin(d, capsule(x, y, z, 0, -0.09, -0.02, 0, -0.2, -0.03, 0.052), 0.03);
+  d = smin(d, capsule(s, y, z, 0.04, -0.25, -0.03, 0.165, -0.29, -0.03, 0.062), 0.06);
+  return smin(d, egg(x, y + 0.5, z + 0.02, 0.2, 0.24, 0.13), 0.08);
+};
+
+// Hair, skin between hair and collar, and coats; linear BT.709.
+const HEADS = [
+  [0.05, 0.032, 0.02],
+  [0.014, 0.012, 0.01],
+  [0.16, 0.15, 0.14],
+  [0.11, 0.06, 0.028],
+] as const;
+const COATS = [
+  [0.06, 0.065, 0.08],
+  [0.09, 0.05, 0.04],
+  [0.05, 0.08, 0.06],
+] as const;
+
+const addListener = (model: Model, at: Vec, yaw: number, n: number): void => {
+  const tone = (rows: readonly Triple[]) => from709(...rows[n % rows.length]);
+  const [hair, coat, skin] = [tone(HEADS), tone(COATS), tone([SKINS.ana, SKINS.ola])];
+  const albedo = (x: number, y: number, z: number, out: Vec) => {
+    const from = y < -0.165 ? coat : y < -0.07 || Math.abs(x) > 0.081 ? skin : hair;
+    const k = from === hair ? 0.6 + 0.7 * noise(x * 260, y * 18, z * 200) : 1;
+    for (let c = 0; c < 3; c += 1) out[c] = from[c] * k;
+  };
+  model.add(
+    new Solid(distanceField([0.25, 0.64, 0.17], listener, 0.8), { at, yaw }),
+    { albedo },
+    { name: 'hall', kind: 'thing' },
+  );
+};
 
 /** The hall on open evening: a lectern, two who talk, a projection, heads of the listeners. Two fixed cameras. */
 const hall = (view: keyof typeof VIEWS): Model => {
@@ -110,19 +150,7 @@ const hall = (view: keyof typeof VIEWS): Model => {
       const z = 2.5 + row * 0.95;
       if (view === 'speaker' && z > 2.6 && x > 0.6) continue;
       const y = 0.98 + 0.05 * Math.sin(i * 5.3 + row * 2);
-      model.add(
-        new Solid(sphere(0.12), { at: [x, y, z] }),
-        { albedo: from709(0.07, 0.045, 0.03) },
-        { name: 'hall', kind: 'thing' },
-      );
-      addPole(
-        model,
-        0.2,
-        0.26,
-        { at: [x, y - 0.38, z] },
-        { albedo: from709(0.06, 0.065, 0.08) },
-        { name: 'hall', kind: 'thing' },
-      );
+      addListener(model, [x, y, z], 0.35 * Math.sin(i * 3.1 + row * 5), 3 * row + i);
     }
   return model;
 };

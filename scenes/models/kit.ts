@@ -1,5 +1,6 @@
 import type { Triple } from '#core/maths/matrix.ts';
-import { BOARD_RATIO, boardOf } from '../render/board.ts';
+import { BOARD_RATIO } from '#core/scene/board.ts';
+import { boardOf } from '../render/board.ts';
 import { from709, scaled, whiteOf } from '../render/light.ts';
 import type { Material, Texture, Thing } from '../render/material.ts';
 import { cloud, noise } from '../render/sdf.ts';

@@ -18,12 +18,12 @@ const luma = (plane: Float32Array, pixels: number, i: number) =>
   0.2627 * plane[i] + 0.678 * plane[i + pixels] + 0.0593 * plane[i + 2 * pixels];
 
 /**
- * A pixel outside what its eight neighbours on the same thing span is brought to their edge: single paths
+ * A pixel outside what its eight neighbours on the same solid span is brought to their edge: single paths
  * that were lucky.
  */
 export const despeckle = (
   plane: Float32Array,
-  { width, height, mask, normal }: Pick<Traced, 'width' | 'height' | 'mask' | 'normal'>,
+  { width, height, solid, normal }: Pick<Traced, 'width' | 'height' | 'solid' | 'normal'>,
 ): Float32Array => {
   const pixels = width * height;
   const out = plane.slice();
@@ -36,7 +36,7 @@ export const despeckle = (
       for (let v = -1; v <= 1; v += 1)
         for (let u = -1; u <= 1; u += 1) {
           const j = i + v * width + u;
-          if (j === i || mask[j] !== mask[i]) continue;
+          if (j === i || solid[j] !== solid[i]) continue;
           const facing =
             normal[i] * normal[j] +
             normal[i + pixels] * normal[j + pixels] +
@@ -56,26 +56,47 @@ export const despeckle = (
 };
 
 /**
+ * How bright each pixel is, in natural logs: of the mean of the three by three about it on the same solid, so
+ * that a few pixels no path brought light to are no edge.
+ */
+const brightness = (
+  plane: Float32Array,
+  { width, height, solid }: Pick<Traced, 'width' | 'height' | 'solid'>,
+): Float32Array => {
+  const pixels = width * height;
+  const lumas = Float32Array.from({ length: pixels }, (_, i) => luma(plane, pixels, i));
+  const floor = 1e-6 + (0.01 * lumas.reduce((sum, v) => sum + v, 0)) / pixels;
+  return lumas.map((_, i) => {
+    const [x, y] = [i % width, Math.floor(i / width)];
+    let [sum, count] = [0, 0];
+    for (let v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v += 1)
+      for (let u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u += 1) {
+        const j = v * width + u;
+        if (solid[j] !== solid[i]) continue;
+        sum += lumas[j];
+        count += 1;
+      }
+    return Math.log(sum / count + floor);
+  });
+};
+
+/**
  * Edge-stopping à-trous wavelet filter (Dammertz and others 2010): averages light with that of neighbours on the same
- * thing that face the same way, lie at the same depth and are about as bright. Planar, three a pixel; the
+ * solid that face the same way, lie at the same depth and are about as bright. Planar, three a pixel; the
  * input is kept.
  */
 export const smoothLight = (
   source: Float32Array,
-  guide: Pick<Traced, 'width' | 'height' | 'normal' | 'depth' | 'mask' | 'albedo'>,
+  guide: Pick<Traced, 'width' | 'height' | 'normal' | 'depth' | 'solid' | 'albedo'>,
   { passes, tolerance, sheen = tolerance }: FilterOptions,
 ): Float32Array => {
-  const { width, height, normal, depth, mask, albedo } = guide;
+  const { width, height, normal, depth, solid, albedo } = guide;
   const pixels = width * height;
   let from: Float32Array = source;
   for (let pass = 0; pass < passes; pass += 1) {
     const step = 1 << pass;
     const to = new Float32Array(source.length);
-    const logs = new Float32Array(pixels);
-    let floor = 0;
-    for (let i = 0; i < pixels; i += 1) floor += luma(from, pixels, i);
-    floor = 1e-6 + (0.01 * floor) / pixels;
-    for (let i = 0; i < pixels; i += 1) logs[i] = Math.log(luma(from, pixels, i) + floor);
+    const logs = brightness(from, guide);
     const sharp = 1 / (tolerance / 2 ** (pass / 2)) ** 2;
     const soft = 1 / sheen ** 2;
     for (let y = 0, i = 0; y < height; y += 1)
@@ -89,7 +110,7 @@ export const smoothLight = (
             const column = x + u * step;
             if (column < 0 || column >= width) continue;
             const j = row * width + column;
-            if (mask[i] !== mask[j]) continue;
+            if (solid[i] !== solid[j]) continue;
             const facing =
               normal[i] * normal[j] +
               normal[i + pixels] * normal[j + pixels] +

@@ -18,6 +18,8 @@ export type Traced = {
   readonly depth: Float32Array;
   /** Number of the thing + 1; 0 none. Of the middle of the pixel. */
   readonly mask: Uint8Array;
+  /** Number of the solid + 1; 0 none. Of the middle of the pixel. */
+  readonly solid: Uint16Array;
   readonly things: readonly Thing[];
 };
 
@@ -88,9 +90,11 @@ export const settle = (sample: Sample): void => {
   sample.seen += 1;
   sample.light.forEach((bin, g) => {
     const sum = sample.lightSum[g];
-    const mean = sample.seen <= LEARNT ? Infinity : luminanceOf([sum[0], sum[1], sum[2]]) / (sample.seen - 1);
-    addCapped(bin, sum, BRIGHTEST * mean);
-    addCapped(sample.glow[g], sample.glowSum[g], sample.gleamed ? SHEEN * mean : Infinity);
+    const mean = luminanceOf([sum[0], sum[1], sum[2]]) / (sample.seen - 1);
+    // Where no path found light yet, the mean says nothing: the first that does counts whole.
+    const learnt = sample.seen > LEARNT && mean > 0;
+    addCapped(bin, sum, learnt ? BRIGHTEST * mean : Infinity);
+    addCapped(sample.glow[g], sample.glowSum[g], sample.gleamed && learnt ? SHEEN * mean : Infinity);
   });
 };
 
@@ -107,6 +111,7 @@ export const blank = ({ width, height }: Window, model: Model): Traced => {
     normal: plane(),
     depth: new Float32Array(width * height),
     mask: new Uint8Array(width * height),
+    solid: new Uint16Array(width * height),
     things: [...model.things],
   };
 };

@@ -212,6 +212,21 @@ export const cylinder = (radius: number, hy: number): Local => ({
   },
 });
 
+/** A step too long ended under the surface, where nothing is lit: back along the ray until it is out. */
+const backedOut = (
+  { ox, oy, oz, dx, dy, dz }: Ray,
+  met: number,
+  under: number,
+  distance: (x: number, y: number, z: number) => number,
+): number => {
+  let [t, d] = [met, under];
+  for (let i = 0; i < 4 && d < 0; i += 1) {
+    t += d - 1e-5;
+    d = distance(ox + t * dx, oy + t * dy, oz + t * dz);
+  }
+  return t;
+};
+
 /** A surface given by its distance, marched; inside a box that holds it. */
 export const distanceField = (
   half: readonly [number, number, number],
@@ -242,7 +257,7 @@ export const distanceField = (
         )
           return Infinity;
         const d = distance(x, y, z);
-        if (d < 2e-4 * (1 + 0.2 * t)) return t;
+        if (d < 2e-4 * (1 + 0.2 * t)) return d < 0 ? backedOut(r, t, d, distance) : t;
         t += Math.max(1e-4, d * stride);
       }
       return Infinity;

@@ -227,6 +227,7 @@ export class Tracer extends Aimer {
         write(out, at, sample, samples, rect.width * rect.height);
         lens(px + 0.5, py + 0.5, this.ray);
         out.mask[at] = this.thingAt(this.ray, out.things as Thing[]) + 1;
+        out.solid[at] = this.hitIndex + 1;
       }
     }
     return out;

@@ -11,6 +11,7 @@ import {
   stageScene,
   type StageSceneId,
 } from '#store/demo/scenes.ts';
+import { BOARD_PATCHES } from '#core/scene/board.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import { checkedSettings, expose } from '#core/sensor/camera.ts';
 import { USABLE_SNR } from '#core/noise/sensorNoise.ts';
@@ -153,12 +154,17 @@ describe('automatics and dials', () => {
   });
 });
 
+const namesOfBoard = (...of: string[]) =>
+  BOARD_PATCHES.flatMap(({ kind, name }) => (of.includes(kind) ? [name] : [])).sort();
+
 describe('the scenes', () => {
   it.each(STAGE_SCENE_IDS)('%s shows the board whole: card, white, trap, wedge and chart', (id) => {
     const { objects, layers, width, height } = truthOf(id);
     const kinds = (kind: string) => objects.filter((object) => object.kind === kind);
+    const named = (...of: string[]) =>
+      objects.flatMap(({ kind, name }) => (of.includes(kind) ? [name] : [])).sort();
     expect([kinds('card').length, kinds('white').length, kinds('trap').length]).toEqual([1, 1, 1]);
-    expect([kinds('wedge').length, kinds('patch').length]).toEqual([11, 24]);
+    expect(named('wedge', 'patch')).toEqual(namesOfBoard('wedge', 'patch'));
     expect(layers).toHaveLength(stageScene(id).layers);
     expect(width / height).toBeCloseTo(16 / 9, 6);
     const card = kinds('card')[0];
