@@ -37,7 +37,6 @@ await shoot('plan');
 for (const [name, setup, camera, part] of [
   ['plan-profile', 'lantern-quay', 'a-cam', 'profile'],
   ['plan-balance', 'furnace-mouth', 'a-cam', 'balance'],
-  ['plan-water', 'slipway', 'small-cam', 'balance'],
   ['plan-day', 'furnace-mouth', 'a-cam', 'day'],
   ['plan-cards', 'furnace-mouth', 'a-cam', 'cards'],
 ]) {
@@ -161,6 +160,39 @@ await page.getByRole('button', { name: 'Nine demo frames' }).click();
 await page.getByRole('button', { name: /Read the card off/ }).click();
 await page.getByText(/Fits within/).waitFor();
 await shoot('kit-bracket');
+
+// A phone: four screens side by side in one picture.
+const phone = await browser.newPage({
+  viewport: { width: 390, height: 844 },
+  storageState,
+  hasTouch: true,
+  isMobile: true,
+});
+const screens = [];
+for (const [url, ready] of [
+  [on('plan', 'furnace-mouth', 'a-cam'), '.schools'],
+  [on('judge', 'furnace-mouth', 'a-cam'), '[data-verdict="forecast"]'],
+  [on('log', 'furnace-mouth', 'a-cam'), '.take img'],
+  [on('plan', 'furnace-mouth', 'a-cam'), '.schools'],
+]) {
+  await phone.goto(url);
+  await phone.locator(ready).first().waitFor();
+  await phone.waitForTimeout(1500);
+  if (screens.length === 3) {
+    await phone.getByRole('button', { name: 'Stop ladder' }).tap();
+    await phone.waitForTimeout(400);
+  }
+  screens.push((await phone.screenshot()).toString('base64'));
+}
+const sheetOfPhones = await browser.newPage({ viewport: { width: 1280, height: 700 } });
+await sheetOfPhones.setContent(
+  `<body style="margin:0;background:#2c2c2c;display:flex;gap:16px;padding:16px">${screens
+    .map((png) => `<img src="data:image/png;base64,${png}" width="300" height="649" alt="">`)
+    .join('')}</body>`,
+);
+await sheetOfPhones.waitForTimeout(500);
+await sheetOfPhones.screenshot({ path: 'docs/screenshots/phone.png' });
+say('docs/screenshots/phone.png');
 
 await browser.close();
 server.kill();

@@ -1,7 +1,7 @@
 import { xyToXyz } from './chromaticity.ts';
 import { apply, invert, type Triple } from '../maths/matrix.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz, type GamutSpec } from './gamut.ts';
-import { temperatureOf, whiteXy, type Temperature } from './temperature.ts';
+import { temperatureOf, whiteXy, type Temperature, type TemperatureFound } from './temperature.ts';
 
 /** How far off neutral a body renders: mired warm +, and Duv green +. */
 export type LeanFound = { readonly mired: number; readonly duv: number };
@@ -18,7 +18,7 @@ const XYZ_TO_SENSOR = invert(SENSOR_TO_XYZ);
  * the dialled light is R = G = B.
  * @throws RangeError when a channel is not above 0.
  */
-export const lightOfNeutral = (card: Triple, gamut: GamutSpec, dial: Temperature): Temperature => {
+export const lightOfNeutral = (card: Triple, gamut: GamutSpec, dial: Temperature): TemperatureFound => {
   if (!card.every((v) => v > 0)) throw new RangeError('lightOfNeutral: every channel must be above 0');
   const white = apply(XYZ_TO_SENSOR, xyToXyz(whiteXy(dial)));
   const seen = apply(gamutMatrix(gamut, 'bt2020'), card);

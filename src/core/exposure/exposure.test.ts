@@ -18,6 +18,19 @@ describe('iris', () => {
       expect(Math.abs(2 * Math.log2(exactFNumber(f) / f))).toBeLessThan(k === 0 ? 0.001 : 0.17),
     );
   });
+  it.each([
+    [25, 28 / 6],
+    [29, 29 / 6],
+    [45, 33 / 6],
+    [0.7, -0.5],
+    [1.7, 0.75],
+    [9.5, 3.25],
+    [19, 4.25],
+    [28, 29 / 6],
+  ])('knows the mark f/%f, in thirds or halves of a stop', (mark, power) => {
+    expect(exactFNumber(mark)).toBeCloseTo(2 ** power, 9);
+    expect(Math.abs(exactFNumber(mark) / mark - 1)).toBeLessThan(0.03);
+  });
   it('takes a fixed lens as it is', () => {
     expect(exactFNumber(1.9)).toBe(1.9);
     expect(() => exactFNumber(0)).toThrow(RangeError);

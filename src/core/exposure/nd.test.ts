@@ -2,16 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { ND_UNIT_IDS, ND_UNITS, ndChoices } from './nd.ts';
 
 describe('neutral density', () => {
-  // One stop is density 0.301, factor 2; filters are marked 0.3 / 0.6 / 0.9 or ND2 / 4 / 8.
+  // Density D is a factor of 10^D (ISO 5-1), a stop is a factor of 2: D / 0.30103 stops, to the digit.
   it.each([
-    ['density', 0.3, 1],
-    ['density', 0.9, 3],
-    ['density', 1.8, 6],
+    ['density', 0.3, 0.9965784],
+    ['density', 0.9, 2.9897353],
+    ['density', 3, 9.9657843],
+    ['factor', 1000, 9.9657843],
+    ['stops', 10, 10],
     ['factor', 2, 1],
     ['factor', 64, 6],
     ['stops', 2.5, 2.5],
   ] as const)('%s %f is %f stops', (unit, written, stops) => {
-    expect(ND_UNITS[unit].toStops(written)).toBeCloseTo(stops, 9);
+    expect(ND_UNITS[unit].toStops(written)).toBeCloseTo(stops, 7);
   });
 
   it('an odd density counts by its logarithm', () => {
@@ -22,7 +24,11 @@ describe('neutral density', () => {
     for (const unit of ND_UNIT_IDS)
       for (const stops of [1, 2, 3, 6, 10, 10 / 3])
         expect(ND_UNITS[unit].toStops(ND_UNITS[unit].fromStops(stops))).toBeCloseTo(stops, 9);
+    for (const density of [0.3, 0.6, 0.9, 1.2, 1.8, 3, 0.15])
+      expect(ND_UNITS.density.print(ND_UNITS.density.toStops(density))).toBe(`ND ${density}`);
+    // A glass noted in whole stops is printed as it is marked.
     expect(ND_UNITS.density.print(3)).toBe('ND 0.9');
+    expect(ND_UNITS.density.print(10)).toBe('ND 3');
     expect(ND_UNITS.factor.print(3)).toBe('ND8');
     expect(ND_UNITS.stops.print(10 / 3)).toBe('3 1/3 stops');
   });

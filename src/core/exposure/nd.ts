@@ -14,10 +14,12 @@ type NdUnitDefinition = {
 const short = (value: number, digits: number) => Number(value.toFixed(digits)).toString();
 // Density is log10 of the factor, a stop is a factor of two: 0.301 (ISO 5-1, transmittance density).
 const PER_STOP = Math.log10(2);
-/** Density is written rounded to tenths: 0.9 means three stops, not 2.99. */
-const MARK = 0.3;
 
-const toDensity = (stops: number) => (Number.isInteger(stops) ? stops * MARK : stops * PER_STOP);
+/** A density as it stands on the glass: in tenths where it is one within the rounding of a mark. */
+const printDensity = (density: number) => {
+  const tenths = Math.round(10 * density) / 10;
+  return short(Math.abs(density - tenths) < 0.015 ? tenths : density, 2);
+};
 
 export const ND_UNITS = {
   stops: {
@@ -28,12 +30,9 @@ export const ND_UNITS = {
   },
   density: {
     name: 'density (0.3, 0.6 …)',
-    toStops: (written) => {
-      const marks = written / MARK;
-      return Math.abs(marks - Math.round(marks)) < 1e-6 ? Math.round(marks) : written / PER_STOP;
-    },
-    fromStops: toDensity,
-    print: (stops) => `ND ${short(toDensity(stops), 2)}`,
+    toStops: (written) => written / PER_STOP,
+    fromStops: (stops) => stops * PER_STOP,
+    print: (stops) => `ND ${printDensity(stops * PER_STOP)}`,
   },
   factor: {
     name: 'factor (2, 4, 8 …)',

@@ -114,7 +114,10 @@ describe('an inspected LUT', () => {
       each((v) => v ** 1.1),
       { profile: ARCHETYPES.classicLog },
     );
-    expect(said(look, 'feed', 'classicLog')).toMatchObject({ state: 'lost', title: 'Made for another kind of picture' });
+    expect(said(look, 'feed', 'classicLog')).toMatchObject({
+      state: 'lost',
+      title: 'Made for another kind of picture',
+    });
     expect(said(look, 'feed', 'classicLog')?.advice).toContain('a display picture');
   });
 

@@ -184,7 +184,7 @@ export const profileFromBracket = (
       ...(inForm ? [] : [notLogForm(worst)]),
       ...(clipSignal === undefined
         ? [
-            `The readings rise to the last one: the clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`,
+            `The readings rise to the end: clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`,
           ]
         : []),
     ],

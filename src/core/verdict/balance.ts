@@ -2,7 +2,7 @@ import { SEEN_MIRED } from '../colour/balance.ts';
 import { printSigned } from '../units.ts';
 import { castOf } from './cast.ts';
 import type { VerdictRule } from './types.ts';
-import { castSeen } from './verdictWords.ts';
+import { castSeen, lightThere } from './verdictWords.ts';
 
 /** Tint under this is hardly seen, thousandths of Duv. Our own choice. */
 const SEEN_TINT = 3;
@@ -14,13 +14,13 @@ export const whiteBalance = {
   judge: ({ measurement, numbers, light }) => {
     const cast = castOf(measurement, numbers, light);
     if (!cast) return undefined;
-    const { mired, tint, ratios, reading } = cast;
+    const { mired, tint, ratios, reading, stands } = cast;
     const off = Math.abs(mired) > SEEN_MIRED;
     const tinted = Math.abs(tint) > SEEN_TINT;
     const warmth = mired > 0 ? 'warm' : 'cool';
     const hue = tint > 0 ? 'green' : 'magenta';
     const kelvin = light ? 1e6 / (1e6 / light.kelvin + mired) : undefined;
-    const found = kelvin === undefined ? '' : ` The light there is about ${Math.round(kelvin / 10) * 10} K.`;
+    const found = kelvin === undefined ? '' : lightThere(kelvin, stands);
     return {
       state: off || tinted ? 'watch' : 'holds',
       title: off ? `Neutral comes out ${warmth}` : tinted ? `Neutral comes out ${hue}` : 'Neutral is neutral',

@@ -1,6 +1,6 @@
 import { miredShift } from '../colour/balance.ts';
 import { lightOfNeutral, TINT_STEP } from '../colour/lean.ts';
-import type { Temperature } from '../colour/temperature.ts';
+import type { Temperature, TemperatureFound } from '../colour/temperature.ts';
 import type { SetCardNumbers } from '../exposure/setCard.ts';
 import type { PatchReading } from '../scopes/measure.ts';
 import { codeToSignal } from '../signal/scale.ts';
@@ -15,6 +15,8 @@ export type Cast = {
   readonly reading: PatchReading;
   readonly mired: number;
   readonly tint: number;
+  /** Whether the light on it has a colour temperature. */
+  readonly stands: TemperatureFound['stands'];
   /** Linear R, G, B of the neutral over its green. */
   readonly ratios: readonly [number, number, number];
 };
@@ -41,6 +43,7 @@ export const castOf = (
       reading,
       mired: miredShift(found.kelvin, light.kelvin),
       tint: (found.duv - light.duv) / TINT_STEP,
+      stands: found.stands,
       ratios: [r / g, 1, b / g],
     };
   }

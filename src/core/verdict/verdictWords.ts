@@ -1,3 +1,4 @@
+import type { TemperatureFound } from '../colour/temperature.ts';
 import { printStops, printStopsDecimal, printStopsExact, printStopsLength, toThird } from '../units.ts';
 import { capital, printShare } from './wording.ts';
 
@@ -45,6 +46,15 @@ export const pullLeaves = (pull: number, cleanTo: number): string =>
 export const noiseCovers = (percent: string, noise: number): string => {
   const covers = `${noise.toFixed(1)} code of noise covers it`;
   return `A code is ${percent} % of luminance after the grade; ${covers}. No denoising before it.`;
+};
+
+/** The light a neutral stands in, by its colour. */
+export const lightThere = (kelvin: number, stands: TemperatureFound['stands']): string => {
+  if (stands === 'none')
+    return ' The light there has no colour temperature: its colour lies too far off white.';
+  if (stands === 'beyond')
+    return ` The light there is ${kelvin > 25_000 ? 'beyond 25 000' : 'under 1000'} K.`;
+  return ` The light there is about ${Math.round(kelvin / 10) * 10} K.`;
 };
 
 export const castSeen = (kind: string, tint: string | undefined, light: string): string => {

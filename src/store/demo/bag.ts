@@ -1,3 +1,4 @@
+import { ND_UNITS } from '#core/exposure/nd.ts';
 import type { GelRecord, LightRecord, MonitorRecord, NdSetRecord } from '../records/bag.ts';
 
 // What Salt and Fire carries beside its cameras. All figures invented.
@@ -8,7 +9,7 @@ export const demoNdSets: readonly NdSetRecord[] = [
     name: 'squares',
     kind: 'fixed',
     unit: 'density',
-    stops: [1, 2, 3, 4, 6],
+    stops: [0.3, 0.6, 0.9, 1.2, 1.8].map(ND_UNITS.density.toStops),
     lean: { mired: 4, tint: 0 },
   },
   {

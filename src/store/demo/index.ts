@@ -1,3 +1,4 @@
+import { ND_UNITS } from '#core/exposure/nd.ts';
 import { demoLuts } from './luts.ts';
 import { demoGels, demoLights, demoMonitors, demoNdSets } from './bag.ts';
 import { demoCameras } from './cameras.ts';
@@ -82,7 +83,7 @@ const plans: PlanRecord[] = [
     kelvin: 5600,
     shutter: FIFTIETH,
     iris: 5.6,
-    ndStops: 6,
+    ndStops: ND_UNITS.density.toStops(1.8),
     ndSetId: 'nd-squares',
   }),
   plan('packing-yard', 'a-cam', {

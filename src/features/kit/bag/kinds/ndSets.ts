@@ -61,7 +61,7 @@ export const ndSets: BagKind<'ndSets', NdValues> = {
   textsOf: ({ kind, unit, stops, lean, fits }) => ({
     kind,
     unit,
-    values: stops.map((s) => Number(ND_UNITS[unit].fromStops(s).toFixed(2))).join(' '),
+    values: stops.map((s) => Number(ND_UNITS[unit].fromStops(s).toFixed(3))).join(' '),
     fits: fits ?? '',
     mired: String(lean.mired),
     tint: String(lean.tint),
@@ -73,7 +73,13 @@ export const ndSets: BagKind<'ndSets', NdValues> = {
     return success({ kind, unit, stops, lean: { mired, tint }, fits: fits || undefined });
   },
   common: [
-    { name: 'Squares', kind: 'fixed', unit: 'density', stops: [1, 2, 3, 4, 6], lean: NEUTRAL },
+    {
+      name: 'Squares',
+      kind: 'fixed',
+      unit: 'density',
+      stops: [0.3, 0.6, 0.9, 1.2, 1.8].map(ND_UNITS.density.toStops),
+      lean: NEUTRAL,
+    },
     { name: 'Turning ND', kind: 'variable', unit: 'stops', stops: [2, 5], lean: NEUTRAL },
   ],
   line: ({ kind, unit, stops, lean, fits }, _selection, { cameras }) => {
