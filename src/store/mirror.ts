@@ -1,6 +1,6 @@
 import { dequal } from 'dequal';
 import { ARCHETYPE_PROFILES, isBuiltIn } from './builtIn.ts';
-import type { Database } from './database.ts';
+import type { Database, FirstRows } from './database.ts';
 import type { Stored } from './edits.ts';
 import { applyPatch, type AnyRecord, type RecordPatch } from './patches.ts';
 import { readRows, type SetAside } from './setAside.ts';
@@ -21,17 +21,29 @@ export type Read = { readonly records: BookRecords; readonly setAside: readonly 
 
 type StoredRows = Readonly<Partial<Record<BookTable, readonly unknown[]>>>;
 
-/** Rows as the small records they are, with what ships with the app. */
-export const recordsOf = (stored: StoredRows): Read => {
-  const setAside: SetAside[] = [];
+type Row = { readonly id: string };
+
+const withBuiltIn = (rowsOf: (name: BookTable) => readonly Row[]): BookRecords => {
   const tables = BOOK_TABLES.map((name) => {
-    const read = readRows(name, stored[name] ?? []);
-    setAside.push(...read.setAside);
-    const good = read.good.filter(({ id }) => !isBuiltIn(name, id));
-    const all = name === 'profiles' ? [...ARCHETYPE_PROFILES, ...good] : good;
+    const own = rowsOf(name).filter(({ id }) => !isBuiltIn(name, id));
+    const all = name === 'profiles' ? [...ARCHETYPE_PROFILES, ...own] : own;
     return [name, new Map(all.map((record) => [record.id, record]))] as const;
   });
-  return { records: Object.fromEntries(tables) as unknown as BookRecords, setAside };
+  return Object.fromEntries(tables) as unknown as BookRecords;
+};
+
+/** Records that the app itself made, with what ships with it: they are not checked, which takes its time. */
+export const recordsOfOurs = (rows: FirstRows): BookRecords => withBuiltIn((name) => rows[name] ?? []);
+
+/** Rows as the small records they are, with what ships with the app. */
+const recordsOf = (stored: StoredRows): Read => {
+  const setAside: SetAside[] = [];
+  const records = withBuiltIn((name) => {
+    const read = readRows(name, stored[name] ?? []);
+    setAside.push(...read.setAside);
+    return read.good;
+  });
+  return { records, setAside };
 };
 
 /** All small records as they are stored, of one moment. */

@@ -60,7 +60,7 @@ describe('a new database', () => {
     const database = fresh();
     const book = await shownWhileFilling(database);
     expect(planOf(book).placement).toBe(1);
-    const { plans } = book.getState();
+    const { plans, cameras, profiles, setups } = book.getState();
     const changed = changePlan(book, { placement: 2 });
     expect(planOf(book).placement).toBe(2);
     expect(book.getState().isFilling).toBe(true);
@@ -68,7 +68,10 @@ describe('a new database', () => {
     expect(book.getState()).toMatchObject({ status: 'ready', isFilling: false, unsaved: 0 });
     expect((await database.rows('plans').get(PLAN_ID))?.placement).toBe(2);
     // What was shown is what was stored: nothing is drawn anew for it.
-    expect(book.getState().plans.get('dunes:air-cam')).toBe(plans.get('dunes:air-cam'));
+    for (const [id, plan] of plans) if (id !== PLAN_ID) expect(book.getState().plans.get(id)).toBe(plan);
+    expect(book.getState().cameras).toBe(cameras);
+    expect(book.getState().profiles).toBe(profiles);
+    expect(book.getState().setups).toBe(setups);
     await book.close();
   });
 
@@ -87,6 +90,70 @@ describe('a new database', () => {
     });
     expect(book.getState().plans.size).toBe(0);
     await book.close();
+  });
+});
+
+describe('a database that is foreseen to be new', () => {
+  let names = 0;
+  const foreseen = (name = `foreseen-${(names += 1)}`) => new Database(name, { isForeseen: true });
+  const finished = async (book: ReturnType<typeof openBook>, database: Database) => {
+    await book.close();
+    database.close();
+  };
+
+  it('is shown before it is there', async () => {
+    const database = foreseen();
+    let open = () => {};
+    const held = new Promise<void>((resolve) => (open = resolve));
+    const really = database.open.bind(database);
+    vi.spyOn(database, 'open').mockImplementation(() => Dexie.Promise.resolve(held).then(() => really()));
+    const book = openBook(database);
+    await until(() => book.getState().isFilling === true);
+    expect(database.isOpen()).toBe(false);
+    expect(planOf(book).placement).toBe(1);
+    const changed = changePlan(book, { placement: 2 });
+    open();
+    expect(await changed).toBe(true);
+    expect(book.getState()).toMatchObject({ status: 'ready', isFilling: false, unsaved: 0 });
+    expect((await database.rows('plans').get(PLAN_ID))?.placement).toBe(2);
+    await finished(book, database);
+  });
+
+  it('and is not: what it holds stands in the place of what was foreseen', async () => {
+    const before = new Database('foreseen-wrongly');
+    await before.open();
+    await before.rows('plans').update(PLAN_ID, { placement: 3 });
+    before.close();
+    const database = foreseen('foreseen-wrongly');
+    const book = openBook(database);
+    await until(() => book.getState().status === 'ready' && !book.getState().isFilling);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(planOf(book).placement).toBe(3);
+    expect(book.getState().isFilling).toBe(false);
+    await finished(book, database);
+  });
+
+  it('and does not open: that is said, and nothing foreseen comes over it', async () => {
+    const database = foreseen();
+    vi.spyOn(database, 'open').mockImplementation(() =>
+      Dexie.Promise.reject(new DOMException('no room', 'QuotaExceededError')),
+    );
+    const book = openBook(database);
+    await until(() => book.getState().status === 'failed');
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(book.getState()).toMatchObject({ status: 'failed', isFilling: false });
+    expect(book.getState().plans.size).toBe(0);
+    await finished(book, database);
+  });
+
+  it('and is held by another window: that is told after a while', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    const database = foreseen();
+    vi.spyOn(database, 'open').mockImplementation(() => new Dexie.Promise(() => undefined));
+    const book = openBook(database);
+    await vi.waitFor(() => expect(book.getState().isFilling).toBe(true));
+    vi.advanceTimersByTime(2600);
+    expect(book.getState()).toMatchObject({ status: 'failed', isFilling: false });
   });
 });
 

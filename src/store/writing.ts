@@ -5,7 +5,7 @@ import { writePatches, type Written } from './edits.ts';
 import {
   NO_RECORDS,
   readRecords,
-  recordsOf,
+  recordsOfOurs,
   reusing,
   withPatches,
   withStored,
@@ -74,7 +74,7 @@ export const createWriting = (database: Database, store: BookStore) => {
   // A first visit does not wait for the demo to be stored.
   database.onFilling = (rows) => {
     if (closed) return;
-    base = recordsOf(rows).records;
+    base = recordsOfOurs(rows);
     show({ status: 'ready', isFilling: true, ...settled(store.getState()) });
   };
 
@@ -105,7 +105,10 @@ export const createWriting = (database: Database, store: BookStore) => {
   Dexie.on('storagemutated', onMutated);
   // Another window may keep them from opening for ever; should they open yet, they are shown.
   const slow = setTimeout(() => {
-    if (store.getState().status === 'loading') store.setState({ status: 'failed', problem: HELD_WORDS });
+    const { status, isFilling } = store.getState();
+    const isForeseen = isFilling === true && !database.isNew;
+    if (status === 'loading' || isForeseen)
+      store.setState({ status: 'failed', isFilling: false, problem: HELD_WORDS });
   }, SLOW_MS);
   refresh();
 

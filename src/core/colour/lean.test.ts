@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { xyToXyz } from './chromaticity.ts';
 import { GAMUTS, gamutMatrix, rgbToXyz } from './gamut.ts';
-import { balancedLight, dialFor, leanOf, neutralOf } from './lean.ts';
+import { balancedLight, dialFor, neutralOf } from './lean.ts';
+import { leanOf } from './neutral.ts';
 import { apply, invert, type Triple } from '../maths/matrix.ts';
 import { whiteXy } from './temperature.ts';
 

@@ -1,5 +1,6 @@
 import { miredShift } from '../colour/balance.ts';
-import { lightOfNeutral, TINT_STEP } from '../colour/lean.ts';
+import { TINT_STEP } from '../colour/lean.ts';
+import { lightOfNeutral } from '../colour/neutral.ts';
 import type { Temperature, TemperatureFound } from '../colour/temperature.ts';
 import type { SetCardNumbers } from '../exposure/setCard.ts';
 import type { PatchReading } from '../scopes/measure.ts';

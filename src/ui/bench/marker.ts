@@ -20,6 +20,9 @@ const readMarker = (): Marker | undefined => {
   }
 };
 
+/** Whether this browser has kept records before, as far as the marker tells. */
+export const hasMarker = (): boolean => readMarker() !== undefined;
+
 const write = (marker: Marker): void => {
   try {
     localStorage.setItem(KEY, JSON.stringify(marker));

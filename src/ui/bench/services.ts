@@ -7,7 +7,7 @@ import { Database } from '#store/database.ts';
 import { createBracket, type Bracket } from './bracket.ts';
 import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
 import { createSession, type Session } from './session/session.ts';
-import { markOpened, type Marker } from './marker.ts';
+import { hasMarker, markOpened, type Marker } from './marker.ts';
 import { createStrip, type Strip } from './strip.ts';
 
 /**
@@ -36,7 +36,7 @@ const keepSafe = (services: Services) =>
 type OpenServices = { readonly services: Services; readonly close: () => void };
 
 const open = (): OpenServices => {
-  const database = new Database();
+  const database = new Database(undefined, { isForeseen: !hasMarker() });
   const book = openBook(database);
   const [judge, lutClient] = [startJudge(), startLuts()];
   const luts = createLutShelf(judge, lutClient, database);

@@ -1,4 +1,5 @@
-import { leanOf, TINT_STEP } from '#core/colour/lean.ts';
+import { TINT_STEP } from '#core/colour/lean.ts';
+import { leanOf } from '#core/colour/neutral.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { floorAt, sensorFromPatches } from '#core/noise/sensorNoise.ts';
