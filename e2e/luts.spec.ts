@@ -166,7 +166,9 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
     await page
       .getByLabel('LUT file')
       .setInputFiles(cubeFile('warm.cube', writeCube(look, { title: 'Warm', comments: ['by hand'] })));
-    await expect(verdict(page, 'feed')).toContainText('Made for another kind of picture', { timeout: 30_000 });
+    await expect(verdict(page, 'feed')).toContainText('Made for another kind of picture', {
+      timeout: 30_000,
+    });
     await expect(verdict(page, 'feed')).toContainText('a display picture');
     await expect(verdict(page, 'neutral')).toHaveAttribute('data-state', 'watch');
     await expect(page.locator('.lut-zebras')).toContainText('Card');
@@ -194,7 +196,9 @@ test('a LUT is inspected, kept, combined and compared; what is none is named', a
     await reloaded(page);
     await painted(page);
     await page.getByRole('combobox', { name: 'LUT', exact: true }).selectOption({ label: 'Warm' });
-    await expect(verdict(page, 'feed')).toContainText('Made for another kind of picture', { timeout: 30_000 });
+    await expect(verdict(page, 'feed')).toContainText('Made for another kind of picture', {
+      timeout: 30_000,
+    });
   });
 
   await test.step('a chain: pull, conversion, look at 50 %, as CLF; the pull alone as a CDL', async () => {
