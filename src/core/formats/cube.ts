@@ -91,7 +91,10 @@ type Reading = {
   readonly lines: number[];
 };
 
-const numbersOf = (line: string): number[] => line.split(/\s+/).slice(1).map(Number);
+/** A decimal number; what JavaScript would read as hexadecimal, octal or binary (0x10) is none in a cube. */
+const decimal = (text: string): number => ('xXoObB'.includes(text.charAt(1) || ' ') ? NaN : Number(text));
+
+const numbersOf = (line: string): number[] => line.split(/\s+/).slice(1).map(decimal);
 
 const tripleOf = (line: string): Triple | undefined => {
   const found = numbersOf(line);
@@ -144,7 +147,7 @@ const takeRange = (reading: Reading, line: string): string | undefined => {
 };
 
 const takeRow = (reading: Reading, line: string): string | undefined => {
-  const values = line.split(/\s+/).map(Number);
+  const values = line.split(/\s+/).map(decimal);
   if (values.length !== 3 || !values.every(isFloat32)) return 'A row needs three finite numbers.';
   if (!reading.word)
     return 'A row of numbers stands before the size: LUT_1D_SIZE or LUT_3D_SIZE comes first.';

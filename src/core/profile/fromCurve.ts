@@ -76,7 +76,7 @@ export const profileFromCurve = (
     return rises ? [] : [curve.rowAt(pair.index)];
   });
   if (bad.length > 0) return failure(bad[0], doesNotRise(bad));
-  const rows = thinned(trimmed.filter(({ reflectance }) => reflectance >= 0));
+  const rows = thinned(trimmed);
   if (rows.length < 4) return failure('file', `${rows.length} rising rows; a curve needs at least four.`);
   const [first, last] = [rows[0], rows[rows.length - 1]];
   if (!(first.reflectance < MIDDLE_GREY && last.reflectance > MIDDLE_GREY))

@@ -15,6 +15,8 @@ export type TableColumns = {
 
 const MAX_ROWS = 4096;
 const MAX_TEXT = 1_000_000;
+/** Curves go a little under black; what lies further is a mistake. */
+const DARKEST = -1;
 
 const number = (cell: string | undefined): number => {
   const text = (cell ?? '').trim().replace('\u2212', '-');
@@ -45,7 +47,11 @@ const readLines = (text: string, columns: TableColumns, coding: Coding): Result<
       );
     }
     const reflectance = columns.light === 'stops' ? stopsToReflectance(light) : light;
-    if (reflectance < 0) return failure(`line ${n + 1}`, `Line ${n + 1}: reflectance ${light} is under 0.`);
+    if (reflectance < DARKEST)
+      return failure(
+        `line ${n + 1}`,
+        `Line ${n + 1}: reflectance ${light} is under ${DARKEST}: no file goes so far.`,
+      );
     lines.push({ line: n + 1, reflectance, signal: toSignal(reading) });
     if (lines.length > MAX_ROWS)
       return failure(`line ${n + 1}`, `More than ${MAX_ROWS} rows: thin the table out.`);

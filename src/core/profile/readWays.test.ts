@@ -139,13 +139,26 @@ describe('a table', () => {
     expect(byShare.compiled.signalAt(2)).toBeCloseTo(wide.signalAt(2), 4);
   });
 
+  it('keeps rows of light under zero: the curve goes on below black', () => {
+    const below = [-0.02, -0.01, 0, 0.01, 0.05, 0.18, 1, 4];
+    const source = below.map((light) => `${light},${100 * wide.transfer.encode(light)}`).join('\n');
+    const { compiled } = solved(
+      profileFromTable(source, { light: 'reflectance', reading: 'signalPercent' }, coding, 'bt709'),
+    );
+    for (const light of below)
+      expect(compiled.transfer.encode(light)).toBeCloseTo(wide.transfer.encode(light), 9);
+    for (const light of [-0.02, -0.01, -0.004])
+      expect(compiled.transfer.decode(compiled.transfer.encode(light))).toBeCloseTo(light, 9);
+    expect(compiled.transfer.encode(-0.015)).toBeCloseTo(wide.transfer.encode(-0.015), 3);
+  });
+
   it.each([
     ['falls', text.replace('\n-3,', '\n-3,9'), 'line 6', /line 6\.$/],
     ['no number', text.replace('0,40', '0,x40'), 'line 8', /Line 8 needs two numbers/],
     ['short', '-1,30\n0,40\n1,50', 'table', /3 rows/],
     ['grey outside', '1,10\n2,20\n3,30\n4,40', 'table', /must lie inside/],
     ['over the top', text.replace(/94\.000/, '140'), 'line 14', /over the top code/],
-    ['under no light', `-0.1,2\n0,3\n0.1,30\n0.18,40\n1,60`, 'line 1', /under 0/],
+    ['under no light', `-1.1,2\n0,3\n0.1,30\n0.18,40\n1,60`, 'line 1', /-1.1 is under -1/],
   ])('%s is named by its line', (name, source, where, reason) => {
     const light = name === 'under no light' ? 'reflectance' : 'stops';
     const result = profileFromTable(source, { light, reading: 'signalPercent' }, coding, 'bt709');

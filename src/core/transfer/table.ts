@@ -79,20 +79,25 @@ const monotoneCubic = (x: readonly number[], y: readonly number[]) => {
 
 /** Offset of the abscissa's logarithm: rows are interpolated over log2(x + 0.002), near-linear close to black. */
 const SOFT_BLACK = 0.002;
+const BLACK = Math.log2(SOFT_BLACK);
+/** Slope of that logarithm at black: under it the axis goes on straight, so that light under zero has a place. */
+const UNDER_BLACK = 1 / (SOFT_BLACK * Math.LN2);
+
+const toAxis = (x: number) => (x >= 0 ? Math.log2(x + SOFT_BLACK) : BLACK + UNDER_BLACK * x);
+const fromAxis = (a: number) => (a >= BLACK ? 2 ** a - SOFT_BLACK : (a - BLACK) / UNDER_BLACK);
 
 /**
- * A measured curve as a pair: monotone cubic over log2(reflectance + 0.002), continued by its end slopes.
- * @throws RangeError with fewer than two rows, a reflectance under 0, or rows that do not rise.
+ * A measured curve as a pair: monotone cubic over log2(reflectance + 0.002), under black over the reflectance
+ * itself; continued by its end slopes. Rows of light under zero (noise about black, a file's undershoot) count.
+ * @throws RangeError with fewer than two rows, or rows that do not rise.
  */
 export const tableTransfer = (rows: readonly TableRow[]): TransferFunction => {
   if (rows.length < 2) throw new RangeError(`tableTransfer: at least two rows, got ${rows.length}`);
-  if (rows[0].reflectance < 0) throw new RangeError('tableTransfer: reflectance must not be under 0');
   const bad = firstNonMonotoneRow(rows);
   if (bad !== undefined) throw new RangeError(`tableTransfer: row ${bad + 1} does not rise over row ${bad}`);
-  const toAxis = (x: number) => Math.log2(Math.max(x, -SOFT_BLACK * 0.999) + SOFT_BLACK);
   const { forward, inverse } = monotoneCubic(
     rows.map((row) => toAxis(row.reflectance)),
     rows.map((row) => row.signal),
   );
-  return { encode: (x) => forward(toAxis(x)), decode: (y) => 2 ** inverse(y) - SOFT_BLACK };
+  return { encode: (x) => forward(toAxis(x)), decode: (y) => fromAxis(inverse(y)) };
 };

@@ -53,7 +53,7 @@ const curve = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('table'),
-    rows: z.readonly(listOf(z.object({ reflectance: atLeast(0), signal: finite }), 2, 20_000)),
+    rows: z.readonly(listOf(z.object({ reflectance: atLeast(-1), signal: finite }), 2, 20_000)),
     ...edits,
   }),
 ]);
