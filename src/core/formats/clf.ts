@@ -52,7 +52,8 @@ export const parseClfFile = (text: string): Result<ClfFile> => {
     if (WORDS.includes(node.name) || node.attributes.bypass === 'true') continue;
     const { id } = node.attributes;
     const named = id ? ` “${id.slice(0, 30)}”` : '';
-    const where = `${node.name.slice(0, 30)}${named}, node ${i + 1}`;
+    const place = `node ${i + 1}, line ${node.line}`;
+    const where = `${node.name.slice(0, 30)}${named}, ${place}`;
     const read = ownEntry(CLF_NODES, node.name);
     if (!read)
       return failure(
@@ -62,8 +63,7 @@ export const parseClfFile = (text: string): Result<ClfFile> => {
     if (child(node, 'IndexMap'))
       return failure(where, 'An IndexMap is not read: export the LUT without one.');
     const made = read(node);
-    if (!made.ok)
-      return failure(made.where.includes('row') ? `${made.where}, node ${i + 1}` : where, made.reason);
+    if (!made.ok) return failure(made.where.includes('row') ? `${made.where}, ${place}` : where, made.reason);
     nodes.push(made.value);
   }
   if (nodes.length === 0) return failure('file', 'No process node in it: nothing to apply.');

@@ -7,18 +7,39 @@ export type XmlNode = {
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly XmlNode[];
   readonly text: string;
+  /** The line its tag begins in, from 1. */
+  readonly line: number;
 };
 
 /** The five that XML itself knows (XML 1.0, clause 4.6); what a file declares on its own stays as it is written. */
 const OWN: Readonly<Record<string, string>> = { lt: '<', gt: '>', amp: '&', quot: '"', apos: "'" };
 const plain = (text: string) => text.replace(/&(lt|gt|amp|quot|apos);/g, (_, name: string) => OWN[name]);
 
-type RawNode = Readonly<Record<string, unknown>> & { readonly ':@'?: Readonly<Record<string, string>> };
+type RawNode = Readonly<Record<string, unknown>> & {
+  readonly ':@'?: Readonly<Record<string, string>>;
+};
+const META = XMLParser.getMetaDataSymbol() as unknown as symbol;
+/** Where in the text an element begins, as the parser notes it. */
+const startOf = (entry: RawNode): number =>
+  (entry as Readonly<Record<symbol, { readonly startIndex?: number } | undefined>>)[META]?.startIndex ?? 0;
 
-const toNodes = (raw: readonly RawNode[]): XmlNode[] =>
+/** The line of a place in a text, asked for from the front to the back: each line end is passed once. */
+const lineCounter = (text: string) => {
+  let [line, at] = [1, 0];
+  return (place: number): number => {
+    for (let end = text.indexOf('\n', at); end >= 0 && end < place; end = text.indexOf('\n', at)) {
+      line += 1;
+      at = end + 1;
+    }
+    return line;
+  };
+};
+
+const toNodes = (raw: readonly RawNode[], lineAt: (place: number) => number): XmlNode[] =>
   raw.flatMap((entry) => {
     const name = Object.keys(entry).find((key) => key !== ':@');
     if (name === undefined || name.startsWith('#') || name.startsWith('?')) return [];
+    const line = lineAt(startOf(entry));
     const inner = entry[name] as readonly RawNode[];
     const text = inner
       .map((part) => (typeof part['#text'] === 'string' ? plain(part['#text']) : ''))
@@ -29,8 +50,9 @@ const toNodes = (raw: readonly RawNode[]): XmlNode[] =>
         attributes: Object.fromEntries(
           Object.entries(entry[':@'] ?? {}).map(([key, value]) => [key, plain(String(value))]),
         ),
-        children: toNodes(inner),
+        children: toNodes(inner, lineAt),
         text,
+        line,
       },
     ];
   });
@@ -80,9 +102,10 @@ export const readXml = (text: string, most = 10_000): Result<readonly XmlNode[]>
     parseAttributeValue: false,
     processEntities: false,
     trimValues: true,
+    captureMetaData: true,
   });
   try {
-    return success(toNodes(parser.parse(text, true) as RawNode[]));
+    return success(toNodes(parser.parse(text, true) as RawNode[], lineCounter(text)));
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
     return failure('file', `This is not sound XML (${detail.slice(0, 80)}): export it again.`);
