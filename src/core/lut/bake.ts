@@ -106,6 +106,7 @@ export function* bakeLossesInParts(
   output: OutputId,
   toSignal: (v: number) => number = (v) => v,
   sizes: readonly number[] = BAKE_SIZES,
+  usable?: readonly [from: number, to: number],
 ): InParts<Baked[]> {
   const shaper = shaperFor(transform);
   const signals =
@@ -118,7 +119,7 @@ export function* bakeLossesInParts(
   for (const size of sizes)
     for (const shaped of [false, true]) {
       const nodes = yield* bakeInParts(transform, size, shaped ? shaper : undefined);
-      const loss = lutLoss(signals(transform), signals(compileNodes(nodes)), output);
+      const loss = lutLoss(signals(transform), signals(compileNodes(nodes)), output, usable);
       baked.push({ size, shaped, loss });
       yield;
     }
@@ -128,6 +129,6 @@ export function* bakeLossesInParts(
 /** Loss of each usual size, plain and shaped, of a transform that ends in an output's 0..1. */
 export const bakeLosses = atOnce(bakeLossesInParts);
 
-/** A shaper pays when it takes a third or more off the worst error of both kinds. Our own choice. */
+/** A shaper pays when it takes a third or more off the worst colour and grey gains too. Our own choice. */
 export const shaperPays = (plain: LutLoss, shaped: LutLoss): boolean =>
-  shaped.worst < (2 / 3) * plain.worst && shaped.stops <= plain.stops;
+  shaped.worst < (2 / 3) * plain.worst && shaped.stops < plain.stops;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Triple } from '../maths/matrix.ts';
-import { ARCHETYPES } from '../profile/index.ts';
+import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { sampleLattice } from './lattice.ts';
 import { labOfSignal, lutLoss } from './loss.ts';
 import { compileLut, UNIT_DOMAIN, type Lut } from './lut.ts';
@@ -54,6 +54,16 @@ describe('loss', () => {
     expect(stops).toBeCloseTo(2.4 * Math.log2(1.01), 6);
   });
 
+  it('counts shadows, and greys that are usable alone', () => {
+    // Wrong by 5 % of signal under 10 % of it, where the light is a 250th of white.
+    const dim = ([r, g, b]: Triple): Triple => (g < 0.1 ? [1.05 * r, 1.05 * g, 1.05 * b] : [r, g, b]);
+    const shadows = lutLoss(same, dim, 'bt1886');
+    expect(shadows.stops).toBeCloseTo(2.4 * Math.log2(1.05), 6);
+    expect(shadows.stopsAt).toBeLessThan(0.1);
+    expect(lutLoss(same, dim, 'bt1886', [0.12, 1]).stops).toBe(0);
+    expect(lutLoss(same, dim, 'bt1886', [0.05, 0.9]).stops).toBeCloseTo(2.4 * Math.log2(1.05), 6);
+  });
+
   it('tells where it is worst', () => {
     const spoilt = (rgb: Triple): Triple =>
       rgb[0] > 0.9 && rgb[2] < 0.1 ? [rgb[0] - 0.2, rgb[1], rgb[2]] : rgb;
@@ -72,8 +82,10 @@ describe('loss', () => {
       tone: PLAIN_TONE,
       saturation: 1,
     });
+    // What this camera's recording holds between a floor of -6 and its clip.
+    const { signalAt, clipSignal } = compileProfile(ARCHETYPES.wideLog);
     const [coarse, middle, fine] = [17, 33, 65].map((size) =>
-      lutLoss(rgb, compileLut(cube(size, rgb)), output),
+      lutLoss(rgb, compileLut(cube(size, rgb)), output, [signalAt(-6), clipSignal]),
     );
     expect(middle.mean).toBeLessThan(coarse.mean);
     expect(fine.mean).toBeLessThan(middle.mean);

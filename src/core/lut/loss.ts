@@ -41,10 +41,7 @@ export type LutLoss = {
   readonly worst: number;
   /** Input at which it is worst. */
   readonly at: Triple;
-  /**
-   * On the grey axis where it is lit by a hundredth of white or more: worst difference in stops of light, and
-   * the input there.
-   */
+  /** On the grey axis where the input is usable: worst difference in stops of light, and the input there. */
   readonly stops: number;
   readonly stopsAt: number;
 };
@@ -52,13 +49,18 @@ export type LutLoss = {
 /** Colours an axis: none of them on a point of the usual 17, 33 and 65. */
 const AXIS = 14;
 const GREYS = 1023;
-const DARKEST = 0.01;
+/** Light under this share of white is black on any display: differences there are none. */
+const DARKEST = 1e-4;
 
-/** What is lost when `other` stands in for `exact`, both from inputs 0..1 to an output's signal. */
+/**
+ * What is lost when `other` stands in for `exact`, both from inputs 0..1 to an output's signal.
+ * @param usable Inputs of the grey axis that count: from the usable floor to the clip, shadows included.
+ */
 export const lutLoss = (
   exact: (rgb: Triple) => Triple,
   other: (rgb: Triple) => Triple,
   output: OutputId,
+  usable: readonly [from: number, to: number] = [0, 1],
 ): LutLoss => {
   const lab = labOfSignal(output);
   let [sum, worst] = [0, -1];
@@ -75,6 +77,7 @@ export const lutLoss = (
   const light = DISPLAYS[output];
   for (let n = 0; n <= GREYS; n += 1) {
     const v = n / GREYS;
+    if (v < usable[0] || v > usable[1]) continue;
     const [, wanted] = light(exact([v, v, v]));
     const [, found] = light(other([v, v, v]));
     if (wanted < DARKEST) continue;

@@ -22,5 +22,5 @@ export const words = {
   compare: 'Compare',
   orderMatters: 'Order matters',
   computedByTheCard: 'computed by the card',
-  worstOnTheGrey: 'Worst on the grey axis, stops of light',
+  worstOnTheGrey: 'Worst on the grey axis, stops of light, from the usable floor to the clip',
 } as const;

@@ -92,14 +92,15 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
       return { output: sampleGreyAxis((v) => run([v, v, v])[1]) };
     },
 
-    losses: async ({ spec, output, scale, coding }, { step }) => {
+    losses: async ({ spec, output, scale, coding, usable }, { step }) => {
       const transform = onScale(shelf.run(spec), scale, coding);
-      const { toSignal } = cubeScale(scale, coding);
+      const { toSignal, fromSignal } = cubeScale(scale, coding);
+      const greys = usable && ([fromSignal(usable[0]), fromSignal(usable[1])] as const);
       const baked: Baked[] = [];
       for (const [i, size] of BAKE_SIZES.entries()) {
         const pause = () => step(`Baking ${size} points`, i / BAKE_SIZES.length);
         await pause();
-        baked.push(...(await drive(bakeLossesInParts(transform, output, toSignal, [size]), pause)));
+        baked.push(...(await drive(bakeLossesInParts(transform, output, toSignal, [size], greys), pause)));
       }
       return { output: { baked, separable: isSeparable(transform) } };
     },

@@ -25,7 +25,12 @@ export type LutInfo = {
 /** On which scale a LUT is written. */
 type Written = { readonly scale: CubeScale; readonly coding: Coding };
 
-type LossesInput = Written & { readonly spec: LutSpec; readonly output: OutputId };
+type LossesInput = Written & {
+  readonly spec: LutSpec;
+  readonly output: OutputId;
+  /** Signals from the usable floor to the clip: greys between them count. */
+  readonly usable?: readonly [from: number, to: number];
+};
 export type Losses = {
   readonly baked: readonly Baked[];
   /** Channels do not mix: three curves say it all. */

@@ -40,7 +40,7 @@ export const gels: BagKind<'gels', GelValues> = {
     const on = mired < 0 ? 3200 : 5600;
     const turned = Math.round(1e5 / (1e6 / on + mired)) * 10;
     const loss = printStopsDecimal(lossStops).replace('+', '');
-    const becomes = mired === 0 ? '' : `; ${on} K becomes ${turned} K`;
+    const becomes = mired === 0 ? '' : `; ${on}\u00a0K becomes ${turned}\u00a0K`;
     return `${signed(mired)} mired${tintWords(tint)}, costs ${loss} stop${becomes}`;
   },
 };

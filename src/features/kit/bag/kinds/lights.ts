@@ -29,6 +29,6 @@ export const lights: BagKind<'lights', { readonly kelvin: number; readonly tint:
   ],
   line: ({ kelvin, tint }, { plan }) => {
     const off = Math.round(miredShift(kelvin, plan.kelvin));
-    return `${kelvin} K, ${(1e6 / kelvin).toFixed(0)} mired${tintWords(tint)}; ${signed(off)} mired off the dial`;
+    return `${kelvin}\u00a0K, ${(1e6 / kelvin).toFixed(0)} mired${tintWords(tint)}; ${signed(off)} mired off the dial`;
   },
 };
