@@ -103,9 +103,13 @@ describe('curves in files', () => {
 
   it('ends where a flat end says the camera clips', () => {
     const values = grid(2048, (v) => Math.min(wide.clipSignal, wide.transfer.encode(v)), [0, 40]);
-    const { compiled } = profileOf(opened(parseCube1d(cube(values, 'DOMAIN_MAX 40 40 40\n'))), {
+    const { compiled, warnings } = profileOf(opened(parseCube1d(cube(values, 'DOMAIN_MAX 40 40 40\n'))), {
       unit: 'signal',
     });
+    // The rows that were cut are named: from the one after the first of the flat run to the last.
+    const flat = values.findIndex((v, i) => i > 0 && v === values[i - 1]);
+    const [, from, to] = /left out: line (\d+) to line (\d+)\.$/.exec(warnings[0]) ?? [];
+    expect(Number(to) - Number(from) + 1).toBe(values.length - flat);
     expect(Math.abs(compiled.clipStops - wide.clipStops)).toBeLessThan(0.01);
   });
 

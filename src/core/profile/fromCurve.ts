@@ -5,7 +5,7 @@ import { SCALES, type Coding } from '../signal/scale.ts';
 import type { TableRow } from '../transfer/index.ts';
 import { MIDDLE_GREY, printStopsDecimal, reflectanceToStops } from '../units.ts';
 import type { ProfileSolution } from './solution.ts';
-import { doesNotRise } from './profileWords.ts';
+import { doesNotRise, flatRowsCut } from './profileWords.ts';
 
 /** How a file's numbers are meant. */
 export type CurveMeaning = {
@@ -36,6 +36,16 @@ const withoutFlatEnds = (pairs: readonly Pair[], value: (pair: Pair) => number):
   while (first < last && value(pairs[first + 1]) === value(pairs[first])) first += 1;
   while (last > first && value(pairs[last - 1]) === value(pairs[last])) last -= 1;
   return pairs.slice(first, last + 1);
+};
+
+/** Names the rows that were cut at both ends; the row that is left of a flat run is the clip itself. */
+const cutRows = (all: readonly Pair[], kept: readonly Pair[], rowAt: SampledCurve['rowAt']): string[] => {
+  const [first, last] = [kept[0].index, kept[kept.length - 1].index];
+  const end = all[all.length - 1].index;
+  const spans: string[] = [];
+  if (first > 0) spans.push(first === 1 ? rowAt(0) : `${rowAt(0)} to ${rowAt(first - 1)}`);
+  if (last < end) spans.push(last + 1 === end ? rowAt(end) : `${rowAt(last + 1)} to ${rowAt(end)}`);
+  return spans.length > 0 ? [flatRowsCut(spans)] : [];
 };
 
 /** At most so many rows, evenly over the signal; the ends stay. */
@@ -95,6 +105,7 @@ export const profileFromCurve = (
     residuals: [],
     warnings: [
       ...curve.notes,
+      ...cutRows(all, trimmed, curve.rowAt),
       ...(clipStops === undefined
         ? [`No clip typed: taken where the file ends, ${printStopsDecimal(end)} over grey.`]
         : []),

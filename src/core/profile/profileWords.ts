@@ -42,6 +42,9 @@ export const doesNotRise = (rows: readonly string[]): string => {
   return `The curve must rise from row to row; it does not at ${named}${more}.`;
 };
 
+export const flatRowsCut = (spans: readonly string[]): string =>
+  `Flat, so taken as clipped and left out: ${spans.join('; ')}.`;
+
 export const clipUnderKnee = (clipStops: number, kneeStops: number): string => {
   const starts = `the knee’s start at ${printStopsDecimal(kneeStops)}`;
   return `The clip at ${printStopsDecimal(clipStops)} lies under ${starts}.`;
