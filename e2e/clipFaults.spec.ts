@@ -50,7 +50,7 @@ test('a container that leads in circles is ended by itself or by hand; L logs me
   await expect(page.locator('.busy')).toContainText('Reading the file');
   await page.keyboard.press('l');
   await expect(page.locator('.notice').first()).toContainText(/logged/i);
-  await expect(page.locator('.notice-bad')).toContainText('leads in circles');
+  await expect(page.locator('.notice-bad')).toContainText('makes no progress');
   await expect(page.locator('.picture h2')).toHaveText('plain.y4m');
   await page.locator('.notice-bad').getByRole('button', { name: 'Close' }).click();
   // Given up by hand.
