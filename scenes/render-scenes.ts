@@ -2,7 +2,7 @@
 // A scene takes minutes; several processes may each be given some ids.
 import { encode } from 'fast-png';
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { temperatureOf } from '#core/colour/temperature.ts';
+import { HOTTEST, temperatureOf } from '#core/colour/temperature.ts';
 import { GAMUTS, rgbToXyz } from '#core/colour/gamut.ts';
 import { apply } from '#core/maths/matrix.ts';
 import { xyzToXy } from '#core/colour/chromaticity.ts';
@@ -121,7 +121,9 @@ const objectsOf = (traced: Traced, light: Float32Array): TruthObject[] =>
         light: shorts(mean),
         luminance: short(luminance(...mean)),
         keyLuminance: short(luminance(...key)),
-        ...(matt ? { illuminant: { kelvin: Math.round(kelvin), duv: Number(duv.toFixed(5)) } } : {}),
+        ...(matt
+          ? { illuminant: { kelvin: Math.round(Math.min(HOTTEST, kelvin)), duv: Number(duv.toFixed(5)) } }
+          : {}),
         pixels: count,
         rect: {
           x: short(rect.x / traced.width),

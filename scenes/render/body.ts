@@ -12,7 +12,7 @@ export type Pose = {
   readonly stride?: number;
   /** Arms reach forward, as with a pipe in them. */
   readonly reaching?: boolean;
-  /** Height of a table that the hands lie on. */
+  /** Height of a table that the hands lie on, from the middle of the head. */
   readonly table?: number;
   /** Breadth of the shoulders against the usual. */
   readonly build?: number;
@@ -27,10 +27,14 @@ const NEARBY = 0.04;
 /** Below this there are only legs, m. */
 const LEGS_ONLY = -1.02;
 
+/** How far a stride swings arms and legs, m. */
+const swingOf = ({ stride = 0 }: Pose): number => 0.28 * Math.sin(stride);
+
 const SHOULDER: Vec = [0.172, -0.285, -0.035];
 
 /** An arm on the side that `left` names, in the frame where both arms have positive x. */
-const armOf = ({ standing, stride = 0, reaching, table }: Pose, left: boolean): Arm => {
+const armOf = (pose: Pose, left: boolean): Arm => {
+  const { standing, reaching, table } = pose;
   if (reaching)
     return {
       shoulder: SHOULDER,
@@ -45,7 +49,7 @@ const armOf = ({ standing, stride = 0, reaching, table }: Pose, left: boolean): 
       wrist: [0.13, table + 0.04, 0.27],
       hand: left ? [0.075, table + 0.026, 0.33] : [0.06, table + 0.028, 0.32],
     };
-  const swing = 0.28 * Math.sin(stride) * (left ? -1 : 1);
+  const swing = swingOf(pose) * (left ? -1 : 1);
   const bend = standing ? 0.05 : 0.09;
   return {
     shoulder: SHOULDER,
@@ -127,8 +131,8 @@ const folds = (x: number, y: number, z: number): number => {
 
 /** Distance to somebody in clothes. */
 export const bodyOf = (pose: Pose) => {
-  const { standing, stride = 0, build = 1 } = pose;
-  const swing = 0.28 * Math.sin(stride);
+  const { standing, build = 1 } = pose;
+  const swing = swingOf(pose);
   const arms = [armOf(pose, false), armOf(pose, true)];
   const hands = arms.map(handOf);
   return (x0: number, y: number, z: number): number => {

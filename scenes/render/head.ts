@@ -3,8 +3,7 @@ import { from709 } from './light.ts';
 import type { Material } from './material.ts';
 import { ball, capsule, egg, noise, scut, smin } from './sdf.ts';
 
-/** Metres from the middle of the head: x to its left, y up, z out of the face. */
-
+/** Distance to a head and neck. Metres from the middle of the head: x to its left, y up, z out of the face. */
 export const head = (x: number, y: number, z: number): number => {
   const s = Math.abs(x);
   let d = egg(x, y - 0.028, z + 0.012, 0.075, 0.097, 0.094);

@@ -1,3 +1,4 @@
+import { printDensity } from '#core/exposure/nd.ts';
 import { printStops } from '#core/units.ts';
 
 /** U+2009, between a number and its unit. */
@@ -9,8 +10,7 @@ export const printKelvin = (kelvin: number): string => `${kelvin}${THIN}K`;
 export const printTint = (tint: number): string =>
   tint === 0 ? '' : ` ${tint > 0 ? '+' : '−'}${Math.abs(tint)}`;
 
-export const printNd = (ndStops: number): string =>
-  ndStops === 0 ? 'none' : `${(ndStops * 0.301).toFixed(1)}`;
+export const printNd = (ndStops: number): string => (ndStops === 0 ? 'none' : printDensity(ndStops));
 
 /** The pull of the monitoring LUT: `pull −1`, `push +1/3`, `none`. */
 export const printPull = (pullStops: number): string =>

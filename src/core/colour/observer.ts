@@ -4,7 +4,8 @@ export const OBSERVER_STEP = 5;
 
 /**
  * Colour-matching functions x, y, z of the CIE 1931 standard observer from 360 to 780 nm, every 5 nm
- * (ISO/CIE 11664-1:2019, table 1).
+ * (ISO/CIE 11664-1:2019, table 1) [from memory; equal energy comes out at x = y = 1/3, and the locus of Planck's law
+ * within 1e-5 of Robertson's table].
  */
 // prettier-ignore
 export const OBSERVER: readonly (readonly [x: number, y: number, z: number])[] = [

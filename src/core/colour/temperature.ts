@@ -13,6 +13,8 @@ export type TemperatureFound = Temperature & { readonly stands: 'within' | 'beyo
 
 const MIRED_RANGE = [0, 1000] as const;
 const WITHIN = [40, 1000] as const;
+/** Hotter than this no dial goes and no light is called: 40 mired, K. */
+export const HOTTEST = 1e6 / WITHIN[0];
 const FARTHEST_DUV = 0.05;
 /** What the search leaves open, mired. */
 const EDGE = 1e-6;

@@ -4,7 +4,10 @@ export const F_NUMBERS = [
   18, 20, 22, 25, 29, 32, 36, 40, 45,
 ] as const;
 
-/** Other marks that lenses carry: wider than f/1, half stops, and 28 for 28.5; by the stops from f/1 they mean. */
+/**
+ * Other marks that lenses carry: wider than f/1, half stops, and 28 for 28.5; by the stops
+ * from f/1 they mean. Common practice.
+ */
 const OTHER_MARKS: Readonly<Record<string, number>> = {
   '0.7': -1,
   '0.8': -2 / 3,

@@ -15,8 +15,9 @@ const short = (value: number, digits: number) => Number(value.toFixed(digits)).t
 // Density is log10 of the factor, a stop is a factor of two: 0.301 (ISO 5-1, transmittance density).
 const PER_STOP = Math.log10(2);
 
-/** A density as it stands on the glass: in tenths where it is one within the rounding of a mark. */
-const printDensity = (density: number) => {
+/** Stops as the density that stands on the glass: in tenths where it is one within the rounding of a mark. */
+export const printDensity = (stops: number): string => {
+  const density = stops * PER_STOP;
   const tenths = Math.round(10 * density) / 10;
   return short(Math.abs(density - tenths) < 0.015 ? tenths : density, 2);
 };
@@ -32,7 +33,7 @@ export const ND_UNITS = {
     name: 'density (0.3, 0.6 …)',
     toStops: (written) => written / PER_STOP,
     fromStops: (stops) => stops * PER_STOP,
-    print: (stops) => `ND ${printDensity(stops * PER_STOP)}`,
+    print: (stops) => `ND ${printDensity(stops)}`,
   },
   factor: {
     name: 'factor (2, 4, 8 …)',

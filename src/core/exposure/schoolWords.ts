@@ -12,9 +12,7 @@ export const keptUnderClip = (
   gone: readonly string[],
 ): string => {
   const holds = `${name} at ${printStopsDecimal(stops)} stays ${unsigned(printStops(backOff))} under clip.`;
-  return gone.length > 0
-    ? `${holds} ${both(gone)} may clip: held too, it would set the exposure alone.`
-    : holds;
+  return gone.length > 0 ? `${holds} ${both(gone)} may clip: to hold that too would darken all else.` : holds;
 };
 
 export const setByFace = (name: string, offset: number, placement: number): string => {

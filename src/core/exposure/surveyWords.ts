@@ -3,7 +3,7 @@ import { printStopsDecimal } from '../units.ts';
 /** A reading of grey that differs from the others, in stops. */
 export const readAgain = (name: string, off: number, others: string): string => {
   const puts = `By ${name}, grey lies ${printStopsDecimal(off)} from where ${others} put it`;
-  return `${puts}: read it again; if it stays, it stands in another light.`;
+  return `${puts}: read it again; if the number stays, that place is in another light.`;
 };
 
 export const brighterThanSun = 'that is brighter than the sun’s disc: read it again, and look at the unit';

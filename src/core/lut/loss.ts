@@ -49,7 +49,7 @@ export type LutLoss = {
 /** Colours an axis: none of them on a point of the usual 17, 33 and 65. */
 const AXIS = 14;
 const GREYS = 1023;
-/** Light under this share of white is black on any display: differences there are none. */
+/** Light under this share of white is black on the displays a set has: differences there are none. Our own choice. */
 const DARKEST = 1e-4;
 
 /**

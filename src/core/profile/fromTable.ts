@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { SCALES, type Coding, type ScaleId } from '../signal/scale.ts';
-import type { TableRow } from '../transfer/index.ts';
+import { DARKEST_ROW, type TableRow } from '../transfer/index.ts';
 import { reflectanceToStops, stopsToReflectance } from '../units.ts';
 import type { ProfileSolution } from './solution.ts';
 
@@ -15,8 +15,6 @@ export type TableColumns = {
 
 const MAX_ROWS = 4096;
 const MAX_TEXT = 1_000_000;
-/** Curves go a little under black; what lies further is a mistake. */
-const DARKEST = -1;
 
 const number = (cell: string | undefined): number => {
   const text = (cell ?? '').trim().replace('\u2212', '-');
@@ -47,10 +45,10 @@ const readLines = (text: string, columns: TableColumns, coding: Coding): Result<
       );
     }
     const reflectance = columns.light === 'stops' ? stopsToReflectance(light) : light;
-    if (reflectance < DARKEST)
+    if (reflectance < DARKEST_ROW)
       return failure(
         `line ${n + 1}`,
-        `Line ${n + 1}: reflectance ${light} is under ${DARKEST}: no file goes so far.`,
+        `Line ${n + 1}: reflectance ${light} is under ${DARKEST_ROW}: check which column holds the light.`,
       );
     lines.push({ line: n + 1, reflectance, signal: toSignal(reading) });
     if (lines.length > MAX_ROWS)

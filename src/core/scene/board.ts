@@ -152,7 +152,7 @@ const covers = (part: Part, x: number, y: number): boolean => {
   return angle >= part.from + gap && angle < part.to - gap;
 };
 
-/** The middle of the largest square that a part holds, and half its side, to a hundredth of the height. */
+/** The middle of the largest square that a part holds, and half its side, to 0.002. */
 const squareIn = (part: Part): { at: readonly [number, number]; half: number } => {
   if ('x' in part)
     return {

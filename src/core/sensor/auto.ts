@@ -1,6 +1,6 @@
 import { GAMUTS, rgbToXyz } from '../colour/gamut.ts';
 import { apply } from '../maths/matrix.ts';
-import { temperatureOf } from '../colour/temperature.ts';
+import { HOTTEST, temperatureOf } from '../colour/temperature.ts';
 import { xyzToXy } from '../colour/chromaticity.ts';
 import type { SceneLight } from '../scene/scene.ts';
 
@@ -30,7 +30,7 @@ export const greyWorld = ({ width, height, rgb }: SceneLight, most: number): num
   const mean: [number, number, number] = [0, 0, 0];
   for (let i = 0; i < pixels; i += 7)
     for (let c = 0; c < 3; c += 1) mean[c] += Math.min(most, rgb[i + c * pixels]);
-  return temperatureOf(xyzToXy(apply(TO_XYZ, mean))).kelvin;
+  return Math.min(HOTTEST, temperatureOf(xyzToXy(apply(TO_XYZ, mean))).kelvin);
 };
 
 const towards = (from: number, to: number, seconds: number, pace: number) =>

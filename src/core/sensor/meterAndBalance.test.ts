@@ -92,6 +92,12 @@ describe('meter and automatics', () => {
     expect(autoIris(4, 9, 60, rules)).toBe(16);
   });
 
+  it('automatic balance holds a picture bluer than any radiator for 25 000 K', () => {
+    const blue = field(0.4, 100, [0.22, 0.22]);
+    expect(greyWorld(blue, 1e9)).toBe(25_000);
+    expect(autoKelvin(5600, greyWorld(blue, 1e9), 1, rules)).toBeGreaterThan(5600);
+  });
+
   it('automatic balance drifts towards the picture’s colour and stops short of it', () => {
     const warm = field(0.4, 100, whiteXy({ kelvin: 3200, duv: 0 }));
     const seen = greyWorld(warm, 1e9);

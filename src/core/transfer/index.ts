@@ -23,4 +23,4 @@ export { logContinuity, logTransfer, tangentLog, type LogCoefficients } from './
 export { powerContinuity, powerTransfer, type PowerCoefficients } from './power.ts';
 export { withLift } from './lift.ts';
 export { kneeWidthThrough, withKnee, type Knee } from './knee.ts';
-export { firstNonMonotoneRow, tableTransfer, type TableRow } from './table.ts';
+export { DARKEST_ROW, firstNonMonotoneRow, tableTransfer, type TableRow } from './table.ts';

@@ -8,6 +8,9 @@ export type TableRow = {
   readonly signal: number;
 };
 
+/** Curves go a little under black; light further under zero than this is a mistake, 1.0 = diffuse white. */
+export const DARKEST_ROW = -1;
+
 /** First row at which reflectance or signal does not rise; undefined when the table is strictly monotone. */
 export const firstNonMonotoneRow = (rows: readonly TableRow[]): number | undefined => {
   for (let i = 1; i < rows.length; i += 1) {

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { GAMUT_IDS, ownGamut, type GamutId } from '#core/colour/gamut.ts';
 import { profileProblem, type ProfileData } from '#core/profile/index.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
-import { TRANSFERS, type TransferId } from '#core/transfer/index.ts';
+import { DARKEST_ROW, TRANSFERS, type TransferId } from '#core/transfer/index.ts';
 import {
   atLeast,
   between,
@@ -53,7 +53,7 @@ const curve = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('table'),
-    rows: z.readonly(listOf(z.object({ reflectance: atLeast(-1), signal: finite }), 2, 20_000)),
+    rows: z.readonly(listOf(z.object({ reflectance: atLeast(DARKEST_ROW), signal: finite }), 2, 20_000)),
     ...edits,
   }),
 ]);
