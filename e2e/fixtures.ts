@@ -35,7 +35,8 @@ export const test = base.extend<{ watched: void; stopsServer: boolean }>({
         const isGone = stopsServer && message.text().startsWith('Failed to load resource: net::ERR_');
         // Left while something is stored, without a press since: the browser says that it did not ask.
         const isUnasked = message.text().startsWith("Blocked attempt to show a 'beforeunload'");
-        if (message.type() === 'error' && !asked && !isGone && !isUnasked) errors.push(message.text());
+        if (message.type() === 'error' && !asked && !isGone && !isUnasked)
+          errors.push(`${message.text()} [${message.location().url}]`);
       });
       await use();
       expect(outside, 'requests that leave localhost').toEqual([]);
