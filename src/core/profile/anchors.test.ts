@@ -6,7 +6,7 @@ import {
   compileProfile,
   profileFromAnchors,
   readAnchors,
-  solveLog,
+  solveCurve,
   type Anchor,
 } from './index.ts';
 
@@ -96,10 +96,10 @@ describe('a log curve from printed anchors', () => {
     );
   });
 
-  it('refuses points that do not rise', () => {
-    const point = { id: 'grey', reflectance: 0.18, signal: 0.4, sigma: 0.003 } as const;
-    expect(() => solveLog([point])).toThrow(/at least 2/);
-    expect(() => solveLog([point, point, point])).toThrow(/must rise/);
+  it('refuses readings at one place alone', () => {
+    const point = { reflectance: 0.18, signal: 0.4, sigma: 0.003 } as const;
+    expect(() => solveCurve([point])).toThrow(/two places/);
+    expect(() => solveCurve([point, point, point])).toThrow(/two places/);
   });
 });
 

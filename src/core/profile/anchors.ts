@@ -87,6 +87,7 @@ const toPoint = (anchor: Anchor, scale: ScaleId, coding: Coding): AnchorPoint =>
     reflectance: reflectanceOf(anchor),
     signal,
     sigma: anchor.id === 'clip' ? CLIP_SIGMA : Math.max(FINEST_SIGMA, step / Math.sqrt(12)),
+    placeSd: anchor.placeSd,
   };
 };
 

@@ -1,14 +1,14 @@
 import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { floorAt, sensorFromBracket, type SensorModel } from '../noise/sensorNoise.ts';
-import { logTransfer } from '../transfer/index.ts';
 import { printStops, printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { PRINTED_SIGMA } from './anchors.ts';
-import { narrowestReading } from './narrowing.ts';
-import type { ProfileSolution } from './solution.ts';
-import { fitLog, solveLog } from './solveLog.ts';
+import { compileCurve } from './compile.ts';
+import { worstOf, type ProfileSolution } from './solution.ts';
+import { disowned } from './solve/outliers.ts';
+import { solveCurve, type CurveSolution } from './solve/solveCurve.ts';
 import type { CurveReading } from './types.ts';
-import { floorFromNoise, notLogForm } from './profileWords.ts';
+import { floorFromNoise, notOneLogCurve, stepsLieOff } from './profileWords.ts';
 
 /** A grey card filmed `stops` over or under nominal, by shutter, and what the waveform or zebra read. */
 export type BracketReading = {
@@ -18,17 +18,17 @@ export type BracketReading = {
   readonly deviation?: number;
 };
 
-/** How exactly a card is known that was read off a frame: the shutter's own error, about an eightieth of a stop. */
-const FRAME_SIGMA = 0.001;
+/** How exactly the mean of a card is read off a frame: evenness of the light on it, not noise. Our own choice. */
+const FRAME_SIGMA = 0.0005;
+/** What the readings of one bracket are called together. */
+const SERIES = 'bracket';
 
 const MIN_READINGS = 5;
-/** Each reading is held against all others: a bracket by thirds over twenty stops is 61. */
+/** A bracket by thirds over twenty stops is 61. */
 const MAX_READINGS = 64;
 const MAX_OUTLIERS = 2;
-/** A reading that lies this many standard deviations off the curve through the others is not believed. */
-const OUTLIER_SIGMAS = 4;
-/** Worst misfit, in signal, of readings to the whole percent on a curve of the log form. */
-const FORM_FITS = 0.015;
+/** Smaller errors of the shutter are not worth a sentence, stops. */
+const TOLD_STEP = 0.03;
 /** At the clip a step rises by less than this part of the step before it. */
 const FLAT = 0.35;
 /** Readings to the whole percent that differ by no more are the same. */
@@ -50,35 +50,43 @@ const flatFrom = (readings: readonly Reading[]): number => {
   return last >= MIN_READINGS && slope(last) < FLAT * slope(last - 1) ? last : readings.length;
 };
 
-const misfits = (fit: readonly CurveReading[], all: readonly Reading[]) => {
-  const { encode } = logTransfer(fitLog(fit));
-  return all.map(({ reflectance, signal }) => signal - encode(reflectance));
-};
-
-/** Readings that the others disown, one at a time: each is left out in turn and held against the rest. */
+/**
+ * Readings that the others disown, one at a time; none where the rest would not be of the log form either: then it
+ * is the form that is wrong, not a reading.
+ */
 const withoutOutliers = (
   readings: readonly Reading[],
-): { kept: readonly Reading[]; outliers: readonly Reading[] } => {
+): {
+  readonly kept: readonly Reading[];
+  readonly outliers: readonly Reading[];
+  readonly solution: CurveSolution;
+} => {
+  const all = solveCurve(readings);
   let kept = readings;
   const outliers: Reading[] = [];
   while (outliers.length < MAX_OUTLIERS && kept.length > MIN_READINGS) {
-    const off = kept.map((reading, i) => {
-      const others = kept.filter((_, n) => n !== i);
-      const rest = misfits(others, others);
-      const spread = Math.max(
-        PRINTED_SIGMA,
-        Math.sqrt(rest.reduce((sum, r) => sum + r * r, 0) / (rest.length - 2)),
-      );
-      return Math.abs(misfits(others, [reading])[0]) / spread;
-    });
-    const worst = off.indexOf(Math.max(...off));
-    // The ends are carried on beyond the others there; they are held to a wider bound.
-    const bound = worst === 0 || worst === kept.length - 1 ? 2 * OUTLIER_SIGMAS : OUTLIER_SIGMAS;
-    if (off[worst] < bound) break;
+    const worst = disowned(kept);
+    if (worst === undefined) break;
     outliers.push(kept[worst]);
     kept = kept.filter((_, n) => n !== worst);
   }
-  return { kept, outliers };
+  if (outliers.length === 0) return { kept, outliers, solution: all };
+  const solution = solveCurve(kept);
+  return solution.curve.kind === 'log'
+    ? { kept, outliers, solution }
+    : { kept: readings, outliers: [], solution: all };
+};
+
+const curveThrough = (rising: readonly Reading[]): Result<ReturnType<typeof withoutOutliers>> => {
+  try {
+    return success(withoutOutliers(rising));
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return failure(
+      'bracket',
+      'No rising curve goes through these readings: check their order and what was read.',
+    );
+  }
 };
 
 const readings = (bracket: readonly BracketReading[]): Reading[] =>
@@ -90,6 +98,7 @@ const readings = (bracket: readonly BracketReading[]): Reading[] =>
       deviation,
       reflectance: stopsToReflectance(stops),
       sigma: deviation === undefined ? PRINTED_SIGMA : FRAME_SIGMA,
+      series: SERIES,
     }));
 
 const unsound = (sorted: readonly Reading[]): Result<never> | undefined => {
@@ -129,7 +138,7 @@ const noiseOf = (kept: readonly Reading[], encode: (x: number) => number): Senso
 
 /**
  * A profile from a filmed bracket: the general log form with its prior, clip from the reading that stopped rising,
- * outliers left out and named. Where the readings are not of the log form, a monotone table through them.
+ * outliers left out and named. Where the readings are of another form, a monotone table with its band.
  */
 export const profileFromBracket = (
   bracket: readonly BracketReading[],
@@ -140,8 +149,15 @@ export const profileFromBracket = (
   if (wrong) return wrong;
   const end = flatFrom(sorted);
   const rising = sorted.slice(0, end);
-  const { kept, outliers } = withoutOutliers(rising);
-  const falls = kept.findIndex((reading, i) => i > 0 && reading.signal <= kept[i - 1].signal);
+  if (!(rising[rising.length - 1].signal > rising[0].signal))
+    return failure(
+      'bracket',
+      'The readings must rise from the darkest to the brightest; check their order, and film those that repeat again.',
+    );
+  const solved = curveThrough(rising);
+  if (!solved.ok) return solved;
+  const { kept, outliers, solution } = solved.value;
+  const falls = kept.findIndex((reading, i) => i > 0 && reading.signal < kept[i - 1].signal - SAME);
   if (falls > 0) {
     const at = printStops(kept[falls].stops);
     return failure(
@@ -149,25 +165,17 @@ export const profileFromBracket = (
       `The reading at ${at} does not rise over the one before it: film it again, or leave it out.`,
     );
   }
-  const { coefficients, band, residuals } = solveLog(kept);
-  const { encode, decode } = logTransfer(coefficients);
-  const worst = Math.max(...residuals.map(Math.abs));
+  const { curve, band, logResiduals, stepSd = 0, narrowing } = solution;
+  const { encode, decode } = compileCurve(curve);
   const clipped = sorted.slice(end);
   const clipSignal = clipped.length > 0 ? Math.max(...clipped.map(({ signal }) => signal)) : undefined;
   const lastStops = rising[rising.length - 1].stops;
   const clipStops = clipSignal === undefined ? lastStops : reflectanceToStops(decode(clipSignal));
-  const inForm = worst <= FORM_FITS;
   const noise = noiseOf(kept, encode);
   const slopeAt = (stops: number) =>
     (encode(stopsToReflectance(stops + 0.05)) - encode(stopsToReflectance(stops - 0.05))) / 0.1;
   return success({
-    profile: inForm
-      ? { curve: { kind: 'log', coefficients }, gamut, clipStops, band }
-      : {
-          curve: { kind: 'table', rows: kept.map(({ reflectance, signal }) => ({ reflectance, signal })) },
-          gamut,
-          clipStops: lastStops,
-        },
+    profile: { curve, gamut, clipStops, band },
     residuals: rising.map((reading) => {
       const signal = reading.signal - encode(reading.reflectance);
       return {
@@ -181,7 +189,13 @@ export const profileFromBracket = (
       ...outliers.map(
         ({ stops }) => `The reading at ${printStops(stops)} lies off all others and was left out.`,
       ),
-      ...(inForm ? [] : [notLogForm(worst)]),
+      ...(curve.kind === 'log'
+        ? []
+        : [
+            notOneLogCurve(
+              worstOf(kept.map(({ stops }, i) => ({ name: printStops(stops), signal: logResiduals[i] }))),
+            ),
+          ]),
       ...(clipSignal === undefined
         ? [
             `The readings rise to the end: clip is at least ${printStopsDecimal(clipStops)}. Film brighter to find it.`,
@@ -192,9 +206,19 @@ export const profileFromBracket = (
       ...(clipSignal === undefined
         ? []
         : [`Stopped rising at ${(100 * clipSignal).toFixed(0)} %: clip at ${printStopsDecimal(clipStops)}.`]),
+      ...(stepSd < TOLD_STEP ? [] : [stepsLieOff(stepSd)]),
       ...(noise ? [floorFromNoise(floorAt(noise))] : []),
     ],
     noise,
-    narrowing: inForm ? narrowestReading(kept, clipStops) : undefined,
+    narrowing: narrowing(clipStops),
+    evidence: {
+      readings: kept.map(({ reflectance, signal, sigma, series }) => ({
+        reflectance,
+        signal,
+        sigma,
+        series,
+      })),
+      clipStops: clipSignal === undefined ? undefined : clipStops,
+    },
   });
 };

@@ -8,8 +8,18 @@ export { editsOf, profileWithEdits } from './edits.ts';
 export { LOG_BASES, profileFromFormula, type Formula, type LogBase, type LogFormula } from './fromFormula.ts';
 export { guessDirection, profileFromCurve, type CurveMeaning } from './fromCurve.ts';
 export { profileFromTable, type TableColumns } from './fromTable.ts';
+export {
+  cardEvidence,
+  curveAsEvidence,
+  EVIDENCE_KINDS,
+  evidenceEffects,
+  profileFromEvidence,
+  takesAgainstCurve,
+  takesEvidence,
+  type EvidenceItem,
+  type EvidenceKind,
+} from './evidence.ts';
 export { kindOf, type ProfileKind } from './kind.ts';
-export { narrowestReading } from './narrowing.ts';
 export type { ProfileSolution } from './solution.ts';
-export { solveLog } from './solveLog.ts';
+export { solveCurve } from './solve/solveCurve.ts';
 export { profileProblem, soundSolution } from './soundness.ts';

@@ -55,10 +55,14 @@ export const noSuchKnee = (from: number, reads: number, most: number, clipStops:
   return `${none}: it must lie over ${share(most)} and under the unbent curve.`;
 };
 
-export const notLogForm = (worst: number): string => {
-  const off = `Not of the log form (worst ${share(worst)} of signal)`;
-  return `${off}: kept as a table through your readings.`;
+export const notOneLogCurve = (worst: { readonly name: string; readonly signal: number }): string => {
+  const off = `the best one leaves ${worst.name} ${share(Math.abs(worst.signal))} of signal off`;
+  const kept = 'Kept as a smooth curve with its band; check the scale';
+  return `These readings do not lie on one log curve: ${off}. ${kept}.`;
 };
+
+export const stepsLieOff = (stepSd: number): string =>
+  `The steps of this bracket scatter by about ±${stepSd.toFixed(2)} stop (shutter or lamp); the band allows for it.`;
 
 export const floorFromNoise = (floorStops: number): string => {
   const twice = `signal is twice the noise at ${printStopsDecimal(floorStops)}`;

@@ -1,6 +1,15 @@
 import type { SensorModel } from '../noise/sensorNoise.ts';
-import type { Narrowing } from './narrowing.ts';
-import type { ProfileData } from './types.ts';
+import type { Narrowing } from './solve/narrowing.ts';
+import type { CurveReading, CurveSpec, ProfileData } from './types.ts';
+
+/** Readings of a curve, and where they say that it ends. */
+export type CurveEvidence = {
+  readonly readings: readonly CurveReading[];
+  /** Stops over grey; undefined where they do not tell. */
+  readonly clipStops?: number;
+  /** A formula or a table as it is: where nothing else is heard, it is the curve. */
+  readonly curve?: CurveSpec;
+};
 
 /** What every way into a profile comes to. */
 export type ProfileSolution = {
@@ -23,4 +32,10 @@ export type ProfileSolution = {
   readonly noise?: SensorModel;
   /** Which further reading would help most; only where the curve was inferred. */
   readonly narrowing?: Narrowing;
+  /** What it rests on, to be put together with more; none where a curve was only trimmed. */
+  readonly evidence?: CurveEvidence;
 };
+
+/** The reading that lies farthest off. */
+export const worstOf = <R extends { readonly signal: number }>(residuals: readonly R[]): R =>
+  residuals.reduce((a, b) => (Math.abs(b.signal) > Math.abs(a.signal) ? b : a));

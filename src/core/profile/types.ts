@@ -24,6 +24,8 @@ export type Anchor = {
   readonly stops?: number;
   /** What the reading is printed to, on its scale: 0.1 for 40.6 %. Without it, 1. */
   readonly step?: number;
+  /** How exactly its light is known, stops; without it as exactly as printed. */
+  readonly placeSd?: number;
 };
 
 /** A point a curve should pass, with how exactly it is known. */
@@ -32,8 +34,12 @@ export type CurveReading = {
   readonly reflectance: number;
   /** Signal fraction. */
   readonly signal: number;
-  /** Standard deviation in signal fraction. */
+  /** How exactly it was printed or read: standard deviation in signal fraction. */
   readonly sigma: number;
+  /** How exactly its light is known: standard deviation in stops; 0 where it is printed. */
+  readonly placeSd?: number;
+  /** The bracket it belongs to: its steps share one error of the shutter, its nominal one of the meter. */
+  readonly series?: string;
 };
 
 /** How far the inferred curve may lie off: 95 % of the curves that may be lie inside over the whole length. */

@@ -19,7 +19,10 @@ import { readingRows } from './curveModel.ts';
 import { PICTURES, sheetOf, warningWords, zebraNotes } from './zebraModel.ts';
 import { TrapLine } from './TrapLine.tsx';
 import { ZebraFigures } from './ZebraFigures.tsx';
+import { later } from '#ui/later.tsx';
 import { words } from '#ui/wording/kit.ts';
+
+const Evidence = later(() => import('./evidence/EvidenceView.tsx').then((part) => part.EvidenceView));
 
 type Shown = { readonly data: ProfileData };
 
@@ -138,6 +141,7 @@ const FIGURES = {
   zebra: { name: words.zebraTable, View: Zebras },
   readings: { name: words.readingsByThirds, View: Readings },
   matrix: { name: words.gamutMatrix, View: Matrix },
+  evidence: { name: words.evidence, View: Evidence },
 } as const;
 type FigureId = keyof typeof FIGURES;
 const FIGURE_IDS = Object.keys(FIGURES) as FigureId[];

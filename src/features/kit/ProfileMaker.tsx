@@ -12,7 +12,7 @@ import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { GamutField } from './GamutField.tsx';
-import { saveProfile } from './saveProfile.ts';
+import { addToProfile, saveProfile } from './saveProfile.ts';
 import { WAY_IDS, wayOf, type WayId } from './ways/index.ts';
 import { useWayForm } from './ways/useWayForm.ts';
 import { words } from '#ui/wording/kit.ts';
@@ -88,8 +88,17 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
   const save = async () => {
     if (!solved?.ok) return;
     const free = freeName(book.getState().profiles, name.trim() || 'my profile');
-    const made = { id: crypto.randomUUID(), name: free, way: wayId, solution: solved.value };
+    const made = { id: crypto.randomUUID(), name: free, way: wayId, solution: solved.value, now: new Date() };
     if (await book.edit(saveProfile(made, camera, plan))) discard();
+  };
+  const [trouble, setTrouble] = useState<string>();
+  const canAdd = profile.evidence !== undefined && profile.evidence.length > 0 && wayId !== 'edit';
+  const add = async () => {
+    if (!solved?.ok) return;
+    const made = { id: crypto.randomUUID(), way: wayId, solution: solved.value, now: new Date() };
+    const edit = addToProfile(profile, made);
+    setTrouble(edit.ok ? undefined : edit.reason);
+    if (edit.ok && (await book.edit(edit.value))) discard();
   };
   const { Fields } = way;
   return (
@@ -129,7 +138,13 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
           <Button variant="outline-secondary" disabled={!isTouched} onClick={discard}>
             {words.discard}
           </Button>
+          {canAdd && (
+            <Button variant="outline-secondary" disabled={!solved?.ok} onClick={() => void add()}>
+              {words.addToProfile(profile.name)}
+            </Button>
+          )}
         </div>
+        {trouble && <p className="anchor-wide field-error">{trouble}</p>}
       </Form>
     </FormProvider>
   );

@@ -15,6 +15,8 @@ import { bandPoints, curvePoints, readingRows } from './curveModel.ts';
 const select = demoSelection;
 const coding = { bitDepth: 10, range: 'legal' } as const;
 
+const NOON = new Date('2026-03-01T12:00:00Z');
+
 describe('kit', () => {
   it('draws a profile up to its clip', () => {
     const points = curvePoints(ARCHETYPES.cineFlat);
@@ -74,7 +76,7 @@ describe('kit', () => {
     const fields = printedFrom(ARCHETYPES.wideLog, coding);
     const solved = solvePrinted(fields, coding, 'bt2020');
     if (!solved.ok) throw new Error(solved.reason);
-    const made = { id: 'p', name: 'Paper log', way: 'anchors', solution: solved.value } as const;
+    const made = { id: 'p', name: 'Paper log', way: 'anchors', solution: solved.value, now: NOON } as const;
     const { changes } = saveProfile(made, camera, plan);
     expect(changes.map(({ table }) => table)).toEqual(['profiles', 'cameras', 'plans']);
     expect(changes[0].after).toMatchObject({ name: 'Paper log', origin: 'anchors' });

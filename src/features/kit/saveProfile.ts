@@ -1,4 +1,13 @@
-import type { ProfileSolution } from '#core/profile/index.ts';
+import {
+  curveAsEvidence,
+  EVIDENCE_KINDS,
+  profileFromEvidence,
+  soundSolution,
+  type EvidenceItem,
+  type ProfileSolution,
+} from '#core/profile/index.ts';
+import { success, type Result } from '#core/result.ts';
+import { dateIn, printDate } from '#core/day/clock.ts';
 import { floorAt } from '#core/noise/sensorNoise.ts';
 import type { Edit } from '#store/edits.ts';
 import { withOwnProfile, type CameraRecord } from '#store/records/camera.ts';
@@ -38,6 +47,41 @@ const noiseOf = ({ noise }: ProfileSolution): Partial<CameraRecord> =>
     ? {}
     : { noise: { ...noise, from: 'bracket' }, floorStops: Math.round(10 * floorAt(noise)) / 10 };
 
+/** What a solution rests on, as it is kept; a trimmed profile rests on another. */
+const evidenceOf = (way: WayId, solution: ProfileSolution, id: string, now: Date): EvidenceItem[] => {
+  if (way === 'edit') return [];
+  const rests = solution.evidence ?? curveAsEvidence(solution.profile);
+  return [
+    {
+      ...rests,
+      id,
+      kind: way,
+      source: words.evidenceOfDay(EVIDENCE_KINDS[way].name, printDate(dateIn(now))),
+    },
+  ];
+};
+
+/** A further source onto a profile: all it rests on is solved together. A failure says why nothing came of it. */
+export const withEvidence = (profile: ProfileRecord, items: readonly EvidenceItem[]): Result<Edit> => {
+  const solved = soundSolution(profileFromEvidence(items, profile.data.gamut, profile.data.clipStops));
+  if (!solved.ok) return solved;
+  const after = { ...profile, data: solved.value.profile, evidence: items };
+  return success({
+    label: words.evidenceFor(profile.name),
+    changes: [{ table: 'profiles', id: profile.id, before: profile, after }],
+  });
+};
+
+/** What was solved, beside what the profile at hand rests on already. */
+export const addToProfile = (
+  profile: ProfileRecord,
+  made: { readonly id: string; readonly way: WayId; readonly solution: ProfileSolution; readonly now: Date },
+): Result<Edit> =>
+  withEvidence(profile, [
+    ...(profile.evidence ?? []),
+    ...evidenceOf(made.way, made.solution, made.id, made.now),
+  ]);
+
 /** The solved profile into the kit, onto the camera and onto the plan, as one edit. */
 export const saveProfile = (
   made: {
@@ -45,6 +89,7 @@ export const saveProfile = (
     readonly name: string;
     readonly way: WayId;
     readonly solution: ProfileSolution;
+    readonly now: Date;
   },
   camera: CameraRecord,
   plan: PlanRecord,
@@ -56,6 +101,7 @@ export const saveProfile = (
     origin: made.way,
     says: SAYS[made.way],
     data: made.solution.profile,
+    evidence: evidenceOf(made.way, made.solution, `${made.id}-1`, made.now),
   };
   return {
     label: words.profileNamed(name),

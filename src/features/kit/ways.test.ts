@@ -129,7 +129,11 @@ describe('further ways in', () => {
       warnings: [],
       noise: { electronsAtGrey: 1000, readElectrons: 3 },
     };
-    const { changes } = saveProfile({ id: 'p', name: 'P', way: 'bracket', solution }, camera, plan);
+    const { changes } = saveProfile(
+      { id: 'p', name: 'P', way: 'bracket', solution, now: new Date('2026-03-01T12:00:00Z') },
+      camera,
+      plan,
+    );
     expect(changes[1].after).toMatchObject({
       noise: { electronsAtGrey: 1000, from: 'bracket' },
       floorStops: -6.9,

@@ -1,6 +1,12 @@
 import * as z from 'zod/mini';
 import { GAMUT_IDS, ownGamut, type GamutId } from '#core/colour/gamut.ts';
-import { profileProblem, type ProfileData } from '#core/profile/index.ts';
+import {
+  EVIDENCE_KINDS,
+  profileProblem,
+  type EvidenceItem,
+  type EvidenceKind,
+  type ProfileData,
+} from '#core/profile/index.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { DARKEST_ROW, TRANSFERS, type TransferId } from '#core/transfer/index.ts';
 import {
@@ -68,7 +74,27 @@ const anchor = z.object({
   reading: finite,
   stops: z.optional(stopsSchema),
   step: z.optional(positive),
+  placeSd: z.optional(between(0, 3)),
 });
+
+const reading = z.object({
+  reflectance: between(-1, 1e6),
+  signal: between(-1, 4),
+  sigma: between(1e-6, 1),
+  placeSd: z.optional(between(0, 3)),
+  series: z.optional(text(0, 80)),
+});
+
+/** What an inferred curve rests on; a profile of before it was kept has none. */
+const evidenceItem = z.object({
+  id: idSchema,
+  kind: z.enum(Object.keys(EVIDENCE_KINDS) as [EvidenceKind, ...EvidenceKind[]]),
+  source: text(0, 120),
+  readings: z.readonly(listOf(reading, 1, 200)),
+  clipStops: z.optional(stopsSchema),
+  curve: z.optional(curve),
+  muted: z.optional(z.boolean()),
+}) satisfies z.ZodMiniType<EvidenceItem>;
 
 const profileFields = z.object({
   curve,
@@ -119,6 +145,7 @@ export const profileSchema = z.object({
   origin: z.enum(['archetype', 'anchors', 'formula', 'table', 'bracket', 'edit']),
   says: text(0, 300),
   data: profileDataSchema,
+  evidence: z.optional(z.readonly(listOf(evidenceItem, 0, 24))),
 });
 
 export type ProfileRecord = z.infer<typeof profileSchema>;

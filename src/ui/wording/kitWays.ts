@@ -24,6 +24,8 @@ export const words = {
   cardAtStopOr: 'Card at stop, or a chip’s %',
   reads: 'reads',
   takeOff: 'Take off',
+  lightIsKnownBy: 'its light is',
+  byWhatIsTyped: 'by what is typed',
   addAReadingOf: 'Add a reading of your own',
   clipAtStop: 'clip at stop',
   itTurns: 'It turns',

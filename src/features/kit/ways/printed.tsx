@@ -6,6 +6,7 @@ import { ANCHOR_NAMES } from '#core/profile/index.ts';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   ANCHOR_IDS,
+  KNOWN_OPTIONS,
   MAX_EXTRA,
   BLANK_PRINTED,
   printedFrom,
@@ -19,7 +20,7 @@ import { words } from '#ui/wording/kitWays.ts';
 
 const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
   const { fields, append, remove } = useFieldArray<
-    PrintedFields & { extra: { stops: string; reading: string }[] },
+    PrintedFields & { extra: { stops: string; reading: string; known: string }[] },
     'extra'
   >({ name: 'extra' });
   return (
@@ -28,6 +29,11 @@ const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
         <div className="anchor-wide extra" key={id}>
           <TextField name={`extra.${i}.stops`} label={words.cardAtStopOr} isNumber hint="−3" />
           <TextField name={`extra.${i}.reading`} label={words.reads} isNumber />
+          <SelectField
+            name={`extra.${i}.known`}
+            label={words.lightIsKnownBy}
+            options={[['', words.byWhatIsTyped], ...KNOWN_OPTIONS]}
+          />
           <Button
             variant="outline-secondary"
             size="sm"
@@ -42,7 +48,11 @@ const Extra = ({ change }: Pick<WayProps<PrintedFields>, 'change'>) => {
       ))}
       {fields.length < MAX_EXTRA && (
         <div className="anchor-wide">
-          <Button variant="outline-secondary" size="sm" onClick={() => append({ stops: '', reading: '' })}>
+          <Button
+            variant="outline-secondary"
+            size="sm"
+            onClick={() => append({ stops: '', reading: '', known: '' })}
+          >
             {words.addAReadingOf}
           </Button>
         </div>

@@ -10,10 +10,22 @@ import { failure, success, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { parseNumber, parseStops, reflectanceToStops } from '#core/units.ts';
+import { ownEntry } from '#core/ownEntry.ts';
 import { onPaper, printOnPaper, readOnPaper, type PaperScaleId } from './scaleOptions.ts';
 
-/** A reading of the user's own at some stop. */
-type ExtraField = { readonly stops: string; readonly reading: string };
+/** How exactly the light of a reading is known; a further way is a row. Our own choice of figures. */
+const KNOWN_BY = {
+  shutter: { name: 'set by shutter, ±0.05 stop', sd: 0.05 },
+  chip: { name: 'a chip, ±10 %', sd: Math.log2(1.1) },
+  paper: { name: 'printed with the camera', sd: 0 },
+} as const;
+type KnownBy = keyof typeof KNOWN_BY;
+export const KNOWN_OPTIONS = (Object.keys(KNOWN_BY) as KnownBy[]).map(
+  (id) => [id, KNOWN_BY[id].name] as const,
+);
+
+/** A reading of the user's own at some stop; without a word of how its light is known, a chip's % is a chip. */
+type ExtraField = { readonly stops: string; readonly reading: string; readonly known?: string };
 
 /** What stands in the fields, as typed. */
 export type PrintedFields = {
@@ -78,7 +90,7 @@ export const rescaled = (fields: PrintedFields, scale: PaperScaleId, coding: Cod
     grey: turn(fields.grey),
     white: turn(fields.white),
     clip: turn(fields.clip),
-    extra: fields.extra.map(({ stops, reading }) => ({ stops, reading: turn(reading) })),
+    extra: fields.extra.map((field) => ({ ...field, reading: turn(field.reading) })),
   };
 };
 
@@ -94,13 +106,20 @@ const placeOf = (text: string): number | undefined => {
 
 const readExtra = (extra: readonly ExtraField[]): Result<readonly Anchor[]> => {
   const anchors: Anchor[] = [];
-  for (const [i, { stops: at, reading }] of extra.entries()) {
+  for (const [i, { stops: at, reading, known }] of extra.entries()) {
     if (at.trim() === '' && reading.trim() === '') continue;
     const stops = placeOf(at);
     if (stops === undefined) return noNumber('the stop of the further reading', at, `extra.${i}.stops`);
     if (!Number.isFinite(parseNumber(reading)))
       return noNumber(`the reading at ${at}`, reading, `extra.${i}.reading`);
-    anchors.push({ id: 'extra', stops, reading: parseNumber(reading), step: stepOf(reading) });
+    const by = ownEntry(KNOWN_BY, known || (at.trim().endsWith('%') ? 'chip' : 'shutter'));
+    anchors.push({
+      id: 'extra',
+      stops,
+      reading: parseNumber(reading),
+      step: stepOf(reading),
+      placeSd: by?.sd ?? KNOWN_BY.shutter.sd,
+    });
   }
   return success(anchors);
 };

@@ -1,0 +1,192 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { dateIn, printDate } from '#core/day/clock.ts';
+import { evidenceEffects, type EvidenceItem } from '#core/profile/index.ts';
+import { parseNumber, parseStops } from '#core/units.ts';
+import { takesOfShoot } from '#store/takes.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import type { Column } from '#ui/parts/column.ts';
+import { DataTable } from '#ui/parts/DataTable.tsx';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
+import { Toggle } from '#ui/parts/Toggle.tsx';
+import { words } from '#ui/wording/kit.ts';
+import { withEvidence } from '../saveProfile.ts';
+import {
+  cardItem,
+  placedTo,
+  printMove,
+  readTo,
+  takeReadings,
+  takesItem,
+  takesSay,
+  weightOf,
+} from './evidenceModel.ts';
+
+type Row = EvidenceItem & ReturnType<typeof evidenceEffects>[number];
+
+/** A card that was read: where it was, and what it read. */
+const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Promise<boolean> }) => {
+  const [stops, setStops] = useState('');
+  const [reads, setReads] = useState('');
+  const at = parseStops(stops);
+  const percent = parseNumber(reads);
+  const isWhole = at !== undefined && Number.isFinite(percent) && percent > -7 && percent < 110;
+  return (
+    <Form
+      className="evidence-card"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!isWhole) return;
+        void onAdd(at, percent).then((isIn) => {
+          if (!isIn) return;
+          setStops('');
+          setReads('');
+        });
+      }}
+    >
+      <Form.Group controlId="evidence-stops">
+        <Form.Label>{words.cardAtStop}</Form.Label>
+        <Form.Control
+          size="sm"
+          inputMode="text"
+          value={stops}
+          placeholder="+1"
+          isInvalid={stops.trim() !== '' && at === undefined}
+          onChange={(event) => setStops(event.target.value)}
+        />
+      </Form.Group>
+      <Form.Group controlId="evidence-reads">
+        <Form.Label>{words.readsPercent}</Form.Label>
+        <Form.Control
+          size="sm"
+          inputMode="decimal"
+          value={reads}
+          placeholder="43.5"
+          isInvalid={reads.trim() !== '' && !(percent > -7 && percent < 110)}
+          onChange={(event) => setReads(event.target.value)}
+        />
+      </Form.Group>
+      <Button type="submit" variant="outline-secondary" size="sm" disabled={!isWhole}>
+        {words.addCardReading}
+      </Button>
+    </Form>
+  );
+};
+
+/** What an inferred curve rests on: each source with its exactness and its weight; each can be left out. */
+export const EvidenceView = () => {
+  const { book, database } = useBench();
+  const { profile, shoot } = useSelection();
+  const [trouble, setTrouble] = useState<string>();
+  const items = useMemo(() => profile.evidence ?? [], [profile]);
+  const effects = useMemo(() => evidenceEffects(items), [items]);
+  const takes = useLiveQuery(() => takesOfShoot(database, shoot.id), [database, shoot.id]);
+  const readings = useMemo(
+    () => (takes ? takeReadings(takes.takes, profile.name) : []),
+    [takes, profile.name],
+  );
+  const said = takesSay(readings, items, profile.data);
+
+  const keep = async (next: readonly EvidenceItem[]): Promise<boolean> => {
+    const edit = withEvidence(profile, next);
+    setTrouble(edit.ok ? undefined : edit.reason);
+    return edit.ok && (await book.edit(edit.value));
+  };
+  const rows: Row[] = items.map((item, i) => ({ ...item, ...effects[i] }));
+  const columns: readonly Column<Row>[] = [
+    { id: 'source', header: words.source, cell: ({ source }) => source },
+    { id: 'count', header: words.readings, cell: ({ readings: { length } }) => length },
+    { id: 'sigma', header: words.readTo, cell: readTo },
+    { id: 'place', header: words.placedTo, cell: (item) => placedTo(item) ?? words.placeIsEstimated },
+    {
+      id: 'weight',
+      header: `${words.weighs}, %`,
+      says: words.weighsSays,
+      cell: (row) => weightOf(row.with, row.without),
+    },
+    {
+      id: 'without',
+      header: words.bandWithout,
+      says: words.bandWithoutSays,
+      cell: ({ without }) => without?.toFixed(2) ?? '–',
+    },
+    { id: 'grey', header: words.movesGrey, cell: ({ movesGrey }) => printMove(movesGrey) },
+    {
+      id: 'counts',
+      header: words.counts,
+      cell: ({ id, source, muted }) => (
+        <Toggle
+          on={!muted}
+          name={muted ? words.leftOut : words.counts}
+          says={words.countEvidence(source)}
+          onFlip={() => void keep(items.map((item) => (item.id === id ? { ...item, muted: !muted } : item)))}
+        />
+      ),
+    },
+    {
+      id: 'off',
+      header: '',
+      cell: ({ id, source }) => (
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          aria-label={words.takeOffEvidence(source)}
+          onClick={() => void keep(items.filter((item) => item.id !== id))}
+        >
+          {words.takeOff}
+        </Button>
+      ),
+    },
+  ];
+  if (items.length === 0)
+    return (
+      <p className="quiet">
+        {profile.name} is not inferred from readings: nothing stands behind its curve but its own numbers.
+        Profiles of your own list here what they rest on.
+      </p>
+    );
+  return (
+    <>
+      <TableScroll label={words.whatTheCurveRests}>
+        <DataTable
+          label={words.whatTheCurveRests}
+          columns={columns}
+          rows={rows}
+          rowKey={({ id }) => id}
+          rowProps={({ muted }) => ({ className: muted ? 'dim' : undefined })}
+        />
+      </TableScroll>
+      {said && (
+        <p className="text-warn" role="status">
+          {said}{' '}
+          <Button
+            variant="outline-secondary"
+            size="sm"
+            onClick={() => {
+              const fresh = takesItem(readings, crypto.randomUUID(), printDate(dateIn(new Date())));
+              void keep([...items.filter(({ kind }) => kind !== 'takes'), fresh]);
+            }}
+          >
+            {words.takeTheTakesIn}
+          </Button>
+        </p>
+      )}
+      <CardReading
+        onAdd={(stops, percent) => keep([...items, cardItem(stops, percent, crypto.randomUUID())])}
+      />
+      {trouble && (
+        <p className="field-error" role="alert">
+          {trouble}
+        </p>
+      )}
+      <p className="quiet">
+        Solved together. How a reading was rounded, where its light lies and toes of another form all widen
+        the band; a card you read yourself counts as ±0.1 stop in its place.
+      </p>
+    </>
+  );
+};
