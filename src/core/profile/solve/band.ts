@@ -25,7 +25,7 @@ const drawn = ({ mean, factor, width }: LinearFit, normal: () => number): Float6
 };
 
 /** The signal at every stop of the band of a curve with these weights. */
-export const signalsOf = (
+const signalsOf = (
   weights: Float64Array,
   { logS, cut, setting }: Pick<PosteriorNode, 'logS' | 'cut' | 'setting'>,
   { settings, slope }: Posterior,

@@ -50,7 +50,7 @@ export const curveColumns = (
 };
 
 /** How many columns a form has. */
-export const widthOf = (form: FormModel): number => 2 + (form.kink > 0 ? 2 : 0) + (form.bend > 0 ? BUMPS : 0);
+const widthOf = (form: FormModel): number => 2 + (form.kink > 0 ? 2 : 0) + (form.bend > 0 ? BUMPS : 0);
 
 /** Factors a symmetric positive matrix (lower half, row-major) in place; false where it is not positive. */
 const factorise = (a: Float64Array, width: number): boolean => {

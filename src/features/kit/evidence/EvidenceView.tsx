@@ -1,6 +1,7 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
+import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -12,14 +13,12 @@ import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
-import { Toggle } from '#ui/parts/Toggle.tsx';
 import { words } from '#ui/wording/kit.ts';
 import { withEvidence } from '../saveProfile.ts';
 import {
   cardItem,
-  placedTo,
-  printMove,
-  readTo,
+  exactness,
+  movesSay,
   takeReadings,
   takesItem,
   takesSay,
@@ -77,6 +76,62 @@ const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Pro
   );
 };
 
+type Keep = (next: readonly EvidenceItem[]) => void;
+
+const evidenceColumns = (items: readonly EvidenceItem[], keep: Keep): readonly Column<Row>[] => [
+  {
+    id: 'source',
+    header: words.source,
+    cell: (item) => (
+      <>
+        {item.source}
+        <span className="evidence-says">
+          {exactness(item)}
+          {movesSay(item.movesGrey)}
+        </span>
+      </>
+    ),
+  },
+  {
+    id: 'weight',
+    header: `${words.weighs}, %`,
+    says: words.weighsSays,
+    cell: (row) => weightOf(row.with, row.without),
+  },
+  {
+    id: 'without',
+    header: words.bandWithout,
+    says: words.bandWithoutSays,
+    cell: ({ without }) => without?.toFixed(2) ?? '–',
+  },
+  {
+    id: 'counts',
+    header: words.counts,
+    cell: ({ id, source, muted }) => (
+      <Form.Check
+        type="switch"
+        checked={!muted}
+        aria-label={words.countEvidence(source)}
+        onChange={() => keep(items.map((item) => (item.id === id ? { ...item, muted: !muted } : item)))}
+      />
+    ),
+  },
+  {
+    id: 'off',
+    header: '',
+    cell: ({ id, source }) => (
+      <Button
+        variant="bare"
+        aria-label={words.takeOffEvidence(source)}
+        title={words.takeOffEvidence(source)}
+        onClick={() => keep(items.filter((item) => item.id !== id))}
+      >
+        <Trash2 size={16} aria-hidden />
+      </Button>
+    ),
+  },
+];
+
 /** What an inferred curve rests on: each source with its exactness and its weight; each can be left out. */
 export const EvidenceView = () => {
   const { book, database } = useBench();
@@ -97,96 +152,55 @@ export const EvidenceView = () => {
     return edit.ok && (await book.edit(edit.value));
   };
   const rows: Row[] = items.map((item, i) => ({ ...item, ...effects[i] }));
-  const columns: readonly Column<Row>[] = [
-    { id: 'source', header: words.source, cell: ({ source }) => source },
-    { id: 'count', header: words.readings, cell: ({ readings: { length } }) => length },
-    { id: 'sigma', header: words.readTo, cell: readTo },
-    { id: 'place', header: words.placedTo, cell: (item) => placedTo(item) ?? words.placeIsEstimated },
-    {
-      id: 'weight',
-      header: `${words.weighs}, %`,
-      says: words.weighsSays,
-      cell: (row) => weightOf(row.with, row.without),
-    },
-    {
-      id: 'without',
-      header: words.bandWithout,
-      says: words.bandWithoutSays,
-      cell: ({ without }) => without?.toFixed(2) ?? '–',
-    },
-    { id: 'grey', header: words.movesGrey, cell: ({ movesGrey }) => printMove(movesGrey) },
-    {
-      id: 'counts',
-      header: words.counts,
-      cell: ({ id, source, muted }) => (
-        <Toggle
-          on={!muted}
-          name={muted ? words.leftOut : words.counts}
-          says={words.countEvidence(source)}
-          onFlip={() => void keep(items.map((item) => (item.id === id ? { ...item, muted: !muted } : item)))}
-        />
-      ),
-    },
-    {
-      id: 'off',
-      header: '',
-      cell: ({ id, source }) => (
-        <Button
-          variant="outline-secondary"
-          size="sm"
-          aria-label={words.takeOffEvidence(source)}
-          onClick={() => void keep(items.filter((item) => item.id !== id))}
-        >
-          {words.takeOff}
-        </Button>
-      ),
-    },
-  ];
   if (items.length === 0)
     return (
-      <p className="quiet">
-        {profile.name} is not inferred from readings: nothing stands behind its curve but its own numbers.
-        Profiles of your own list here what they rest on.
-      </p>
+      <div className="figures-foot">
+        <p className="quiet">
+          {profile.name} is not inferred from readings: nothing stands behind its curve but its own numbers.
+          Profiles of your own list here what they rest on.
+        </p>
+      </div>
     );
   return (
     <>
       <TableScroll label={words.whatTheCurveRests}>
         <DataTable
           label={words.whatTheCurveRests}
-          columns={columns}
+          columns={evidenceColumns(items, (next) => void keep(next))}
           rows={rows}
           rowKey={({ id }) => id}
           rowProps={({ muted }) => ({ className: muted ? 'dim' : undefined })}
         />
       </TableScroll>
-      {said && (
-        <p className="text-warn" role="status">
-          {said}{' '}
-          <Button
-            variant="outline-secondary"
-            size="sm"
-            onClick={() => {
-              const fresh = takesItem(readings, crypto.randomUUID(), printDate(dateIn(new Date())));
-              void keep([...items.filter(({ kind }) => kind !== 'takes'), fresh]);
-            }}
-          >
-            {words.takeTheTakesIn}
-          </Button>
+      <div className="figures-foot">
+        {said && (
+          <p className="text-warn" role="status">
+            {said}{' '}
+            <Button
+              variant="outline-secondary"
+              size="sm"
+              onClick={() => {
+                const fresh = takesItem(readings, crypto.randomUUID(), printDate(dateIn(new Date())));
+                void keep([...items.filter(({ kind }) => kind !== 'takes'), fresh]);
+              }}
+            >
+              {words.takeTheTakesIn}
+            </Button>
+          </p>
+        )}
+        <CardReading
+          onAdd={(stops, percent) => keep([...items, cardItem(stops, percent, crypto.randomUUID())])}
+        />
+        {trouble && (
+          <p className="field-error" role="alert">
+            {trouble}
+          </p>
+        )}
+        <p className="quiet">
+          Solved together. How a reading was rounded, where its light lies and toes of another form all widen
+          the band; a card you read yourself counts as ±0.1 stop in its place.
         </p>
-      )}
-      <CardReading
-        onAdd={(stops, percent) => keep([...items, cardItem(stops, percent, crypto.randomUUID())])}
-      />
-      {trouble && (
-        <p className="field-error" role="alert">
-          {trouble}
-        </p>
-      )}
-      <p className="quiet">
-        Solved together. How a reading was rounded, where its light lies and toes of another form all widen
-        the band; a card you read yourself counts as ±0.1 stop in its place.
-      </p>
+      </div>
     </>
   );
 };

@@ -62,21 +62,20 @@ const spanOf = (values: readonly number[], digits: number): string => {
   return low === high ? low : `${low} to ${high}`;
 };
 
-/** How exactly the readings of a source were read, % of signal. */
-export const readTo = ({ readings }: EvidenceItem): string =>
-  spanOf(
+/** How many readings a source has, and how exactly they were read and placed. */
+export const exactness = ({ readings }: EvidenceItem): string => {
+  const read = spanOf(
     readings.map(({ sigma }) => 100 * sigma),
     2,
   );
-
-/** How exactly their places are known, stops; undefined for a bracket, where it is estimated. */
-export const placedTo = ({ readings }: EvidenceItem): string | undefined =>
-  readings.some(({ series }) => series !== undefined)
-    ? undefined
-    : spanOf(
+  const place = readings.some(({ series }) => series !== undefined)
+    ? 'steps told by their scatter'
+    : `placed to ±${spanOf(
         readings.map(({ placeSd = 0 }) => placeSd),
         2,
-      );
+      )} stop`;
+  return `${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}, read to ±${read} %, ${place}`;
+};
 
 /** Share of the band's variance that a source takes away, %. */
 export const weightOf = (withIt: number | undefined, without: number | undefined): string =>
@@ -86,5 +85,6 @@ export const weightOf = (withIt: number | undefined, without: number | undefined
       ? '100'
       : Math.max(0, 100 * (1 - (withIt / without) ** 2)).toFixed(0);
 
-export const printMove = (stops: number | undefined): string =>
-  stops === undefined || Math.abs(stops) < 0.005 ? '0' : printStopsDecimal(stops, 2);
+/** How far grey lies elsewhere with a source than without it, as the end of a sentence; nothing where it does not. */
+export const movesSay = (stops: number | undefined): string =>
+  stops === undefined || Math.abs(stops) < 0.02 ? '' : `; moves grey by ${printStopsDecimal(stops, 2)} stop`;
