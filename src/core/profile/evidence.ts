@@ -40,7 +40,7 @@ export type EvidenceEffect = {
 };
 
 /** A card read by hand, or off a frame: how exactly its place is known, stops. Our own choice. */
-export const CARD_PLACE_SD = 0.1;
+const CARD_PLACE_SD = 0.1;
 
 // A formula or a table is as exact as the maker's paper, and a body as true to it as this. Our own choice.
 const CURVE_SIGMA = 0.002;

@@ -1,4 +1,4 @@
-export type { Anchor, ProfileData } from './types.ts';
+export type { Anchor, ProfileData, UncertaintyBand } from './types.ts';
 export { compileProfile, stopsByCode, type Profile } from './compile.ts';
 export { ARCHETYPES, ARCHETYPE_IDS, type ArchetypeId } from './archetypes.ts';
 export { ANCHOR_NAMES, PRINTED_SIGMA, readAnchors } from './anchors.ts';
@@ -19,6 +19,7 @@ export {
   type EvidenceItem,
   type EvidenceKind,
 } from './evidence.ts';
+export { doubtAt, doubtSays, TOLD_DOUBT } from './doubt.ts';
 export { kindOf, type ProfileKind } from './kind.ts';
 export type { ProfileSolution } from './solution.ts';
 export { solveCurve } from './solve/solveCurve.ts';

@@ -1,14 +1,19 @@
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/zebraLevels.ts';
+import { doubtAt, TOLD_DOUBT, type Doubt } from '../profile/doubt.ts';
 import { codeToSignal } from '../signal/scale.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import { patchStops } from './patchStops.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { openOrClose, where } from './wording.ts';
-import { ownOffset } from './verdictWords.ts';
+import { ownOffset, withinDoubt } from './verdictWords.ts';
 
 /** How far off, in thirds; decimals where a third would read as nothing. */
 const printOffset = (offset: number): string =>
   toThird(offset) === 0 ? printStopsDecimal(offset) : printStops(offset);
+
+/** Whether a reading is off by more than is allowed, and by no more than the inferred curve itself may be. */
+const isInDoubt = (offset: number, allowed: number, doubt: Doubt | undefined): doubt is Doubt =>
+  doubt !== undefined && Math.abs(offset) > allowed && Math.abs(offset) <= doubt.stops;
 
 /** Where the marked card lies, in stops over grey, and how far from the plan; undefined without a card patch. */
 export const cardReading = ({
@@ -35,6 +40,8 @@ export const cardPlacement = {
     const { reading, signal, stops, offset } = card;
     const clipped = stops >= input.numbers.clipStops - 0.05;
     const holds = Math.abs(offset) <= CARD_TOLERANCE;
+    const doubt = doubtAt(input.numbers.profile.band, stops);
+    const inDoubt = !clipped && isInDoubt(offset, CARD_TOLERANCE, doubt);
     const percent = `${(100 * signal).toFixed(1)} % of signal`;
     const planned = `planned ${printStops(input.placement)}`;
     return {
@@ -43,17 +50,23 @@ export const cardPlacement = {
         ? 'Card is clipped'
         : holds
           ? 'Card where planned'
-          : offset < 0
-            ? 'Card under the plan'
-            : 'Card over the plan',
+          : inDoubt
+            ? 'Card: cannot be told apart'
+            : offset < 0
+              ? 'Card under the plan'
+              : 'Card over the plan',
       figure: clipped || holds ? printStopsDecimal(stops) : printOffset(offset),
       advice: clipped
         ? 'It reads at clip: close until it moves, then measure again.'
         : holds
           ? `Reads ${percent}, ${planned}. Leave it.`
-          : `${percent}, ${planned}. ${openOrClose(offset)} stop.`,
+          : inDoubt
+            ? `${percent}, ${planned}. ${withinDoubt(doubt.stops)}`
+            : `${percent}, ${planned}. ${openOrClose(offset)} stop.`,
       place: reading.patch.rect,
-      ...(holds || clipped ? {} : { correction: { kind: 'exposure', stops: -toThird(offset) } as const }),
+      ...(holds || clipped || inDoubt
+        ? {}
+        : { correction: { kind: 'exposure', stops: -toThird(offset) } as const }),
       arithmetic: [
         {
           label: 'mean luma of the patch',
@@ -68,6 +81,9 @@ export const cardPlacement = {
           label: 'minus the plan',
           value: `${printStopsDecimal(input.placement, 2)} → off by ${printStopsDecimal(offset, 2)}`,
         },
+        ...(doubt && doubt.stops >= TOLD_DOUBT
+          ? [{ label: 'the curve is inferred, 95 %', value: `±${doubt.stops.toFixed(2)} stop here` }]
+          : []),
         { label: 'place', value: where(reading.patch.rect, input.measurement) },
       ],
     };
@@ -94,12 +110,22 @@ export const skinPlacement = {
       Math.abs(face.offset) > Math.abs(worst.offset) ? face : worst,
     );
     const holds = Math.abs(offset) <= SKIN_TOLERANCE;
+    const doubt = doubtAt(input.numbers.profile.band, stops);
+    const inDoubt = isInDoubt(offset, SKIN_TOLERANCE, doubt);
+    const move = `${openOrClose(offset)}, or move the light.`;
+    const remedy = holds ? 'Leave it.' : inDoubt ? withinDoubt(doubt.stops) : move;
     const words = `${planned.subject.name}: ${printStopsDecimal(stops)}, planned ${printStopsDecimal(planned.stops)}.`;
     return {
       state: holds ? 'holds' : 'watch',
-      title: holds ? 'Skin where planned' : offset < 0 ? 'Skin a little under' : 'Skin a little over',
+      title: holds
+        ? 'Skin where planned'
+        : inDoubt
+          ? 'Skin: cannot be told apart'
+          : offset < 0
+            ? 'Skin a little under'
+            : 'Skin a little over',
       figure: holds ? printStopsDecimal(stops) : printOffset(offset),
-      advice: `${words} ${holds ? 'Leave it.' : `${openOrClose(offset)}, or move the light.`}`,
+      advice: `${words} ${remedy}`,
       place: reading.patch.rect,
       arithmetic: faces.flatMap((face) => {
         const { name, skinOffset } = face.planned.subject;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { setCardNumbers } from '../exposure/setCard.ts';
-import { ARCHETYPES, compileProfile } from '../profile/index.ts';
+import { type ProfileData, ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { encodePicture, TEST_PICTURES, type TestPictureId } from '../fixtures/testPictures.ts';
 import { stopsDistribution } from '../scopes/distribution.ts';
 import { countedFrame } from '../scopes/fixtures/countedFrame.ts';
@@ -24,13 +24,16 @@ type Shot = {
   readonly planned?: number;
   readonly iso?: number;
   readonly floor?: number;
+  readonly profile?: ProfileData;
 };
 
 /** A test picture of known light, exposed, measured and judged. */
-const judged = (id: TestPictureId, { placement, planned = placement, iso = 800, floor = -6 }: Shot) => {
+const judged = (
+  id: TestPictureId,
+  { placement, planned = placement, iso = 800, floor = -6, profile = ARCHETYPES.wideLog }: Shot,
+) => {
   const picture = TEST_PICTURES[id]();
   const coding: Coding = { bitDepth: 10, range: 'legal' };
-  const profile = ARCHETYPES.wideLog;
   const frame = encodePicture(picture, {
     width: 480,
     height: 270,
@@ -128,6 +131,19 @@ describe('card', () => {
     const verdict = judged('bench', { placement, planned }).of('card');
     expect(verdict).toMatchObject({ state: 'watch', title });
     expect(verdict?.advice).toContain(remedy);
+  });
+
+  it('that lies within the doubt of an inferred curve cannot be told apart, and nothing is to be turned', () => {
+    const band = { stops: [-8, 8], signal: [0.05, 0.05], stopsWide: [0.5, 0.5] };
+    const profile = { ...ARCHETYPES.wideLog, band };
+    const off = (planned: number) => judged('bench', { placement: 0, planned, profile });
+    const verdict = off(0.4).of('card');
+    expect(verdict).toMatchObject({ state: 'watch', title: 'Card: cannot be told apart' });
+    expect(verdict?.advice).toMatch(/uncertain by ±0\.50 stop here/);
+    expect(verdict?.correction).toBeUndefined();
+    expect(off(1).of('card')).toMatchObject({ title: 'Card under the plan' });
+    expect(off(0.4).of('skin')?.title).toBe('Skin: cannot be told apart');
+    expect(off(0).of('card')).toMatchObject({ state: 'holds' });
   });
 
   it('lands on the profile’s own reading of the known patch within half a code', () => {

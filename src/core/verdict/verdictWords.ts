@@ -6,6 +6,9 @@ import { capital, printShare } from './wording.ts';
 
 const tooWhat = (off: number) => `${printStopsLength(toThird(off))} too ${off > 0 ? 'dark' : 'bright'}`;
 
+export const withinDoubt = (stops: number): string =>
+  `The inferred curve itself is uncertain by ±${stops.toFixed(2)} stop here: more readings of the camera in Kit tell.`;
+
 export const areaIsWhite = (place: string): string =>
   `${capital(place)}, all three channels. A light source may go; else close until it holds.`;
 

@@ -1,4 +1,4 @@
-import { compileProfile, type ProfileData } from '#core/profile/index.ts';
+import { compileProfile, doubtAt, type ProfileData } from '#core/profile/index.ts';
 import { SCALES, signalToCode, type Coding } from '#core/signal/scale.ts';
 
 export const CURVE_STOPS = [-8, 8] as const;
@@ -68,17 +68,7 @@ export const readingRows = (data: ProfileData, coding: Coding): ReadingRow[] => 
       fullCode: SCALES.fullCodePercent.fromSignal(signal, coding).toFixed(1),
       code: signalToCode(signal, coding).toFixed(0),
       codes: (3 * (signalToCode(signal, coding) - signalToCode(below, coding))).toFixed(0),
-      doubt: data.band && doubtAt(data.band, stops),
+      doubt: doubtAt(data.band, stops)?.stops,
     };
   });
-};
-
-/** The band's half width in stops, between its own points where it has to be; undefined beyond them. */
-const doubtAt = ({ stops, stopsWide }: NonNullable<ProfileData['band']>, at: number): number | undefined => {
-  const after = stops.findIndex((s) => s >= at - 1e-9);
-  if (after < 0) return undefined;
-  if (Math.abs(stops[after] - at) < 1e-6 || after === 0)
-    return after === 0 && stops[0] > at + 1e-6 ? undefined : stopsWide[after];
-  const t = (at - stops[after - 1]) / (stops[after] - stops[after - 1]);
-  return stopsWide[after - 1] + t * (stopsWide[after] - stopsWide[after - 1]);
 };

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { printShutter } from '#core/exposure/shutter.ts';
+import { doubtAt } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import type { TakeRecord } from '../records/take.ts';
 
@@ -32,6 +33,11 @@ const COLUMNS: readonly Column[] = [
   { name: 'profile', of: ({ card }) => card.profileName },
   { name: 'placement (stops)', of: ({ card }) => decimals(card.placement, 3) },
   { name: 'card found (stops)', of: ({ measured }) => decimals(measured?.cardStops, 3) },
+  {
+    name: 'curve uncertain at the card (stops, 95 %)',
+    of: ({ measured, card }) =>
+      decimals(doubtAt(card.profile.band, measured?.cardStops ?? card.placement)?.stops, 3),
+  },
   { name: 'off the plan (stops)', of: ({ measured }) => decimals(measured?.cardOffset, 3) },
   // What a gain in linear light undoes: found where the card was measured, planned where not.
   {

@@ -3,6 +3,7 @@ import type { LutWords } from '#core/formats/writeLut.ts';
 import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
+import { doubtSays } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
@@ -40,19 +41,26 @@ export const wordsFor = (
 
 /** Files keep to ASCII where programs may not read more. */
 const plain = (text: string) =>
-  text.replaceAll('−', '-').replaceAll('²', '2').replaceAll('’', "'").replaceAll(' ', ' ');
+  text
+    .replaceAll('−', '-')
+    .replaceAll('²', '2')
+    .replaceAll('’', "'")
+    .replaceAll('±', '+/-')
+    .replaceAll(' ', ' ');
 
 const tenths = (v: number) => (100 * v).toFixed(1);
 
 /** Lines that say what a recipe does. */
 export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] => {
   const { tone, saturation, pullStops } = recipe;
+  const doubt = doubtSays(recipe.profile.band);
   const { name, primaries, grey } = outputOf(recipe.output);
   const baked = `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`;
   const peak = recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : '';
   const white = tone.white === undefined ? '' : `, white at ${tenths(tone.white)} %`;
   const curve = `contrast ${tone.contrast}, toe ${tone.toe}, shoulder ${tone.shoulder}${white}`;
   return [
+    ...(doubt === undefined ? [] : [`Profile ${profileName}: ${doubt}`]),
     `Profile ${profileName}, gamut ${gamutOf(recipe.profile.gamut).name} to ${gamutOf(primaries).name}`,
     `Pull: ${pullStops === 0 ? 'not baked in' : baked}`,
     `Output ${name}${peak}, grey at ${tenths(tone.grey ?? grey)} %`,

@@ -3,12 +3,26 @@ import { CARD_TOLERANCE, SKIN_TOLERANCE } from '#core/exposure/zebraLevels.ts';
 import { printZebra, type ZebraSetting } from '#core/exposure/zebra.ts';
 import { nearestShown } from '#core/exposure/zebraSheet.ts';
 import { whyOutOfReach, zebraTurns } from '#core/exposure/zebraWords.ts';
+import { doubtAt, TOLD_DOUBT, type UncertaintyBand } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { CellInput, Reason } from './reason.ts';
 import { metersOf } from './meterLines.ts';
 import { faceTone } from './reasonWords.ts';
 import { words } from '#ui/wording/setCard.ts';
+
+/** How far the recorded level may lie off where the curve was inferred; nothing where it was not. */
+const inferredLine = (band: UncertaintyBand | undefined, stops: number) => {
+  const doubt = doubtAt(band, stops);
+  return doubt && doubt.stops >= TOLD_DOUBT
+    ? [
+        {
+          label: words.curveIsInferred,
+          value: `±${(100 * doubt.signal).toFixed(1)} % of signal, ±${doubt.stops.toFixed(2)} stop here`,
+        },
+      ]
+    : [];
+};
 
 const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, stops: number) => {
   const { scale, reads, follows } = selection.camera.zebra;
@@ -20,6 +34,7 @@ const zebraLines = ({ selection, numbers }: CellInput, setting: ZebraSetting, st
       value: reads === 'log' ? 'the recorded signal' : `the display LUT’s output (${pull})`,
     },
     { label: words.exactLevel, value: `${setting.exact.toFixed(2)} ${SCALES[scale].name}` },
+    ...inferredLine(numbers.profile.band, stops),
     {
       label: setting.reach === 'within' ? words.roundedToTheCamera : words.nearestTheCameraHas,
       value: `${setting.level} (${printStopsDecimal(setting.costStops, 2)} stop)`,

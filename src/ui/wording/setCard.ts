@@ -52,6 +52,7 @@ export const words = {
   itsPullOnThis: 'its pull on this profile',
   tone: 'tone',
   zebraReads: 'zebra reads',
+  curveIsInferred: 'the curve is inferred, 95 %',
   exactLevel: 'exact level',
   roundedToTheCamera: 'rounded to the camera',
   nearestTheCameraHas: 'nearest the camera has',
