@@ -18,6 +18,7 @@ export {
   takesEvidence,
   type EvidenceItem,
   type EvidenceKind,
+  type TakeReading,
 } from './evidence.ts';
 export { doubtAt, doubtSays, TOLD_DOUBT } from './doubt.ts';
 export { kindOf, type ProfileKind } from './kind.ts';

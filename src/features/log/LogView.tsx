@@ -14,7 +14,10 @@ import { LogFilter } from './LogFilter.tsx';
 import { logNote } from './logModel.ts';
 import { TakeList } from './TakeList.tsx';
 import { useTakeFilter } from './useTakeFilter.ts';
+import { later } from '#ui/later.tsx';
 import { words } from '#ui/wording/log.ts';
+
+const TakesAgainst = later(() => import('./TakesAgainst.tsx').then((part) => part.TakesAgainst));
 
 const NoTake = () => {
   const hrefTo = useHrefTo();
@@ -50,6 +53,7 @@ export const LogView = () => {
           </Button>
         }
       >
+        <TakesAgainst />
         <SetAsideNotice items={setAside} />
         {problem && <p className="field-error">The log cannot be read: {problem}. Open the page again.</p>}
         {count === undefined && !problem && <p className="quiet">Reading the log…</p>}

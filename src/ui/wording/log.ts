@@ -2,6 +2,7 @@ import type { Said } from './said.ts';
 
 /** Labels and headings of the step Log. */
 export const words = {
+  lookAtTheEvidence: 'Look at its evidence',
   searchTheLog: 'Search the log',
   searchSetUpFile: 'Search: set-up, file, notes…',
   setUp: 'Set-up',

@@ -1,6 +1,5 @@
 'use client';
 
-import { useLiveQuery } from 'dexie-react-hooks';
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -8,22 +7,14 @@ import Form from 'react-bootstrap/Form';
 import { dateIn, printDate } from '#core/day/clock.ts';
 import { evidenceEffects, type EvidenceItem } from '#core/profile/index.ts';
 import { parseNumber, parseStops } from '#core/units.ts';
-import { takesOfShoot } from '#store/takes.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { useTakesAgainst } from '#ui/bench/useTakesAgainst.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/kit.ts';
 import { withEvidence } from '../saveProfile.ts';
-import {
-  cardItem,
-  exactness,
-  movesSay,
-  takeReadings,
-  takesItem,
-  takesSay,
-  weightOf,
-} from './evidenceModel.ts';
+import { cardItem, exactness, movesSay, takesItem, weightOf } from './evidenceModel.ts';
 
 type Row = EvidenceItem & ReturnType<typeof evidenceEffects>[number];
 
@@ -134,17 +125,12 @@ const evidenceColumns = (items: readonly EvidenceItem[], keep: Keep): readonly C
 
 /** What an inferred curve rests on: each source with its exactness and its weight; each can be left out. */
 export const EvidenceView = () => {
-  const { book, database } = useBench();
-  const { profile, shoot } = useSelection();
+  const { book } = useBench();
+  const { profile } = useSelection();
   const [trouble, setTrouble] = useState<string>();
   const items = useMemo(() => profile.evidence ?? [], [profile]);
   const effects = useMemo(() => evidenceEffects(items), [items]);
-  const takes = useLiveQuery(() => takesOfShoot(database, shoot.id), [database, shoot.id]);
-  const readings = useMemo(
-    () => (takes ? takeReadings(takes.takes, profile.name) : []),
-    [takes, profile.name],
-  );
-  const said = takesSay(readings, items, profile.data);
+  const { readings, said } = useTakesAgainst();
 
   const keep = async (next: readonly EvidenceItem[]): Promise<boolean> => {
     const edit = withEvidence(profile, next);

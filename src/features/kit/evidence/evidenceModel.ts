@@ -1,48 +1,16 @@
 import {
   cardEvidence,
   PRINTED_SIGMA,
-  takesAgainstCurve,
   takesEvidence,
-  compileProfile,
   type EvidenceItem,
-  type ProfileData,
+  type TakeReading,
 } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import type { TakeRecord } from '#store/records/take.ts';
 
 /** Exactness of a card read off a frame, signal fraction: of its codes, not of its light. Our own choice. */
 const FRAME_SIGMA = 0.002;
 
-/** The cards of takes that were shot on a profile: where they were planned, and what they read. */
-export const takeReadings = (takes: readonly TakeRecord[], profileName: string) =>
-  takes.flatMap(({ card, measured }) => {
-    if (card.profileName !== profileName || measured?.cardStops === undefined) return [];
-    // The curve it was read with, as it was: its stops are turned back to signal.
-    return [{ stops: card.placement, signal: compileProfile(card.profile).signalAt(measured.cardStops) }];
-  });
-type Readings = ReturnType<typeof takeReadings>;
-
-/** How many of them the evidence holds already. */
-const held = (items: readonly EvidenceItem[]): number =>
-  items.filter(({ kind }) => kind === 'takes').reduce((sum, { readings }) => sum + readings.length, 0);
-
-/** What takes say of a curve, in a sentence; undefined where they agree, are few, or were taken in already. */
-export const takesSay = (
-  readings: Readings,
-  items: readonly EvidenceItem[],
-  data: ProfileData,
-): string | undefined => {
-  if (readings.length <= held(items)) return undefined;
-  const against = takesAgainstCurve(readings, data);
-  if (!against) return undefined;
-  const { count, off, explained } = against;
-  const side = off < 0 ? 'under' : 'over';
-  const size = Math.abs(off).toFixed(2);
-  const allowed = explained.toFixed(2);
-  return `${count} takes read the card ${size} stop ${side} this curve; its band and the exposing explain ${allowed}.`;
-};
-
-export const takesItem = (readings: Readings, id: string, day: string): EvidenceItem => ({
+export const takesItem = (readings: readonly TakeReading[], id: string, day: string): EvidenceItem => ({
   id,
   kind: 'takes',
   source: `${readings.length} takes, ${day}`,
