@@ -62,10 +62,19 @@ export const GAMUTS = {
 export type GamutId = keyof typeof GAMUTS;
 export const GAMUT_IDS = Object.keys(GAMUTS) as GamutId[];
 
-/** A standard by its id, or primaries and white of a camera's own. */
-export type GamutSpec = GamutId | Gamut;
+/** Nobody has said what the camera's R, G and B are: no matrix is applied, and whoever shows its colours says so. */
+export const UNKNOWN_GAMUT = 'unknown';
 
-export const gamutOf = (spec: GamutSpec): Gamut => (typeof spec === 'string' ? GAMUTS[spec] : spec);
+/** A standard by its id, primaries and white of a camera's own, or unknown. */
+export type GamutSpec = GamutId | Gamut | typeof UNKNOWN_GAMUT;
+
+// Luminance and casts still need primaries: those of BT.709 stand in. Near grey they differ little; a neutral is exact.
+const STAND_IN: Gamut = { ...GAMUTS.bt709, name: 'unknown' };
+
+export const gamutOf = (spec: GamutSpec): Gamut => {
+  if (spec === UNKNOWN_GAMUT) return STAND_IN;
+  return typeof spec === 'string' ? GAMUTS[spec] : spec;
+};
 
 /** Twice the area of a triangle of chromaticities, positive when it runs red, green, blue as it should. */
 const area = ([ax, ay]: Chromaticity, [bx, by]: Chromaticity, [cx, cy]: Chromaticity): number =>
@@ -108,9 +117,12 @@ export const rgbToXyz = ({ red, green, blue, white }: Gamut): Matrix3 => {
   return multiply(primaries, [r, 0, 0, 0, g, 0, 0, 0, b]);
 };
 
-/** Linear RGB of one gamut to linear RGB of another, white to white (Bradford where the whites differ). */
+/**
+ * Linear RGB of one gamut to linear RGB of another, white to white (Bradford where the whites differ). Where either is
+ * unknown the matrix is left out.
+ */
 export const gamutMatrix = (from: GamutSpec, to: GamutSpec): Matrix3 => {
-  if (from === to) return IDENTITY;
+  if (from === to || from === UNKNOWN_GAMUT || to === UNKNOWN_GAMUT) return IDENTITY;
   const [source, target] = [gamutOf(from), gamutOf(to)];
   const adapted = multiply(adaptation(source.white, target.white), rgbToXyz(source));
   return multiply(invert(rgbToXyz(target)), adapted);

@@ -7,23 +7,31 @@ export type Lab = readonly [l: number, a: number, b: number];
 const EPSILON = 216 / 24389;
 const KAPPA = 24389 / 27;
 
-const root = (t: number) => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
+/** f of CIE L*a*b*: the cube root of light over white, a straight line in the dark and under 0. */
+export const labRoot = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 
 /**
  * XYZ to L*a*b* for a white of the same scale (CIE 015:2018, clause 8.2.1). Light below 0 is carried on along
  * the straight part.
  */
 export const xyzToLab = (xyz: Triple, white: Triple): Lab => {
-  const [x, y, z] = xyz.map((v, i) => root(v / white[i]));
+  const [x, y, z] = xyz.map((v, i) => labRoot(v / white[i]));
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
 };
 
-const cube = (t: number) => (t ** 3 > EPSILON ? t ** 3 : (116 * t - 16) / KAPPA);
+/** The inverse of {@link labRoot}. */
+export const labCube = (t: number): number => {
+  const third = t * t * t;
+  return third > EPSILON ? third : (116 * t - 16) / KAPPA;
+};
+
+/** How fast {@link labCube} rises. */
+export const labCubeSlope = (t: number): number => (t * t * t > EPSILON ? 3 * t * t : 116 / KAPPA);
 
 /** L*a*b* to XYZ for a white of the same scale: the inverse of {@link xyzToLab} (CIE 015:2018, annex). */
 export const labToXyz = ([l, a, b]: Lab, white: Triple): Triple => {
   const y = (l + 16) / 116;
-  return [white[0] * cube(y + a / 500), white[1] * cube(y), white[2] * cube(y - b / 200)];
+  return [white[0] * labCube(y + a / 500), white[1] * labCube(y), white[2] * labCube(y - b / 200)];
 };
 
 const RADIANS = Math.PI / 180;

@@ -2,6 +2,7 @@ import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
 import { apply, IDENTITY, invert, type Triple } from '../maths/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
+import { compileGamutMap, type GamutMap } from './gamutMap.ts';
 import { outputOf, type OutputId } from './outputs.ts';
 import { compileTone, type ToneScale } from './toneScale.ts';
 
@@ -16,6 +17,8 @@ export type LutRecipe = {
   readonly tone: ToneScale;
   /** Colour about luma on the output's signal; 1 leaves it, 0 is black and white. */
   readonly saturation: number;
+  /** What becomes of colours outside the output's gamut; without one they are cut at 0. */
+  readonly gamutMap?: GamutMap;
 };
 
 export type CompiledRecipe = {
@@ -61,6 +64,7 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
   const gain = 2 ** -recipe.pullStops;
   const { matrix, back } = matrices(recipe.profile.gamut, output.primaries);
   const { saturation } = recipe;
+  const map = compileGamutMap(recipe.gamutMap, recipe.profile.gamut, output.primaries);
   const last = output.last ?? SAME;
   const coded = (v: number) => clamp01(last.encode(clamp01(v)));
   // What is clipped stays clipped: no light is made of codes over the clip.
@@ -68,12 +72,11 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
   const neutral = (signal: number) => coded(tone.neutral(light(signal)));
   const m = matrix;
   const picture = (r: number, g: number, b: number, into: Float64Array): void => {
-    tone.rgb(
-      m[0] * r + m[1] * g + m[2] * b,
-      m[3] * r + m[4] * g + m[5] * b,
-      m[6] * r + m[7] * g + m[8] * b,
-      into,
-    );
+    into[0] = m[0] * r + m[1] * g + m[2] * b;
+    into[1] = m[3] * r + m[4] * g + m[5] * b;
+    into[2] = m[6] * r + m[7] * g + m[8] * b;
+    map?.compress(into);
+    tone.rgb(into[0], into[1], into[2], into);
     if (saturation !== 1) saturate(into, output.luma, saturation);
     for (let c = 0; c < 3; c += 1) into[c] = coded(into[c]);
   };
@@ -103,7 +106,9 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
     undo: ([r, g, b]) => {
       const out = Float64Array.of(last.decode(r), last.decode(g), last.decode(b));
       if (saturation !== 1 && saturation !== 0) saturate(out, output.luma, 1 / saturation);
-      const scene = tone.scene([out[0], out[1], out[2]]);
+      out.set(tone.scene([out[0], out[1], out[2]]));
+      map?.open(out);
+      const scene: Triple = [out[0], out[1], out[2]];
       const [x, y, z] = back === IDENTITY ? scene : apply(back, scene);
       return [signalOf(x), signalOf(y), signalOf(z)];
     },

@@ -2,7 +2,14 @@
 
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { GAMUT_IDS, GAMUTS, gamutOf, type GamutId, type GamutSpec } from '#core/colour/gamut.ts';
+import {
+  GAMUT_IDS,
+  GAMUTS,
+  gamutOf,
+  UNKNOWN_GAMUT,
+  type GamutId,
+  type GamutSpec,
+} from '#core/colour/gamut.ts';
 import { CORNERS, gamutTexts, readGamut } from './gamutModel.ts';
 import { words } from '#ui/wording/kit.ts';
 
@@ -20,7 +27,7 @@ export const GamutField = ({
   const own = typeof value !== 'string';
   const read = own ? readGamut(texts, 'own primaries') : undefined;
   const pick = (id: string) => {
-    if (id !== TYPED) return onChange(id as GamutId);
+    if (id !== TYPED) return onChange(id as GamutId | typeof UNKNOWN_GAMUT);
     setTexts(gamutTexts(gamutOf(value)));
     onChange({ ...gamutOf(value), name: words.ownPrimaries });
   };
@@ -33,6 +40,7 @@ export const GamutField = ({
           value={own ? TYPED : value}
           onChange={(event) => pick(event.target.value)}
         >
+          <option value={UNKNOWN_GAMUT}>{words.unknownGamut}</option>
           {GAMUT_IDS.map((id) => (
             <option key={id} value={id}>
               {GAMUTS[id].name}

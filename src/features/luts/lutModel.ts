@@ -22,6 +22,7 @@ export const recipeOf = (build: LutBuild, { profile, plan }: Selection): LutReci
   peak: build.output === 'pq' ? build.peak : OUTPUTS[build.output].peaks[0],
   tone: toneOf(build),
   saturation: build.saturation,
+  ...(build.gamutMap ? { gamutMap: build.gamutMap } : {}),
 });
 
 const isMoved = ({ preset, moved }: LutBuild) =>

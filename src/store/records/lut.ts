@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { COMPRESS_FROM } from '#core/lut/gamutMap.ts';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
 import {
@@ -27,6 +28,7 @@ const toneSchema = z.object({
   shoulder: within(TONE_LIMITS.shoulder),
 });
 const saturation = between(0, 3);
+const gamutMap = z.optional(z.object({ kind: z.literal('compress'), from: within(COMPRESS_FROM) }));
 
 /** A LUT being built for a camera in a set-up: everything but the profile, which is the plan's. */
 export const lutBuildSchema = z.object({
@@ -37,6 +39,7 @@ export const lutBuildSchema = z.object({
   /** What was moved away from the preset. */
   moved: z.partial(toneSchema),
   saturation,
+  gamutMap,
   /** Stops; without it the placement's. */
   pull: z.optional(stopsSchema),
 });
@@ -50,6 +53,7 @@ const recipeSchema = z.object({
   peak: positiveTo(10_000),
   tone: toneSchema,
   saturation,
+  gamutMap,
 });
 
 /** A LUT of the kit: a recipe, or a file whose text is kept beside it. */

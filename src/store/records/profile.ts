@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { GAMUT_IDS, ownGamut, type GamutId } from '#core/colour/gamut.ts';
+import { GAMUT_IDS, ownGamut, UNKNOWN_GAMUT, type GamutId } from '#core/colour/gamut.ts';
 import {
   EVIDENCE_KINDS,
   profileProblem,
@@ -98,7 +98,7 @@ const evidenceItem = z.object({
 
 const profileFields = z.object({
   curve,
-  gamut: z.union([z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]), typedGamut]),
+  gamut: z.union([z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]), z.literal(UNKNOWN_GAMUT), typedGamut]),
   clipStops: stopsSchema,
   band: z.optional(
     z.object({

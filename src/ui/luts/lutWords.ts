@@ -1,4 +1,4 @@
-import { gamutOf } from '#core/colour/gamut.ts';
+import { gamutOf, UNKNOWN_GAMUT } from '#core/colour/gamut.ts';
 import type { LutWords } from '#core/formats/writeLut.ts';
 import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { outputOf } from '#core/lut/outputs.ts';
@@ -50,6 +50,11 @@ const plain = (text: string) =>
 
 const tenths = (v: number) => (100 * v).toFixed(1);
 
+const gamutLine = ({ profile: { gamut } }: LutRecipe, name: string, to: string): string =>
+  gamut === UNKNOWN_GAMUT
+    ? `Profile ${name}, gamut unknown: neutrals are exact, colours are the camera's own, no matrix to ${to}`
+    : `Profile ${name}, gamut ${gamutOf(gamut).name} to ${to}`;
+
 /** Lines that say what a recipe does. */
 export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] => {
   const { tone, saturation, pullStops } = recipe;
@@ -61,7 +66,12 @@ export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] =>
   const curve = `contrast ${tone.contrast}, toe ${tone.toe}, shoulder ${tone.shoulder}${white}`;
   return [
     ...(doubt === undefined ? [] : [`Profile ${profileName}: ${doubt}`]),
-    `Profile ${profileName}, gamut ${gamutOf(recipe.profile.gamut).name} to ${gamutOf(primaries).name}`,
+    gamutLine(recipe, profileName, gamutOf(primaries).name),
+    ...(recipe.gamutMap
+      ? [
+          `Colours outside: towards grey from ${recipe.gamutMap.from.toFixed(2)} of the edge, lightness and hue kept`,
+        ]
+      : []),
     `Pull: ${pullStops === 0 ? 'not baked in' : baked}`,
     `Output ${name}${peak}, grey at ${tenths(tone.grey ?? grey)} %`,
     `Tone: ${curve}; saturation ${saturation}`,

@@ -20,6 +20,7 @@ export const words = {
   addCardReading: 'Add card reading',
   addToProfile: (name: Said) => `Add to ${name}`,
   takeTheTakesIn: 'Take them into the evidence',
+  unknownGamut: 'unknown: no matrix',
   typedPrimaries: 'typed primaries',
   arrowKeysMoveThe: (name: Said, readAt: Said, against: Said) =>
     `${name}: ${readAt}${against}. Arrow keys move the reading.`,

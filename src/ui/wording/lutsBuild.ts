@@ -18,6 +18,11 @@ export const words = {
   pull: 'Pull',
   noPull: 'no pull',
   toneScale: 'Tone scale',
+  coloursOutside: 'Colours outside',
+  cutAtZero: 'cut at 0, channel by channel',
+  towardsGreyFrom: (from: Said) => `towards grey, from ${from} of the edge on`,
+  gamutIsUnknown:
+    'The profile’s gamut is unknown: neutrals are exact, colours are shown as the camera made them.',
   greyOut: 'Grey out',
   whiteOut: 'White out',
   contrast: 'Contrast',

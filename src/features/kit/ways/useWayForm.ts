@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import type { GamutSpec } from '#core/colour/gamut.ts';
+import { UNKNOWN_GAMUT, type GamutSpec } from '#core/colour/gamut.ts';
 import { soundSolution, type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
 import type { Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
@@ -30,8 +30,10 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
     () => splitFields(way, way.start(begun, coding) as Values),
     [way, begun, coding],
   );
+  // A new profile takes nobody's gamut over unasked; a trimmed one keeps its own.
+  const firstGamut = way.id === 'edit' ? begun.gamut : UNKNOWN_GAMUT;
   const [touchedPapers, setPapers] = useState<Values>();
-  const [gamut, setGamut] = useState<GamutSpec>(begun.gamut);
+  const [gamut, setGamut] = useState<GamutSpec>(firstGamut);
   /** What the fields came to last, and on which coding; none until something was touched. */
   const [answer, setAnswer] = useState<{
     readonly coding: Coding;
@@ -65,10 +67,10 @@ export const useWayForm = (way: Way<unknown>, begun: ProfileData, coding: Coding
   const discard = useCallback(() => {
     reset(start);
     setPapers(undefined);
-    setGamut(begun.gamut);
+    setGamut(firstGamut);
     setAnswer(undefined);
     setChanges(0);
-  }, [reset, start, begun]);
+  }, [reset, start, firstGamut]);
   useEffect(() => {
     if (!isTouched) reset(start);
   }, [isTouched, reset, start]);

@@ -1,6 +1,8 @@
 'use client';
 
 import Form from 'react-bootstrap/Form';
+import { UNKNOWN_GAMUT } from '#core/colour/gamut.ts';
+import { COMPRESS_FROM } from '#core/lut/gamutMap.ts';
 import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { printStops } from '#core/units.ts';
@@ -13,6 +15,10 @@ import { useBuild } from './useBuild.ts';
 import { words } from '#ui/wording/lutsBuild.ts';
 
 const MOST_PULL = 9;
+
+/** Where compressing may begin, with where it begins now. */
+const compressChoices = (now: number | undefined): number[] =>
+  [...new Set([0.6, COMPRESS_FROM.plain, 0.9, ...(now === undefined ? [] : [now])])].sort((a, b) => a - b);
 
 /** Pull and tone scale of the LUT being built: presets, and each of their numbers by a slider. */
 export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: CompiledRecipe }) => {
@@ -52,6 +58,27 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
         value={build.preset}
         onPick={(preset) => set(preset, { preset, moved: {} })}
       />
+      <Form.Group className="tone-gamut" controlId="gamut-map">
+        <Form.Label>{words.coloursOutside}</Form.Label>
+        <Form.Select
+          size="sm"
+          disabled={recipe.profile.gamut === UNKNOWN_GAMUT}
+          value={build.gamutMap ? String(build.gamutMap.from) : 'cut'}
+          onChange={({ target: { value } }) =>
+            set(words.coloursOutside, {
+              gamutMap: value === 'cut' ? undefined : { kind: 'compress', from: Number(value) },
+            })
+          }
+        >
+          <option value="cut">{words.cutAtZero}</option>
+          {compressChoices(build.gamutMap?.from).map((from) => (
+            <option key={from} value={from}>
+              {words.towardsGreyFrom(from.toFixed(2))}
+            </option>
+          ))}
+        </Form.Select>
+        {recipe.profile.gamut === UNKNOWN_GAMUT && <p className="quiet">{words.gamutIsUnknown}</p>}
+      </Form.Group>
       {toneFields(build, { white: whiteOut(recipe, compiled, numbers.profile) }).map(({ id, ...field }) => (
         <Slider
           key={id}

@@ -64,7 +64,7 @@ export const buildFor = (
 ): LutBuild => (moving?.planId === id ? moving.build : (lutBuild ?? FIRST_BUILD));
 
 /** The fields that build a kept recipe again, with its own pull. */
-export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe): LutBuild => {
+export const buildOf = ({ output, peak, tone, saturation, pullStops, gamutMap }: LutRecipe): LutBuild => {
   const fits = (preset: TonePresetId) =>
     dequal({ ...TONE_PRESETS[preset].tone, ...tone }, { ...TONE_PRESETS[preset].tone });
   const preset = (Object.keys(TONE_PRESETS) as TonePresetId[]).find(fits);
@@ -74,6 +74,7 @@ export const buildOf = ({ output, peak, tone, saturation, pullStops }: LutRecipe
     preset: preset ?? 'plain',
     moved: preset ? {} : tone,
     saturation,
+    gamutMap,
     pull: pullStops,
   };
 };
