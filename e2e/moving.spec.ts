@@ -89,7 +89,10 @@ test('clips made by ffmpeg are decoded to their very codes, frame by frame', asy
         await page.getByLabel('Frame of the clip').fill(String(n));
         await expect(page.locator('[data-frame]')).toHaveAttribute('data-frame', String(n));
         const shape = { width: WIDTH, height: HEIGHT, bitDepth, chroma };
-        const want = y4mFrameFrom(new Uint8Array(raw.subarray(n * size, (n + 1) * size)), shape, 'legal');
+        const want = y4mFrameFrom(new Uint8Array(raw.subarray(n * size, (n + 1) * size)), shape, {
+          range: 'legal',
+          matrix: 'bt709',
+        });
         const found = await codesOf(page);
         expect(found.bitDepth, `${name}: depth kept`).toBe(bitDepth);
         let different = 0;
@@ -125,7 +128,10 @@ test('what the browser cannot decode goes to ffmpeg, and nothing of it stays', a
   await expect(page.locator('[data-frame]')).toHaveAttribute('data-frame', '4');
   const size = raw.length / 6;
   const shape = { width: WIDTH, height: HEIGHT, bitDepth: 10, chroma: '4:2:2' } as const;
-  const want = y4mFrameFrom(new Uint8Array(raw.subarray(4 * size, 5 * size)), shape, 'legal');
+  const want = y4mFrameFrom(new Uint8Array(raw.subarray(4 * size, 5 * size)), shape, {
+    range: 'legal',
+    matrix: 'bt709',
+  });
   const found = await codesOf(page);
   expect(found.g.every((code, i) => code === want.g[i])).toBe(true);
   // A container that only ffmpeg takes apart.

@@ -2,7 +2,7 @@ import { failure, success, type Result } from '../result.ts';
 import { EXACT } from '../frame/tags.ts';
 import { looksLikeDpx, openDpx } from './dpx.ts';
 import { looksLikeJpeg, openJpeg } from './jpeg.ts';
-import { MAX_BYTES, plainly, rangeFor, type OpenedFrame, type ReadingOptions } from './opened.ts';
+import { matrixFor, MAX_BYTES, plainly, rangeFor, type OpenedFrame, type ReadingOptions } from './opened.ts';
 import { looksLikePng, looksLikeText, openPng } from './png.ts';
 import { looksLikeTiff, openTiff } from './tiff.ts';
 import { looksLikeY4m, openY4m, y4mFrameAt } from './y4mRead.ts';
@@ -21,14 +21,15 @@ type FrameFormat = {
 const openClip = (bytes: Uint8Array, options: ReadingOptions): Result<OpenedFrame> => {
   const clip = openY4m(bytes);
   if (!clip.ok) return clip;
-  const { frames, bitDepth, chroma, cutAt, range: told } = clip.value;
+  const { frames, bitDepth, chroma, cutAt, range: told, matrix } = clip.value;
+  const tags = { range: told, matrix };
   const cut = cutAt === undefined ? '' : ', the last one cut short';
   return success({
-    frame: y4mFrameAt(bytes, clip.value, 0, rangeFor(options, told)),
+    frame: y4mFrameAt(bytes, clip.value, 0, rangeFor(options, told), matrixFor(options, tags)),
     reading: bitDepth === 8 ? 'codes8' : 'codes10',
     evidence: `${bitDepth}-bit ${chroma}, frame 1 of ${frames.length}${cut}`,
     container: 'Y4M',
-    tags: { range: told },
+    tags,
     referred: options.referred ?? 'recorded',
     exactness: EXACT,
   });

@@ -1,6 +1,7 @@
 import type { SampleReading } from '../frame/codes.ts';
 import type { Frame } from '../frame/frame.ts';
-import { EXACT, type Exactness, type SourceTags } from '../frame/tags.ts';
+import { EXACT, matrixOfTags, type Exactness, type SourceTags } from '../frame/tags.ts';
+import type { LumaId } from '../signal/luma.ts';
 import type { Range } from '../signal/scale.ts';
 
 /** Largest picture read: 64 million pixels hold an 8K frame with room, about 400 MB while it is opened. */
@@ -33,11 +34,17 @@ export type ReadingOptions = {
   readonly byHand?: boolean;
   readonly reading?: SampleReading;
   readonly referred?: Referred;
+  /** The matrix Y'CbCr is read by, set by hand: it goes before what the file says. */
+  readonly matrix?: LumaId;
 };
 
 /** The range to read with: by hand, else as the file says, else as wished. */
 export const rangeFor = ({ range, byHand }: ReadingOptions, told: Range | undefined): Range =>
   byHand ? range : (told ?? range);
+
+/** The matrix to read Y'CbCr by: by hand, else as the file says, else BT.709. */
+export const matrixFor = ({ matrix }: Pick<ReadingOptions, 'matrix'>, tags: SourceTags): LumaId =>
+  matrix ?? matrixOfTags(tags);
 
 /** A frame of a file that says nothing of itself and holds codes exactly. */
 export const plainly = (

@@ -1,6 +1,6 @@
 import { frameOfVideo, type VideoPicture } from '../frame/ofVideo.ts';
-import { matrixOfTags, plainTag, type Exactness, type SourceTags } from '../frame/tags.ts';
-import { rangeFor, type FrameReading, type OpenedFrame, type ReadingOptions } from './opened.ts';
+import { plainTag, type Exactness, type SourceTags } from '../frame/tags.ts';
+import { matrixFor, rangeFor, type FrameReading, type OpenedFrame, type ReadingOptions } from './opened.ts';
 
 /** How codes of a depth are read: as they are. */
 const READINGS = { 8: 'codes8', 10: 'codes10', 12: 'codes12' } as const satisfies Record<
@@ -24,7 +24,11 @@ export const openedVideo = (
   const { bitDepth, chroma, kind } = picture.layout;
   const colour = kind === 'rgb' || kind === 'gbr' ? 'RGB' : chroma;
   return {
-    frame: frameOfVideo({ ...picture, matrix: matrixOfTags(tags), range: rangeFor(options, tags.range) }),
+    frame: frameOfVideo({
+      ...picture,
+      matrix: matrixFor(options, tags),
+      range: rangeFor(options, tags.range),
+    }),
     reading: READINGS[bitDepth],
     evidence: `${bitDepth}-bit ${colour}${remark ? `, ${remark}` : ''}`,
     container,

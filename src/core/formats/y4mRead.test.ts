@@ -88,6 +88,51 @@ describe('a clip in Y4M', () => {
     }
   });
 
+  it.skipIf(!ffmpeg && !process.env.CI).each([
+    ['bt709', 'bt709'],
+    ['bt601', 'smpte170m'],
+    ['bt2020', 'bt2020nc'],
+  ] as const)(
+    '%s by hand gives the R’G’B’ that ffmpeg gives by that matrix, within two codes',
+    (matrix, name) => {
+      const file = join(mkdtempSync(join(tmpdir(), 'candelum-y4m-')), 'red.y4m');
+      // Y'CbCr codes of 8 bit, the same in every pixel.
+      const source = 'color=black:s=16x8:r=25:d=0.04,format=yuv444p,lutyuv=y=90:u=110:v=180';
+      const write = (args: readonly string[]) =>
+        spawnSync('ffmpeg', ['-v', 'error', '-y', '-f', 'lavfi', '-i', source, ...args]);
+      expect(write(['-strict', '-1', file]).stderr.toString()).toBe('');
+      // ffmpeg's own conversion to full-range RGB, by the named matrix.
+      const rgb = write([
+        '-vf',
+        `scale=in_color_matrix=${name}:in_range=limited:out_range=full:flags=accurate_rnd+full_chroma_int`,
+        '-pix_fmt',
+        'rgb24',
+        '-f',
+        'rawvideo',
+        '-',
+      ]).stdout;
+      const opened = openFrame(new Uint8Array(readFileSync(file)), { range: 'legal', matrix });
+      if (!opened.ok) throw new Error(opened.reason);
+      const { frame } = opened.value;
+      [frame.r[0], frame.g[0], frame.b[0]].forEach((code, i) => {
+        const full = (255 * (code - 16)) / 219;
+        expect(Math.abs(Math.min(255, Math.max(0, full)) - rgb[i])).toBeLessThanOrEqual(2);
+      });
+    },
+  );
+
+  it('is read by the matrix that its first line says', () => {
+    const text = new TextDecoder('latin1').decode(clipOf([blocks(8, 'legal')], '4:4:4'));
+    const bytes = Uint8Array.from(text.replace(' XCOLORRANGE', ' XCOLORMATRIX=BT2020NC XCOLORRANGE'), (c) =>
+      c.charCodeAt(0),
+    );
+    const opened = openFrame(bytes, { range: 'legal' });
+    expect(opened.ok && opened.value.tags.matrix).toBe('bt2020');
+    expect(opened.ok && opened.value.frame.source?.matrix).toBe('bt2020');
+    const byHand = openFrame(bytes, { range: 'legal', matrix: 'bt601' });
+    expect(byHand.ok && byHand.value.frame.source?.matrix).toBe('bt601');
+  });
+
   it.each<[string, (good: Uint8Array) => Uint8Array, RegExp]>([
     ['cut within the first frame', (good) => good.subarray(0, 120), /cut short within its first frame/],
     [

@@ -1,8 +1,10 @@
 import type { Frame } from '../frame/frame.ts';
 import { frameOfYcbcr } from '../frame/ofYcbcr.ts';
+import { plainTag } from '../frame/tags.ts';
 import { failure, success, type Result } from '../result.ts';
 import { ownEntry } from '../ownEntry.ts';
 import { CHROMA_THINNING, type Chroma } from '../signal/chroma.ts';
+import type { LumaId } from '../signal/luma.ts';
 import { maxCode, type Range } from '../signal/scale.ts';
 import { MAX_PIXELS } from './opened.ts';
 
@@ -30,6 +32,8 @@ export type Y4mClip = {
   readonly chroma: Chroma;
   /** As the clip says it; undefined when it does not. */
   readonly range?: Range;
+  /** As the clip says it: `bt601`, `bt2020`. */
+  readonly matrix?: string;
   readonly rate: readonly [number, number];
   /** Byte at which each whole frame's planes begin. */
   readonly frames: readonly number[];
@@ -86,12 +90,14 @@ export const readY4mHead = (bytes: Uint8Array): Result<Y4mHead> => {
       `The clip’s layout is ${name.slice(0, 20)}; read are ${Object.keys(LAYOUTS).join(', ')}.`,
     );
   const told = words.find((word) => word.startsWith('XCOLORRANGE='))?.slice(12);
+  const matrix = words.find((word) => word.startsWith('XCOLORMATRIX='))?.slice(13);
   const [top, bottom] = (of('F') ?? '25:1').split(':').map(Number);
   return success({
     width,
     height,
     ...layout,
     range: told === 'FULL' ? 'full' : told === 'LIMITED' ? 'legal' : undefined,
+    matrix: plainTag('matrix', matrix?.toLowerCase()),
     rate: [top, bottom],
     start: head.length + 1,
     frameBytes: sizesOf(width, height, layout.chroma, layout.bitDepth).frame,
@@ -127,20 +133,26 @@ export const openY4m = (bytes: Uint8Array): Result<Y4mClip> => {
 };
 
 /**
- * One frame of a clip as R'G'B' codes by BT.709 (clauses 3 and 4) beside the Y'CbCr it was recorded as.
+ * One frame of a clip as R'G'B' codes beside the Y'CbCr it was recorded as.
  * @throws RangeError when the clip has no such frame.
  */
-export const y4mFrameAt = (bytes: Uint8Array, clip: Y4mClip, n: number, range: Range): Frame => {
+export const y4mFrameAt = (
+  bytes: Uint8Array,
+  clip: Y4mClip,
+  n: number,
+  range: Range,
+  matrix: LumaId = 'bt709',
+): Frame => {
   const start = clip.frames[n];
   if (start === undefined) throw new RangeError(`y4mFrameAt: no frame ${n} of ${clip.frames.length}`);
-  return y4mFrameFrom(bytes.subarray(start), clip, range);
+  return y4mFrameFrom(bytes.subarray(start), clip, { range, matrix });
 };
 
 /** A frame's planes, as they lie in the file, to a frame. */
 export const y4mFrameFrom = (
   planes: Uint8Array,
   { width, height, bitDepth, chroma }: Pick<Y4mClip, 'width' | 'height' | 'bitDepth' | 'chroma'>,
-  range: Range,
+  { range, matrix }: { readonly range: Range; readonly matrix: LumaId },
   /** How R'G'B' is made of it; `unconverted` leaves that to the caller. */
   convert = frameOfYcbcr,
 ): Frame => {
@@ -161,7 +173,7 @@ export const y4mFrameFrom = (
       cb: samples(luma, colour),
       cr: samples(luma + colour, colour),
       chroma,
-      matrix: 'bt709',
+      matrix,
     },
     width,
     { bitDepth, range },

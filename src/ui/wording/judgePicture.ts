@@ -37,6 +37,11 @@ export const words = {
   clip: 'Clip',
   codes: 'Codes',
   notTold: 'not told',
+  matrixOfTheColours: 'Matrix of Y′CbCr',
+  matrixIsAssumed:
+    'The file does not say: BT.709 unless you set another. Faces too red or green point to a wrong one.',
+  matrixIsTold: 'As the file says.',
+  matrixIsSetAgainst: (told: Said) => `Set by hand; the file says ${told}.`,
   howTheSamplesAre: 'How the samples are read',
   whatTheCodesStand: 'What the codes stand for',
   lightThroughTheProfile: 'light through the profile of the card',

@@ -131,11 +131,12 @@ export const judgeHandlers = (
       const anew = async (): Promise<Result<OpenedFrame>> => {
         if (from.kind === 'still') return outside(() => stills.open(from.bytes, options, signal));
         if (from.kind === 'clip') return outside(() => from.clip.frameAt(from.at, options));
-        // A live picture has no file: its codes stay, only their range is read another way.
+        // A live picture has no file: its codes stay, only their range and matrix are read another way.
         const { opened } = held;
         const { range, referred = opened.referred } = input;
-        const { feed: _before, ...frame } = opened.frame;
-        return success({ ...opened, referred, frame: { ...frame, range } });
+        const { feed: _before, source: planes, ...frame } = opened.frame;
+        const turned = planes && { ...planes, matrix: input.matrix ?? planes.matrix };
+        return success({ ...opened, referred, frame: { ...frame, range, source: turned } });
       };
       const info = source.reread({ options, anchors: feed }, await anew());
       return { output: info.ok ? success({ info: info.value, at: source.moment() }) : info };

@@ -69,6 +69,7 @@ export const infoOf = ({
   tags,
   referred,
   exactness,
+  matrix: frame.source?.matrix,
 });
 
 const takeSlots = (kernels: Kernels, width: number, height: number, levels: number): Slots => {

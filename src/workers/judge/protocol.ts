@@ -34,6 +34,8 @@ export type FrameCoding = Coding & {
   readonly tags: SourceTags;
   readonly referred: Referred;
   readonly exactness: Exactness;
+  /** What its Y'CbCr was read by; undefined where the codes are R'G'B'. */
+  readonly matrix?: LumaId;
 };
 
 export type FrameInfo = FrameCoding & {
@@ -61,6 +63,7 @@ export type RereadInput = {
   readonly range: Range;
   readonly reading?: SampleReading;
   readonly referred?: Referred;
+  readonly matrix?: LumaId;
   readonly feed?: FeedAnchors;
 };
 

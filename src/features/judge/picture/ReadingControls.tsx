@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { SAMPLE_READING_IDS, SAMPLE_READINGS, type SampleReading } from '#core/frame/codes.ts';
 import type { FrameReading, Referred } from '#core/formats/opened.ts';
+import { LUMA, LUMA_IDS, type LumaId } from '#core/signal/luma.ts';
 import type { Range } from '#core/signal/scale.ts';
 import { useBench, useSession } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
@@ -11,6 +12,42 @@ import { Popup } from '#ui/parts/Popup.tsx';
 import { words } from '#ui/wording/judgePicture.ts';
 
 const isReading = (reading: FrameReading): reading is SampleReading => reading in SAMPLE_READINGS;
+
+/** Why the colours are read by a matrix: the file says so, it was set by hand against it, or nobody said. */
+const matrixSays = (told: string | undefined, used: LumaId): string => {
+  if (told === undefined) return words.matrixIsAssumed;
+  return told === used ? words.matrixIsTold : words.matrixIsSetAgainst(told);
+};
+
+/** The matrix that colours are read by, and why. */
+const MatrixField = ({
+  told,
+  matrix,
+  onPick,
+}: {
+  told?: string;
+  matrix: LumaId;
+  onPick: (matrix: LumaId) => void;
+}) => (
+  <>
+    <Form.Label className="mt-2" htmlFor="reading-matrix">
+      {words.matrixOfTheColours}
+    </Form.Label>
+    <Form.Select
+      id="reading-matrix"
+      size="sm"
+      value={matrix}
+      onChange={(event) => onPick(event.target.value as LumaId)}
+    >
+      {LUMA_IDS.map((id) => (
+        <option key={id} value={id}>
+          {LUMA[id].name}
+        </option>
+      ))}
+    </Form.Select>
+    <p className="quiet small mb-0">{matrixSays(told, matrix)}</p>
+  </>
+);
 
 /**
  * What the file says of itself and how it is read; range, samples and what the codes stand for are set by
@@ -21,10 +58,10 @@ export const ReadingControls = () => {
   const frame = useSession((state) => state.frame);
   if (!frame) return null;
   const { info, clip } = frame;
-  const { range, referred, feed } = info;
+  const { range, referred, feed, matrix } = info;
   const reading = isReading(info.reading) ? info.reading : undefined;
-  const again = (change: { range?: Range; reading?: SampleReading; referred?: Referred }) =>
-    void session.frame.reread({ range, referred, feed, ...(reading ? { reading } : {}), ...change });
+  const again = (change: { range?: Range; reading?: SampleReading; referred?: Referred; matrix?: LumaId }) =>
+    void session.frame.reread({ range, referred, feed, matrix, ...(reading ? { reading } : {}), ...change });
   const save = async () => {
     const codes = await session.frame.codesAsPng();
     if (codes.ok) download(`${slug(frame.name)}.png`, codes.value, 'image/png');
@@ -91,6 +128,13 @@ export const ReadingControls = () => {
               {info.evidence}
             </p>
           </>
+        )}
+        {matrix && (
+          <MatrixField
+            told={info.tags.matrix}
+            matrix={matrix}
+            onPick={(picked) => again({ matrix: picked })}
+          />
         )}
         <Form.Label className="mt-2" htmlFor="reading-referred">
           {words.whatTheCodesStand}

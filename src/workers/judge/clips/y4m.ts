@@ -1,6 +1,6 @@
 import { unconverted } from '#core/frame/ofYcbcr.ts';
 import { EXACT } from '#core/frame/tags.ts';
-import { rangeFor } from '#core/formats/opened.ts';
+import { matrixFor, rangeFor, type ReadingOptions } from '#core/formats/opened.ts';
 import { readY4mHead, y4mFrameFrom, Y4M_HEAD_BYTES } from '#core/formats/y4mRead.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { steady, type ClipSource } from './source.ts';
@@ -13,8 +13,13 @@ const bytesOf = async (part: Blob) => new Uint8Array(await part.arrayBuffer());
 export const openY4mClip = async (file: Blob): Promise<Result<ClipSource>> => {
   const head = readY4mHead(await bytesOf(file.slice(0, Y4M_HEAD_BYTES)));
   if (!head.ok) return head;
-  const { width, height, bitDepth, chroma, range: told, rate, start, frameBytes } = head.value;
+  const { width, height, bitDepth, chroma, range: told, matrix, rate, start, frameBytes } = head.value;
+  const tags = { range: told, matrix };
   const pitch = WORD.length + frameBytes;
+  const asTold = (options: ReadingOptions) => ({
+    range: rangeFor(options, told),
+    matrix: matrixFor(options, tags),
+  });
   const frames = Math.floor((file.size - start) / pitch);
   const rest = file.size - start - frames * pitch;
   if (frames === 0)
@@ -36,11 +41,11 @@ export const openY4mClip = async (file: Blob): Promise<Result<ClipSource>> => {
         return failure(`byte ${at}`, `Frame ${n + 1} does not begin where it should: copy the clip again.`);
       const shape = { width, height, bitDepth, chroma };
       return success({
-        frame: y4mFrameFrom(bytes.subarray(WORD.length), shape, rangeFor(options, told), unconverted),
+        frame: y4mFrameFrom(bytes.subarray(WORD.length), shape, asTold(options), unconverted),
         reading: bitDepth === 8 ? 'codes8' : 'codes10',
         evidence: `${bitDepth}-bit ${chroma}`,
         container: 'Y4M',
-        tags: { range: told },
+        tags,
         referred: options.referred ?? 'recorded',
         exactness: EXACT,
       });
