@@ -4,6 +4,7 @@ import { compileProfile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { onSignal, type CubeScale } from './cubeScale.ts';
 import type { InterpolationId } from './lut.ts';
+import { compileMarks, type Marks } from './marks.ts';
 import { compileNodes, type LutNode } from './node.ts';
 import { compileRecipe, type LutRecipe } from './recipe.ts';
 
@@ -27,7 +28,9 @@ export type ChainStep =
       /** 0 leaves what comes in, 1 is the LUT. */
       readonly intensity: number;
     }
-  | { readonly kind: 'cdl'; readonly cdl: Cdl };
+  | { readonly kind: 'cdl'; readonly cdl: Cdl }
+  /** Tones painted in colours instead of a picture, or over one. */
+  | { readonly kind: 'marks'; readonly marks: Marks };
 
 type Step = (signal: Triple) => Triple;
 
@@ -71,6 +74,7 @@ const COMPILERS: Compilers = {
   lut: ({ nodes, scale, coding, interpolation, intensity }) =>
     blended(onSignal(compileNodes(nodes, interpolation), scale, coding), intensity),
   cdl: ({ cdl }) => compileCdl(cdl),
+  marks: ({ marks }) => compileMarks(marks),
 };
 
 /** Steps in their order as one function of signals. */

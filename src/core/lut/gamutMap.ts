@@ -73,8 +73,8 @@ type Move = (rgb: Float64Array) => void;
 
 /**
  * Colours brought towards grey so that the farthest of the source lands on the edge of the output: exact up
- * to `from`, smooth and rising from there. The way is the one of equal lightness and hue in CIE L*a*b* under the output's
- * white, 1.0 being diffuse white.
+ * to `from`, smooth and rising from there. The way is the one of equal lightness and hue in CIE L*a*b* under the
+ * output's white, 1.0 being diffuse white.
  * @returns undefined where the source reaches no further than the output.
  */
 export const compileGamutMap = (

@@ -138,7 +138,7 @@ const MonitoringLutPanel = () => {
       <WriteFile
         source={source}
         name={`${setup.name} ${camera.name} ${profile.name} ${pullInFile(pull)}`}
-        notes={recipeNotes(recipe, profile.name)}
+        notes={recipeNotes(recipe, profile.name, profile.data.band)}
       />
     </Panel>
   );

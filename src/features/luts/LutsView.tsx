@@ -9,6 +9,7 @@ import { later } from '#ui/later.tsx';
 import { words } from '#ui/wording/luts.ts';
 
 const BuildView = later(() => import('./build/BuildView.tsx').then((part) => part.BuildView));
+const SetView = later(() => import('./set/SetView.tsx').then((part) => part.SetView));
 const InspectView = later(() => import('./inspect/InspectView.tsx').then((part) => part.InspectView));
 const CombineView = later(() => import('./combine/CombineView.tsx').then((part) => part.CombineView));
 const CompareView = later(() => import('./compare/CompareView.tsx').then((part) => part.CompareView));
@@ -17,6 +18,7 @@ const OrderView = later(() => import('./order/OrderView.tsx').then((part) => par
 /** Parts of the screen, in the order they are needed. A further one is a row. */
 const PARTS = {
   build: { name: words.build, View: BuildView },
+  set: { name: words.set, View: SetView },
   inspect: { name: words.inspect, View: InspectView },
   combine: { name: words.combineAndBake, View: CombineView },
   compare: { name: words.compare, View: CompareView },

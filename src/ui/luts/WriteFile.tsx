@@ -18,7 +18,7 @@ const INTERPOLATION_IDS = Object.keys(INTERPOLATIONS) as InterpolationId[];
 
 type Change = (part: Partial<LutFileOptions>) => void;
 
-const FormatOptions = ({ options, change }: { options: LutFileOptions; change: Change }) => {
+export const FormatOptions = ({ options, change }: { options: LutFileOptions; change: Change }) => {
   const { format, scale, interpolation } = options;
   return (
     <>

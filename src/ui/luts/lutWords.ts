@@ -3,7 +3,7 @@ import type { LutWords } from '#core/formats/writeLut.ts';
 import { CUBE_SCALES, type CubeScale } from '#core/lut/cubeScale.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
-import { doubtSays } from '#core/profile/index.ts';
+import { doubtSays, type UncertaintyBand } from '#core/profile/index.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
@@ -56,9 +56,9 @@ const gamutLine = ({ profile: { gamut } }: LutRecipe, name: string, to: string):
     : `Profile ${name}, gamut ${gamutOf(gamut).name} to ${to}`;
 
 /** Lines that say what a recipe does. */
-export const recipeNotes = (recipe: LutRecipe, profileName: string): string[] => {
+export const recipeNotes = (recipe: LutRecipe, profileName: string, band?: UncertaintyBand): string[] => {
   const { tone, saturation, pullStops } = recipe;
-  const doubt = doubtSays(recipe.profile.band);
+  const doubt = doubtSays(band);
   const { name, primaries, grey } = outputOf(recipe.output);
   const baked = `${(-pullStops).toFixed(3)} stops baked in (${printStops(-pullStops)})`;
   const peak = recipe.output === 'pq' ? `, peak ${recipe.peak} cd/m2` : '';

@@ -38,7 +38,12 @@ export const withOptions = (options: LutFileOptions, change: Partial<LutFileOpti
 };
 
 /** A LUT's file: how it is to be written, writing it, and what came of that. */
-export const useLutFile = (source: LutSource | undefined, name: string, notes: readonly string[]) => {
+export const useLutFile = (
+  /** The LUT, or how it is made for the options it is written with. */
+  given: LutSource | undefined | ((options: LutFileOptions) => LutSource),
+  name: string,
+  notes: readonly string[],
+) => {
   const { luts } = useBench();
   const selection = useSelection();
   const [options, setOptions] = useState(FIRST);
@@ -48,6 +53,7 @@ export const useLutFile = (source: LutSource | undefined, name: string, notes: r
   const file = `${slug(name)}.${LUT_FORMATS[format].extension}`;
   /** The text in a format; undefined where it cannot be said in it, and then the reason is said. */
   const bakeText = async (as: LutFormatId) => {
+    const source = typeof given === 'function' ? given(options) : given;
     if (!source) return undefined;
     const words = wordsFor(name, {
       selection,

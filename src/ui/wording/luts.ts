@@ -17,6 +17,7 @@ export const words = {
   interpolation: 'Interpolation',
   keepInTheKit: 'Keep in the kit',
   build: 'Build',
+  set: 'Stops and bands',
   inspect: 'Inspect',
   combineAndBake: 'Combine and bake',
   compare: 'Compare',

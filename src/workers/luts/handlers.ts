@@ -14,6 +14,7 @@ import { differenceMap } from '#core/lut/differenceMap.ts';
 import { sampleGreyAxis } from '#core/lut/greyAxis.ts';
 import { inspectLutInParts } from '#core/lut/inspect.ts';
 import { lutLoss } from '#core/lut/loss.ts';
+import { edgeLosses } from '#core/lut/marks.ts';
 import { UNIT_DOMAIN } from '#core/lut/lut.ts';
 import type { LutNode } from '#core/lut/node.ts';
 import { recipeLatticeInParts } from '#core/lut/recipeLattice.ts';
@@ -21,7 +22,7 @@ import type { InParts } from '#core/inParts.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
-import type { LutJobs, WriteInput } from './protocol.ts';
+import type { LutJobs, SizedEdges, WriteInput } from './protocol.ts';
 import { createShelf, inverseOf, type Shelf } from './shelf.ts';
 import type { LutSpec, StepSpec } from './lutSpec.ts';
 import { pullCdlLeaves } from '#core/lut/cdlWords.ts';
@@ -103,6 +104,15 @@ export const lutHandlers = (now: () => number = () => performance.now()): Handle
         baked.push(...(await drive(bakeLossesInParts(transform, output, toSignal, [size], greys), pause)));
       }
       return { output: { baked, separable: isSeparable(transform) } };
+    },
+
+    edges: async ({ marks, scale, coding }, { step }) => {
+      const sized: SizedEdges[] = [];
+      for (const [i, size] of BAKE_SIZES.entries()) {
+        await step(`Walking ${size} points`, i / BAKE_SIZES.length);
+        sized.push({ size, edges: edgeLosses(marks, size, scale, coding) });
+      }
+      return { output: sized };
     },
 
     write: async (input, { step }) => {

@@ -8,6 +8,7 @@ import type { GreyAxis } from '#core/lut/greyAxis.ts';
 import type { InspectOptions, LutReport } from '#core/lut/inspect.ts';
 import type { InterpolationId } from '#core/lut/lut.ts';
 import type { LutLoss } from '#core/lut/loss.ts';
+import type { EdgeLoss, Marks } from '#core/lut/marks.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
@@ -37,6 +38,9 @@ export type Losses = {
   readonly separable: boolean;
 };
 
+type EdgesInput = Written & { readonly marks: Marks };
+export type SizedEdges = { readonly size: number; readonly edges: readonly EdgeLoss[] };
+
 export type WriteInput = Written & {
   readonly spec: LutSpec;
   readonly format: LutFormatId;
@@ -64,6 +68,8 @@ export type LutJobs = {
   axis: { input: { readonly spec: LutSpec }; output: GreyAxis };
   /** What each usual size loses. */
   losses: { input: LossesInput; output: Losses };
+  /** What each usual size loses at the edges of painted bands. */
+  edges: { input: EdgesInput; output: readonly SizedEdges[] };
   write: { input: WriteInput; output: Result<WrittenFile> };
   compare: { input: CompareInput; output: Compared };
 };

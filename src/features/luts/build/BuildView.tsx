@@ -114,7 +114,7 @@ export const BuildView = () => {
                 <WriteFile
                   source={source}
                   name={`${selection.setup.name} ${camera.name} ${name}`}
-                  notes={recipeNotes(recipe, profile.name)}
+                  notes={recipeNotes(recipe, profile.name, profile.data.band)}
                 />
               ),
             },

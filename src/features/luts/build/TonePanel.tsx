@@ -59,7 +59,7 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
         onPick={(preset) => set(preset, { preset, moved: {} })}
       />
       <Form.Group className="tone-gamut" controlId="gamut-map">
-        <Form.Label>{words.coloursOutside}</Form.Label>
+        <Form.Label className="mb-0">{words.coloursOutside}</Form.Label>
         <Form.Select
           size="sm"
           disabled={recipe.profile.gamut === UNKNOWN_GAMUT}

@@ -72,6 +72,7 @@ export const createLutShelf = (judge: Client<JudgeJobs>, client: Client<LutJobs>
     axis: ask('axis'),
     losses: ask('losses'),
     compare: ask('compare'),
+    edges: ask('edges'),
     write: ask('write'),
     /** Opens a file; one that is no LUT changes nothing. */
     open: async (file: File): Promise<Result<OpenedLut>> => {
