@@ -108,7 +108,11 @@ const WayForm = ({ wayId }: { wayId: WayId }) => {
           <Form.Label>{words.name}</Form.Label>
           <Form.Control maxLength={80} value={name} onChange={(event) => setName(event.target.value)} />
         </Form.Group>
-        <GamutField value={gamut} onChange={changeGamut} />
+        <GamutField
+          value={gamut}
+          curve={solved?.ok ? solved.value.profile : profile.data}
+          onChange={changeGamut}
+        />
         <Fields
           fields={fields}
           change={change as (part: unknown) => void}

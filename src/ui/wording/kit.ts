@@ -21,6 +21,8 @@ export const words = {
   addToProfile: (name: Said) => `Add to ${name}`,
   takeTheTakesIn: 'Take them into the evidence',
   unknownGamut: 'unknown: no matrix',
+  aMatrix: '3 × 3 matrix',
+  solvedFromAChart: 'solved from a chart',
   typedPrimaries: 'typed primaries',
   arrowKeysMoveThe: (name: Said, readAt: Said, against: Said) =>
     `${name}: ${readAt}${against}. Arrow keys move the reading.`,
