@@ -102,6 +102,7 @@ export const ChartWay = ({ curve, onChange }: { curve: ProfileData; onChange: (g
           isInvalid={fit && !fit.ok}
           onChange={(event) => take({ text: event.target.value })}
         />
+        <Form.Text>{words.chartColumns}</Form.Text>
       </Form.Group>
       <Form.Group className="anchor-half" controlId="gamut-light">
         <Form.Label>{words.filmedIn}</Form.Label>

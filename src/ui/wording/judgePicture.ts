@@ -37,6 +37,7 @@ export const words = {
   clip: 'Clip',
   codes: 'Codes',
   notTold: 'not told',
+  gamutUnknown: 'gamut unknown: colours without a matrix',
   matrixOfTheColours: 'Matrix of Y′CbCr',
   matrixIsAssumed:
     'The file does not say: BT.709 unless you set another. Faces too red or green point to a wrong one.',

@@ -8,7 +8,9 @@ export const words = {
   xyz: 'CIE XYZ, white Y = 1',
   linearOf: (name: Said) => `linear ${name}`,
   fromAChart: 'from a chart',
-  chartRows: 'Chart as CSV: name, R, G, B as read, and X, Y, Z or reflectances by wavelength',
+  chartRows: 'Chart as CSV',
+  chartColumns:
+    'Columns: a name; R, G, B as read, or none and the places marked in Judge; X, Y, Z, or reflectances by nm.',
   chartExample: 'name,R,G,B,X,Y,Z',
   filmedIn: 'Filmed in',
   rgbAre: 'R, G, B are',

@@ -2,6 +2,7 @@
 
 import { Crosshair } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { UNKNOWN_GAMUT } from '#core/colour/gamut.ts';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useDropzone } from 'react-dropzone';
@@ -100,6 +101,12 @@ const MarkPicker = ({
   </span>
 );
 
+/** Said over the monitor's picture where nobody knows what the camera's colours are. */
+const UnknownGamut = () =>
+  useSelection().profile.data.gamut === UNKNOWN_GAMUT ? (
+    <span className="lut-note">{words.gamutUnknown}</span>
+  ) : null;
+
 /** The frame with zebras, false colour, contours, guides and patches; open by button, drop, or from the demo. */
 export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
   const { session } = useBench();
@@ -135,6 +142,7 @@ export const PicturePane = ({ highlight }: { highlight?: Rect }) => {
         ) : (
           <NoFrame busy={busy} />
         )}
+        {frame && look.view === 'monitor' && <UnknownGamut />}
         {look.against === 'hero' && <HeroWords />}
         {busy && <Busy busy={busy} />}
         {isDragActive && <div className="drop-hint">Drop to open</div>}
