@@ -132,13 +132,22 @@ describe('how the codes are read', () => {
     });
   });
 
-  it('a converted picture under a log profile, and log under a standard one, are told', () => {
-    expect(judged(through('standard'), { profile: 'wideLog' })('referred')).toMatchObject({
-      title: 'Looks already converted',
-    });
+  it('a finished picture under a log profile is told, without a remedy where it may be two things', () => {
+    const legal = judged(through('standard'), { profile: 'wideLog' });
+    expect(legal('range')).toBeUndefined();
+    expect(legal('referred')).toMatchObject({ title: 'Not as set: cannot tell' });
+    expect(legal('referred')?.advice).toMatch(
+      /it may be the profile in full range, or a finished picture in legal range/,
+    );
+    const full = judged(through('standard'), { profile: 'wideLog', written: FULL, read: TEN });
+    expect(full('range')).toBeUndefined();
+    expect(full('referred')).toMatchObject({ title: 'Looks already converted' });
     expect(judged(through('standard'), { profile: 'standard' })('referred')).toBeUndefined();
+  });
+
+  it('a flat picture under a finished profile may be log, or a flat scene', () => {
     const flat = (stops: number) => 0.2 + 0.03 * Math.max(-4, Math.min(6, stops));
-    expect(judged(flat, { profile: 'standard' })('referred')).toMatchObject({ title: 'Looks like log' });
+    expect(judged(flat, { profile: 'standard' })('referred')).toMatchObject({ title: 'Flat: log, or haze' });
   });
 
   it('tags that do not fit the card are named; BT.709 on log says nothing', () => {

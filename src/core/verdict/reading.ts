@@ -2,7 +2,7 @@ import { codeToSignal, maxCode, signalToCode, type Coding, type Range } from '..
 import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { printShare } from './wording.ts';
-import { darkerThanBlack, RANGE_HOLDS } from './verdictWords.ts';
+import { darkerThanBlack, mayBe, RANGE_HOLDS } from './verdictWords.ts';
 
 /** Signal that noise and rounding may reach beyond what a profile gives. Our own. */
 const SLACK = 0.015;
@@ -10,6 +10,9 @@ const SLACK = 0.015;
 const BEYOND = 0.01;
 /** Share that counts as the darkest tones. */
 const DARKEST = 0.001;
+/** Share that lies within a few codes of them where they stand on a black. Our own. */
+const WALL = 0.01;
+const WALL_CODES = 2;
 
 const codeOfLevel = ({ histogram, coding }: FrameMeasurement, level: number) =>
   (level * (maxCode(coding.bitDepth) + 1)) / histogram.length;
@@ -35,91 +38,148 @@ const codeAtShare = (measurement: FrameMeasurement, share: number): number => {
   return maxCode(measurement.coding.bitDepth);
 };
 
-/** Signals a profile can give: from no light to its clip. */
-const limitsOf = ({ numbers }: VerdictInput): readonly [number, number] => [
-  numbers.profile.transfer.encode(0),
-  numbers.profile.signalAt(numbers.clipStops),
-];
+/** What a picture may be: recorded through the profile that is set, or finished for a screen; in either range. */
+type Kind = { readonly what: 'profile' | 'display'; readonly range: Range };
 
-/** Share of the picture that the profile cannot have given when its codes are read so. */
-const beyond = (input: VerdictInput, coding: Coding): number => {
-  const [black, clip] = limitsOf(input);
+const RANGES = ['legal', 'full'] as const;
+/** A finished picture may overshoot where its range has room: 109.5 % is the top code of legal range. */
+const DISPLAY_LIMITS = { legal: [0, 1.095], full: [0, 1] } as const;
+/** A log curve's black stands above this. Our own. */
+const LIFTED = 0.025;
+
+/** Signals that a kind can give: from no light to its clip. */
+const limitsOf = (
+  { numbers: { profile, clipStops } }: VerdictInput,
+  { what, range }: Kind,
+): readonly [number, number] =>
+  what === 'display' ? DISPLAY_LIMITS[range] : [profile.transfer.encode(0), profile.signalAt(clipStops)];
+
+/** Share of the picture that a kind cannot have given. */
+const outsideOf = (input: VerdictInput, kind: Kind): number => {
+  const coding: Coding = { bitDepth: input.measurement.coding.bitDepth, range: kind.range };
+  const [black, clip] = limitsOf(input, kind);
   const low = signalToCode(black - SLACK, coding);
   const high = signalToCode(clip + SLACK, coding);
   return shareOf(input.measurement, (code) => code < low || code > high);
 };
 
-const OTHER = { legal: 'full', full: 'legal' } as const satisfies Record<Range, Range>;
+/** The darkest tones stand on a kind's black like on a wall: hardly anything is darker, within a code of 8 bit. */
+const standsOnBlack = (input: VerdictInput, kind: Kind): boolean => {
+  const { measurement } = input;
+  const { bitDepth } = measurement.coding;
+  const tall = 2 ** (bitDepth - 8);
+  const black = signalToCode(limitsOf(input, kind)[0], { bitDepth, range: kind.range });
+  const [least, most] = [codeAtShare(measurement, DARKEST), codeAtShare(measurement, WALL)];
+  return Math.abs(least - black) <= tall && most - least <= WALL_CODES * tall;
+};
+
+/** A finished picture comes near its black or its white; one recorded through a log curve need not. Our own. */
+const NEAR_END = 0.02;
+const reachesAnEnd = ({ measurement }: VerdictInput, { what, range }: Kind): boolean => {
+  if (what === 'profile') return true;
+  const coding: Coding = { bitDepth: measurement.coding.bitDepth, range };
+  const signal = (share: number) => codeToSignal(codeAtShare(measurement, share), coding);
+  return signal(DARKEST) < NEAR_END || signal(1 - DARKEST) > 1 - NEAR_END;
+};
+
+type Outcome = {
+  readonly set: Kind;
+  /** Share of the picture that what is set cannot have given. */
+  readonly outside: number;
+  /** What else it may be, where it cannot be what is set; empty where it may. */
+  readonly instead: readonly Kind[];
+};
+
+/**
+ * What a picture is, in one judgement: what is set, unless more of the picture lies outside it than noise explains;
+ * then all that could have given it. More than one is an answer too: it cannot be told.
+ */
+const outcomeOf = (input: VerdictInput): Outcome => {
+  const { range } = input.measurement.coding;
+  const set: Kind = { what: 'profile', range };
+  const isLog = limitsOf(input, set)[0] > LIFTED;
+  const others: readonly Kind[] = [
+    { what: 'profile', range: range === 'legal' ? 'full' : 'legal' },
+    ...(isLog ? RANGES.map((one): Kind => ({ what: 'display', range: one })) : []),
+  ];
+  const outside = outsideOf(input, set);
+  if (outside > BEYOND)
+    return {
+      set,
+      outside,
+      instead: others.filter((kind) => outsideOf(input, kind) < outside / 4 && reachesAnEnd(input, kind)),
+    };
+  // Legal codes read as full lie inside: but their black stands where full range has dark grey, with nothing under it.
+  const [legal] = others;
+  const isOnBlack = range === 'full' && standsOnBlack(input, legal) && !standsOnBlack(input, set);
+  const isApart =
+    signalToCode(limitsOf(input, legal)[0], { ...input.measurement.coding, range: 'legal' }) -
+      signalToCode(limitsOf(input, set)[0], input.measurement.coding) >
+    6 * 2 ** (input.measurement.coding.bitDepth - 8);
+  return { set, outside, instead: isOnBlack && isApart && outsideOf(input, legal) < BEYOND ? [legal] : [] };
+};
+
+const NAMES = { profile: 'the profile', display: 'a finished picture' } as const;
+const nameOf = ({ what, range }: Kind) => `${NAMES[what]} in ${range} range`;
+
+const evidence = (input: VerdictInput, { set, outside, instead }: Outcome) => [
+  { label: `outside ${nameOf(set)}`, value: printShare(outside) },
+  ...instead.map((kind) => ({ label: `outside ${nameOf(kind)}`, value: printShare(outsideOf(input, kind)) })),
+  { label: 'darkest 0.1 % at code', value: codeAtShare(input.measurement, DARKEST).toFixed(0) },
+  {
+    label: 'black of the profile at code',
+    value: RANGES.map((range) => {
+      const [black] = limitsOf(input, { what: 'profile', range });
+      return `${signalToCode(black, { ...input.measurement.coding, range }).toFixed(0)} ${range}`;
+    }).join(', '),
+  },
+];
 
 export const rangeReading = {
   id: 'range',
   name: 'Range of the codes',
   threshold: RANGE_HOLDS,
   judge: (input) => {
-    const { measurement } = input;
-    const { coding, origin } = measurement;
+    const { coding, origin } = input.measurement;
     if (coding.feed || origin.referred === 'display') return undefined;
-    const { bitDepth, range } = coding;
-    const other: Coding = { bitDepth, range: OTHER[range] };
-    const [here, there] = [beyond(input, coding), beyond(input, other)];
-    const outside = here > BEYOND && there < here / 4;
-    // Legal codes read as full lie inside: but their black stands where full range has dark grey, and nothing
-    // is under it.
-    const darkest = codeAtShare(measurement, DARKEST);
-    const [black] = limitsOf(input);
-    const tall = 2 ** (bitDepth - 8);
-    const onBlack = Math.abs(darkest - signalToCode(black, other)) <= tall;
-    const wrongBlack =
-      range === 'full' && onBlack && darkest - signalToCode(black, coding) > 6 * tall && there < BEYOND;
-    if (!outside && !wrongBlack) return undefined;
+    const outcome = outcomeOf(input);
+    const { outside, instead } = outcome;
+    if (instead.length !== 1 || instead[0].what !== 'profile') return undefined;
+    const { range } = instead[0];
+    const isOutside = outside > BEYOND;
     return {
       state: 'watch',
-      title: `Read as ${range}, looks ${other.range}`,
-      figure: outside ? printShare(here) : `code ${darkest.toFixed(0)}`,
-      advice: outside
-        ? `So much lies where this profile has nothing. Set the range to ${other.range} under the picture.`
-        : `The darkest tones stand on the black of ${other.range} range. Set it to ${other.range} under the picture.`,
-      arithmetic: [
-        { label: `outside the profile, read as ${range}`, value: printShare(here) },
-        { label: `the same as ${other.range}`, value: printShare(there) },
-        { label: 'darkest 0.1 % at code', value: darkest.toFixed(0) },
-        {
-          label: 'black of the profile at code',
-          value: [coding, other].map((as) => `${signalToCode(black, as).toFixed(0)} ${as.range}`).join(', '),
-        },
-      ],
+      title: `Read as ${coding.range}, looks ${range}`,
+      figure: isOutside ? printShare(outside) : `code ${codeAtShare(input.measurement, DARKEST).toFixed(0)}`,
+      advice: isOutside
+        ? `So much lies where this profile has nothing. Set the range to ${range} under the picture.`
+        : `The darkest tones stand on the black of ${range} range. Set it to ${range} under the picture.`,
+      arithmetic: evidence(input, outcome),
     };
   },
 } as const satisfies VerdictRule;
 
 /** Contrast under which a picture is flat: signal between its darkest and brightest half percent. Our own. */
 const FLAT_SPAN = 0.6;
-/** A log curve's black stands above this. Our own. */
-const LIFTED = 0.025;
 
 export const referredReading = {
   id: 'referred',
   name: 'Log or display picture',
   threshold:
-    'Under 1 % of the picture darker than the profile’s black; a standard profile’s picture not flat.',
+    'Under 1 % of the picture outside what the profile can give; a standard profile’s picture not flat.',
   judge: (input) => {
-    const { measurement, numbers } = input;
+    const { measurement } = input;
     const { coding, origin } = measurement;
-    const [black] = limitsOf(input);
+    const outcome = outcomeOf(input);
+    const { outside, instead } = outcome;
     const signal = (share: number) => codeToSignal(codeAtShare(measurement, share), coding);
     const [low, high] = [signal(0.005), signal(0.995)];
-    const under = shareOf(measurement, (code) => code < signalToCode(black - SLACK, coding));
-    const log = black > LIFTED;
+    const [black] = limitsOf(input, outcome.set);
     const arithmetic = [
-      { label: 'black of the profile', value: `${(100 * black).toFixed(1)} % of signal` },
-      { label: 'picture darker than that', value: printShare(under) },
+      ...evidence(input, outcome),
       {
         label: 'darkest and brightest 0.5 %',
         value: `${(100 * low).toFixed(0)} and ${(100 * high).toFixed(0)} %`,
-      },
-      {
-        label: 'clip of the profile',
-        value: `${(100 * numbers.profile.signalAt(numbers.clipStops)).toFixed(0)} %`,
       },
     ];
     if (origin.referred === 'display')
@@ -130,21 +190,29 @@ export const referredReading = {
         advice: 'It is made for a screen, so the stops shown here are not the stops of the scene.',
         arithmetic,
       };
-    if (log && under > BEYOND && low < LIFTED / 2)
+    if (instead.length > 0 && instead.every(({ what }) => what === 'display'))
       return {
         state: 'watch',
         title: 'Looks already converted',
-        figure: printShare(under),
+        figure: printShare(outside),
         advice: darkerThanBlack(black),
         arithmetic,
       };
-    if (!log && low > 0.06 && high - low < FLAT_SPAN && high < 0.97)
+    if (instead.length > 1)
       return {
         state: 'watch',
-        title: 'Looks like log',
+        title: 'Not as set: cannot tell',
+        figure: printShare(outside),
+        advice: mayBe(instead.map(nameOf)),
+        arithmetic,
+      };
+    if (black <= LIFTED && low > 0.06 && high - low < FLAT_SPAN && high < 0.97)
+      return {
+        state: 'watch',
+        title: 'Flat: log, or haze',
         figure: `${(100 * (high - low)).toFixed(0)} %`,
         advice:
-          'Flat and without black, though the profile is a standard one: choose the profile it was shot in.',
+          'Flat and without black under a finished profile. A flat scene looks so too: if it was none, it is log.',
         arithmetic,
       };
     return undefined;

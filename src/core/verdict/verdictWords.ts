@@ -76,6 +76,9 @@ export const screenOnPlan = (pullStops: number, placement: number): string => {
   return `It puts ${printStopsDecimal(pullStops)} on grey, ${placed}: ${looks}. Load one with the plan’s pull.`;
 };
 
+export const mayBe = (kinds: readonly string[]): string =>
+  `It cannot have been recorded as it is set; it may be ${kinds.join(', or ')}. Look at how the file was made.`;
+
 export const darkerThanBlack = (black: number): string => {
   const under = `Darker than ${(100 * black).toFixed(0)} %, where this profile is black`;
   return `${under}: a display picture, or another profile.`;
