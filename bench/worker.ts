@@ -1,12 +1,7 @@
 // Runs in a Chromium worker: times each scope on one 1920x1080 10-bit frame, and the rest of the work beside it.
 import { compileMonitoring } from '#core/lut/monitoring.ts';
-import {
-  ARCHETYPES,
-  compileProfile,
-  profileFromAnchors,
-  stopsByCode,
-  type Anchor,
-} from '#core/profile/index.ts';
+import { ARCHETYPES, compileProfile, stopsByCode, type Anchor } from '#core/profile/index.ts';
+import { profileFromAnchors } from '#core/profile/making.ts';
 import { drawContours } from '#core/scopes/contours.ts';
 import { drawFalseColour, falseColourTable } from '#core/scopes/falseColour.ts';
 import { lumaPlane } from '#core/scopes/luma.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plainTag, matrixOfTags } from '../frame/tags.ts';
 import { ownEntry } from '../ownEntry.ts';
-import { profileFromBracket } from '../profile/index.ts';
+import { profileFromBracket } from '../profile/making.ts';
 import { parseClf, parseClfFile } from './clf.ts';
 import { openLut } from './openLut.ts';
 import { openY4m } from './y4mRead.ts';

@@ -1,14 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logTransfer, tangentLog } from '../transfer/index.ts';
-import {
-  ARCHETYPES,
-  compileProfile,
-  profileFromAnchors,
-  readAnchors,
-  solveCurve,
-  type Anchor,
-} from './index.ts';
+import { ARCHETYPES, compileProfile, type Anchor } from './index.ts';
+import { profileFromAnchors, readAnchors, solveCurve } from './making.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
 const anchors = (black: number, grey: number, white: number, clip?: number, stops?: number): Anchor[] => [

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { TRANSFERS } from '../transfer/index.ts';
 import { stopsToReflectance } from '../units.ts';
-import { ARCHETYPES, compileProfile, editsOf, profileFromFormula, profileWithEdits } from './index.ts';
+import { ARCHETYPES, compileProfile } from './index.ts';
+import { editsOf, profileFromFormula, profileWithEdits } from './making.ts';
 
 const { wideLog, cineFlat, standard } = ARCHETYPES;
 const edited = (...args: Parameters<typeof profileWithEdits>) => {

@@ -1,16 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { ARCHETYPES, compileProfile, type EvidenceItem } from './index.ts';
 import {
-  ARCHETYPES,
   cardEvidence,
-  compileProfile,
   curveAsEvidence,
   evidenceEffects,
   profileFromAnchors,
   profileFromBracket,
   profileFromEvidence,
   takesAgainstCurve,
-  type EvidenceItem,
-} from './index.ts';
+} from './making.ts';
 import { solved } from './fixtures/solved.ts';
 import { meanWidth } from './solve/narrowing.ts';
 

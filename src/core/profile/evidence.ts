@@ -2,32 +2,12 @@ import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { compileCurve, compileProfile } from './compile.ts';
+import type { EvidenceItem, EvidenceKind } from './evidenceKinds.ts';
 import { notOneLogCurve } from './profileWords.ts';
 import { worstOf, type CurveEvidence, type ProfileSolution } from './solution.ts';
 import { meanWidth } from './solve/narrowing.ts';
 import { solveCurve, type CurveSolution } from './solve/solveCurve.ts';
 import type { CurveReading, ProfileData } from './types.ts';
-
-/** Where evidence comes from; a further source is a row. */
-export const EVIDENCE_KINDS = {
-  anchors: { name: 'printed numbers' },
-  formula: { name: 'a formula' },
-  table: { name: 'a table' },
-  bracket: { name: 'a filmed bracket' },
-  card: { name: 'a card reading' },
-  takes: { name: 'takes' },
-} as const;
-export type EvidenceKind = keyof typeof EVIDENCE_KINDS;
-
-/** Readings of one source, as they are kept on a profile. */
-export type EvidenceItem = CurveEvidence & {
-  readonly id: string;
-  readonly kind: EvidenceKind;
-  /** What the user reads: `Printed numbers, 30 Nov`. */
-  readonly source: string;
-  /** Left out of the curve for now. */
-  readonly muted?: boolean;
-};
 
 /** What a source does to the whole. */
 export type EvidenceEffect = {

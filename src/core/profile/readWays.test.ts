@@ -1,13 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { TRANSFERS, type tangentLog } from '../transfer/index.ts';
 import { stopsToReflectance } from '../units.ts';
-import {
-  ARCHETYPES,
-  compileProfile,
-  profileFromFormula,
-  profileFromTable,
-  type LogFormula,
-} from './index.ts';
+import { ARCHETYPES, compileProfile } from './index.ts';
+import { profileFromFormula, profileFromTable, type LogFormula } from './making.ts';
 import { solved } from './fixtures/solved.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;

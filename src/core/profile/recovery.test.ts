@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { logTransfer, tangentLog, TRANSFERS, type TransferFunction } from '../transfer/index.ts';
 import { reflectanceToStops, stopsToReflectance } from '../units.ts';
-import { compileProfile, profileFromAnchors, profileFromBracket, type Anchor } from './index.ts';
+import { compileProfile, type Anchor } from './index.ts';
+import { profileFromAnchors, profileFromBracket } from './making.ts';
 
 const coding = { bitDepth: 10, range: 'full' } as const;
 

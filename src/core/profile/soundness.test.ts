@@ -4,11 +4,11 @@ import {
   ARCHETYPE_IDS,
   ARCHETYPES,
   compileProfile,
-  profileFromTable,
   profileProblem,
   soundSolution,
   type ProfileData,
 } from './index.ts';
+import { profileFromTable } from './making.ts';
 
 const wide = ARCHETYPES.wideLog;
 const log = { a: 5.55, b: 0.05, c: 0.25, d: 0.38, cut: 0.01, e: 5.4, f: 0.09 };

@@ -2,17 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { gaussian, seededRandom } from '../random.ts';
 import { logTransfer, tangentLog, type TransferFunction } from '../transfer/index.ts';
 import { reflectanceToStops, stopsToReflectance } from '../units.ts';
+import { ARCHETYPES, compileProfile, type Anchor, type ProfileSolution } from './index.ts';
 import {
-  ARCHETYPES,
-  compileProfile,
   solveCurve,
   PRINTED_SIGMA,
   profileFromAnchors,
   profileFromBracket,
-  type Anchor,
   type BracketReading,
-  type ProfileSolution,
-} from './index.ts';
+} from './making.ts';
 import { solved } from './fixtures/solved.ts';
 import type { Result } from '../result.ts';
 

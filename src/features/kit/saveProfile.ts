@@ -1,11 +1,10 @@
 import {
-  curveAsEvidence,
   EVIDENCE_KINDS,
-  profileFromEvidence,
   soundSolution,
   type EvidenceItem,
   type ProfileSolution,
 } from '#core/profile/index.ts';
+import { curveAsEvidence, profileFromEvidence } from '#core/profile/making.ts';
 import { success, type Result } from '#core/result.ts';
 import { dateIn, printDate } from '#core/day/clock.ts';
 import { floorAt } from '#core/noise/sensorNoise.ts';

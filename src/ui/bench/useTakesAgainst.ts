@@ -2,13 +2,8 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
-import {
-  compileProfile,
-  takesAgainstCurve,
-  type EvidenceItem,
-  type ProfileData,
-  type TakeReading,
-} from '#core/profile/index.ts';
+import { compileProfile, type EvidenceItem, type ProfileData } from '#core/profile/index.ts';
+import { takesAgainstCurve, type TakeReading } from '#core/profile/making.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import { takesOfShoot } from '#store/takes.ts';
 import { useBench, useSelection } from './hooks.ts';

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { plainContext as context } from '../rpc/fixtures/context.ts';
-import { compileProfile, profileFromBracket } from '#core/profile/index.ts';
+import { compileProfile } from '#core/profile/index.ts';
+import { profileFromBracket } from '#core/profile/making.ts';
 import { BRACKET_CARD, BRACKET_STOPS_FILMED, BRACKET_TRUTH, bracketFile } from '#store/demo/bracket.ts';
 import { floorAt } from '#core/noise/sensorNoise.ts';
 import { bracketHandlers } from './handlers.ts';

@@ -1,10 +1,5 @@
-import {
-  cardEvidence,
-  PRINTED_SIGMA,
-  takesEvidence,
-  type EvidenceItem,
-  type TakeReading,
-} from '#core/profile/index.ts';
+import { type EvidenceItem } from '#core/profile/index.ts';
+import { cardEvidence, PRINTED_SIGMA, takesEvidence, type TakeReading } from '#core/profile/making.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 
 /** Exactness of a card read off a frame, signal fraction: of its codes, not of its light. Our own choice. */

@@ -1,9 +1,5 @@
-import {
-  compileProfile,
-  profileFromBracket,
-  type ProfileData,
-  type ProfileSolution,
-} from '#core/profile/index.ts';
+import { compileProfile, type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
+import { profileFromBracket } from '#core/profile/making.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { CardMark } from '#core/scopes/cardReading.ts';

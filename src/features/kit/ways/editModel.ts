@@ -1,10 +1,5 @@
-import {
-  compileProfile,
-  editsOf,
-  profileWithEdits,
-  type ProfileData,
-  type ProfileSolution,
-} from '#core/profile/index.ts';
+import { compileProfile, type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
+import { editsOf, profileWithEdits } from '#core/profile/making.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { parseNumber, parseStops } from '#core/units.ts';

@@ -1,6 +1,6 @@
 'use client';
 
-import { LOG_BASES } from '#core/profile/index.ts';
+import { LOG_BASES } from '#core/profile/making.ts';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   FORM_IDS,

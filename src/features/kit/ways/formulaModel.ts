@@ -1,10 +1,5 @@
-import {
-  profileFromFormula,
-  type Formula,
-  type LogBase,
-  type ProfileData,
-  type ProfileSolution,
-} from '#core/profile/index.ts';
+import { type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
+import { profileFromFormula, type Formula, type LogBase } from '#core/profile/making.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { failure, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';

@@ -2,7 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { useFieldArray } from 'react-hook-form';
-import { ANCHOR_NAMES } from '#core/profile/index.ts';
+import { ANCHOR_NAMES } from '#core/profile/making.ts';
 import { SelectField, TextField } from '#ui/forms/FormFields.tsx';
 import {
   ANCHOR_IDS,

@@ -1,11 +1,5 @@
-import {
-  ANCHOR_NAMES,
-  compileProfile,
-  profileFromAnchors,
-  type Anchor,
-  type ProfileData,
-  type ProfileSolution,
-} from '#core/profile/index.ts';
+import { compileProfile, type Anchor, type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
+import { ANCHOR_NAMES, profileFromAnchors } from '#core/profile/making.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';

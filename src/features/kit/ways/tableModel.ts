@@ -1,13 +1,11 @@
+import { compileProfile, type ProfileData, type ProfileSolution } from '#core/profile/index.ts';
 import {
-  compileProfile,
   guessDirection,
   profileFromCurve,
   profileFromTable,
   type CurveMeaning,
-  type ProfileData,
-  type ProfileSolution,
   type TableColumns,
-} from '#core/profile/index.ts';
+} from '#core/profile/making.ts';
 import type { GamutSpec } from '#core/colour/gamut.ts';
 import { parseCube1d } from '#core/formats/cube1d.ts';
 import type { SampledCurve } from '#core/profile/sampledCurve.ts';

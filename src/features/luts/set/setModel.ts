@@ -1,7 +1,8 @@
 import { compileProfile } from '#core/profile/index.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
-import { fittedBands, plannedBands, stopBands, type MarkBand, type Marks } from '#core/lut/marks.ts';
+import { fittedBands, type MarkBand, type Marks } from '#core/lut/marks.ts';
+import { plannedBands, stopBands } from '#core/scopes/markBands.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { bareProfile, cardRecipe, PLAIN, type LutSource } from '#ui/luts/lutSource.ts';

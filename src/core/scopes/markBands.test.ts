@@ -6,10 +6,11 @@ import { describe, expect, it } from 'vitest';
 import { writeCube } from '../formats/cube.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import type { Triple } from '../maths/matrix.ts';
-import { cubeScale } from './cubeScale.ts';
-import { compileMarks, edgeLosses, fittedBands, plannedBands, stopBands, type Marks } from './marks.ts';
-import { monitoringRecipe } from './monitoring.ts';
-import { sampleLattice } from './lattice.ts';
+import { cubeScale } from '../lut/cubeScale.ts';
+import { compileMarks, edgeLosses, fittedBands, type Marks } from '../lut/marks.ts';
+import { plannedBands, stopBands } from './markBands.ts';
+import { monitoringRecipe } from '../lut/monitoring.ts';
+import { sampleLattice } from '../lut/lattice.ts';
 
 const coding = { bitDepth: 10, range: 'legal' } as const;
 const profile = ARCHETYPES.wideLog;
