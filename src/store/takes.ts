@@ -12,6 +12,22 @@ export const takesOfShoot = async (
   return { takes: good.toSorted((a, b) => (a.loggedAt < b.loggedAt ? 1 : -1)), setAside };
 };
 
+/** So many takes of a shoot, the newest first, that can be read. */
+export const latestTakes = async (
+  database: Database,
+  shootId: string,
+  most: number,
+): Promise<readonly TakeRecord[]> => {
+  const rows: unknown[] = await database
+    .table('takes')
+    .where('[shootId+loggedAt]')
+    .between([shootId, ''], [shootId, '\uffff'])
+    .reverse()
+    .limit(most)
+    .toArray();
+  return readRows('takes', rows).good;
+};
+
 /** One take; undefined where there is none, or none that can be read. */
 export const takeOf = async (database: Database, id: string): Promise<TakeRecord | undefined> => {
   const row: unknown = await database.table<unknown, string>('takes').get(id);

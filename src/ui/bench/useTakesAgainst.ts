@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { compileProfile, type EvidenceItem, type ProfileData } from '#core/profile/index.ts';
 import { takesAgainstCurve, type TakeReading } from '#core/profile/making.ts';
 import type { TakeRecord } from '#store/records/take.ts';
-import { takesOfShoot } from '#store/takes.ts';
+import { latestTakes } from '#store/takes.ts';
 import { useBench, useSelection } from './hooks.ts';
 
 /** The cards of takes that were shot on a profile: where they were planned, and what they read. */
@@ -36,6 +36,9 @@ const takesSay = (
   return `${count} takes read the card ${size} stop ${side} this curve; its band and the exposing explain ${allowed}.`;
 };
 
+/** Older takes than these are not looked at: a curve is kept up with, not dug for. */
+const MOST_TAKES = 100;
+
 /** The cards of this shoot's takes against the profile in use, where it rests on evidence that they can add to. */
 export const useTakesAgainst = (): { readonly readings: readonly TakeReading[]; readonly said?: string } => {
   const { database } = useBench();
@@ -43,7 +46,7 @@ export const useTakesAgainst = (): { readonly readings: readonly TakeReading[]; 
   const { evidence } = profile;
   const isInferred = evidence !== undefined && evidence.length > 0;
   const takes = useLiveQuery(
-    async () => (isInferred ? (await takesOfShoot(database, shoot.id)).takes : []),
+    async () => (isInferred ? latestTakes(database, shoot.id, MOST_TAKES) : []),
     [database, shoot.id, isInferred],
   );
   return useMemo(() => {

@@ -18,6 +18,11 @@ export const words = {
   cardAtStop: 'Card at stop',
   readsPercent: 'reads, % of signal',
   addCardReading: 'Add card reading',
+  cardOfTheFrame: (percent: Said) => `Card on the bench: ${percent} %`,
+  notInferred: (name: Said) =>
+    `${name} is not inferred from readings: nothing stands behind its curve but its own numbers.`,
+  solvedBefore: (name: Said) =>
+    `${name} was solved before its readings were kept. Solve it again from its numbers, and they stand here.`,
   addToProfile: (name: Said) => `Add to ${name}`,
   takeTheTakesIn: 'Take them into the evidence',
   unknownGamut: 'unknown: no matrix',

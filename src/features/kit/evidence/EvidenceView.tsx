@@ -7,20 +7,23 @@ import Form from 'react-bootstrap/Form';
 import { dateIn, printDate } from '#core/day/clock.ts';
 import { type EvidenceItem } from '#core/profile/index.ts';
 import { evidenceEffects } from '#core/profile/making.ts';
-import { parseNumber, parseStops } from '#core/units.ts';
-import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { parseNumber, parseStops, printStops } from '#core/units.ts';
+import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useTakesAgainst } from '#ui/bench/useTakesAgainst.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/kit.ts';
 import { withEvidence } from '../saveProfile.ts';
-import { cardItem, exactness, movesSay, takesItem, weightOf } from './evidenceModel.ts';
+import { cardItem, cardOnBench, exactness, movesSay, takesItem, weightOf } from './evidenceModel.ts';
 
 type Row = EvidenceItem & ReturnType<typeof evidenceEffects>[number];
 
 /** A card that was read: where it was, and what it read. */
 const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Promise<boolean> }) => {
+  const onBench = useSession(({ measured }) => measured);
+  const { plan } = useSelection();
+  const marked = cardOnBench(onBench?.measurement);
   const [stops, setStops] = useState('');
   const [reads, setReads] = useState('');
   const at = parseStops(stops);
@@ -64,6 +67,18 @@ const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Pro
       <Button type="submit" variant="outline-secondary" size="sm" disabled={!isWhole}>
         {words.addCardReading}
       </Button>
+      {marked !== undefined && (
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          onClick={() => {
+            setStops(printStops(plan.placement));
+            setReads(marked.toFixed(1));
+          }}
+        >
+          {words.cardOfTheFrame(marked.toFixed(1))}
+        </Button>
+      )}
     </Form>
   );
 };
@@ -143,8 +158,7 @@ export const EvidenceView = () => {
     return (
       <div className="figures-foot">
         <p className="quiet">
-          {profile.name} is not inferred from readings: nothing stands behind its curve but its own numbers.
-          Profiles of your own list here what they rest on.
+          {profile.data.band ? words.solvedBefore(profile.name) : words.notInferred(profile.name)}
         </p>
       </div>
     );

@@ -1,5 +1,7 @@
 import { type EvidenceItem } from '#core/profile/index.ts';
 import { cardEvidence, PRINTED_SIGMA, takesEvidence, type TakeReading } from '#core/profile/making.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
+import { codeToSignal } from '#core/signal/scale.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 
 /** Exactness of a card read off a frame, signal fraction: of its codes, not of its light. Our own choice. */
@@ -11,6 +13,12 @@ export const takesItem = (readings: readonly TakeReading[], id: string, day: str
   source: `${readings.length} takes, ${day}`,
   ...takesEvidence(readings, FRAME_SIGMA),
 });
+
+/** % of signal of the card that is marked on the frame on the bench; undefined where none is. */
+export const cardOnBench = (measurement: FrameMeasurement | undefined): number | undefined => {
+  const card = measurement?.patches.find(({ patch }) => patch.kind === 'card');
+  return card && measurement && 100 * codeToSignal(card.luma, measurement.coding);
+};
 
 /** A card read by hand. */
 export const cardItem = (stops: number, percent: number, id: string): EvidenceItem => ({

@@ -1,5 +1,6 @@
+import { UNKNOWN_GAMUT } from '#core/colour/gamut.ts';
 import * as z from 'zod/mini';
-import { compileProfile } from '#core/profile/index.ts';
+import { EVIDENCE_KINDS, compileProfile } from '#core/profile/index.ts';
 import type { Change, Edit } from '#store/edits.ts';
 import { freeNameAmong } from '#store/freeName.ts';
 import { newShoot } from '#store/newShoot.ts';
@@ -47,7 +48,7 @@ const profileOf = (answers: Answers, camera: CameraRecord) => {
   const { black, grey, white, clip, clipStops } = answers;
   const scale = (answers.scale || 'signalPercent') as PaperScaleId;
   const fields = { ...BLANK_PRINTED, scale, black, grey, white, clip, clipStops };
-  return { fields, solved: solvePrinted(fields, camera.coding, 'bt709') };
+  return { fields, solved: solvePrinted(fields, camera.coding, UNKNOWN_GAMUT) };
 };
 
 /** Log profiles have a high base; of pictures without one the lowest ISO is taken. Common practice. */
@@ -89,6 +90,9 @@ export const newCameraForm = z.pipe(
         origin: 'anchors',
         says: words.solvedFromPrintedNumbers,
         data: solved.value.profile,
+        evidence: solved.value.evidence && [
+          { ...solved.value.evidence, id: 'numbers', kind: 'anchors', source: EVIDENCE_KINDS.anchors.name },
+        ],
       },
     };
   }),
