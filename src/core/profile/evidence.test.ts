@@ -92,6 +92,13 @@ describe('all evidence in one solution', () => {
     expect(Math.abs(at([bracket, shifted]) - at([bracket]))).toBeLessThan(0.006);
   });
 
+  it('a source of another picture contradicts the rest; true ones do not', () => {
+    expect(evidenceEffects([anchors, bracket]).some(({ contradicts }) => contradicts)).toBe(false);
+    const wrong = curveAsEvidence(ARCHETYPES.wideLog);
+    const foreign: EvidenceItem = { id: 'w', kind: 'formula', source: 'formula', ...wrong };
+    expect(evidenceEffects([anchors, bracket, foreign]).find(({ id }) => id === 'w')?.contradicts).toBe(true);
+  });
+
   it('what is left of it after all is muted says so in a sentence', () => {
     const result = profileFromEvidence([{ ...anchors, muted: true }], 'bt709', 6);
     expect(result).toMatchObject({ ok: false, where: 'evidence' });

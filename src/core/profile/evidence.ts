@@ -2,6 +2,7 @@ import type { GamutSpec } from '../colour/gamut.ts';
 import { failure, success, type Result } from '../result.ts';
 import { printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { compileCurve, compileProfile } from './compile.ts';
+import { doubtAt } from './doubt.ts';
 import type { EvidenceItem, EvidenceKind } from './evidenceKinds.ts';
 import { notOneLogCurve } from './profileWords.ts';
 import { worstOf, type CurveEvidence, type ProfileSolution } from './solution.ts';
@@ -17,7 +18,12 @@ export type EvidenceEffect = {
   readonly without?: number;
   /** How far grey moves by it, stops. */
   readonly movesGrey?: number;
+  /** It moves grey further than the band of all others allows: one of them is of another picture. */
+  readonly contradicts?: boolean;
 };
+
+/** Grey may move by so much before anybody is told, stops: what setting a meter comes to. Our own choice. */
+const EVEN_THEN = 0.1;
 
 /** A card read by hand, or off a frame: how exactly its place is known, stops. Our own choice. */
 const CARD_PLACE_SD = 0.1;
@@ -112,7 +118,14 @@ export const evidenceEffects = (items: readonly EvidenceItem[]): EvidenceEffect[
       return { id, with: withIt && meanWidth(withIt.band), without: withoutIt && meanWidth(withoutIt.band) };
     const grey = compileCurve(withIt.curve).encode(0.18);
     const movesGrey = reflectanceToStops(compileCurve(withoutIt.curve).decode(grey));
-    return { id, with: meanWidth(withIt.band), without: meanWidth(withoutIt.band), movesGrey };
+    const allowed = doubtAt(withoutIt.band, 0)?.stops ?? 0;
+    return {
+      id,
+      with: meanWidth(withIt.band),
+      without: meanWidth(withoutIt.band),
+      movesGrey,
+      contradicts: Math.abs(movesGrey) > allowed + EVEN_THEN,
+    };
   });
 };
 

@@ -18,6 +18,8 @@ export const words = {
   cardAtStop: 'Card at stop',
   readsPercent: 'reads, % of signal',
   addCardReading: 'Add card reading',
+  contradicts: (source: Said, stops: Said) =>
+    `${source} moves grey by ${stops} stop, more than the rest allows: one is of another picture, or nominal was off.`,
   cardOfTheFrame: (percent: Said) => `Card on the bench: ${percent} %`,
   notInferred: (name: Said) =>
     `${name} is not inferred from readings: nothing stands behind its curve but its own numbers.`,

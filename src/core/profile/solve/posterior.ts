@@ -18,7 +18,7 @@ const ENOUGH = 6;
 /** A setting whose highest ridge lies so far under the best one's is not looked at further, log. */
 const HOPELESS = 7;
 /** Nodes across the width of a ridge, in its standard deviations. */
-const NODES = [-3.2, -2.4, -1.6, -0.8, 0, 0.8, 1.6, 2.4, 3.2] as const;
+const NODES = { at: [-3.2, -2.4, -1.6, -0.8, 0, 0.8, 1.6, 2.4, 3.2], apart: 0.8 } as const;
 
 /** The best toe for one cut, its height, and the standard deviation of log10 s about it. */
 type Ridge = Toe & { readonly height: number; readonly width: number };
@@ -49,7 +49,8 @@ const golden = (f: (v: number) => number, low: number, high: number): number => 
 const widthOf = (bend: number, step: number): number =>
   Math.min(WIDEST, Math.sqrt(1 / Math.max(1e-6, -bend / (step * step))));
 
-const FEW_NODES = [-1.6, 0, 1.6] as const;
+/** A curve of another form is told by its departure: its toe needs few. */
+const FEW_NODES = { at: [-1.6, 0, 1.6], apart: 1.6 } as const;
 
 /** A ridge looked for over all toes. */
 const ridgeAnew = ({ logDensity }: Fitter, cut: number): Ridge | undefined => {
@@ -232,6 +233,20 @@ export const looksWithout = (
   return fit && { s: 10 ** logS, cut, c: fit.mean[0], d: fit.mean[1] };
 };
 
+/** Curves of one setting that may be, each with the log of the belief it stands for. */
+const nodesOf = (fitter: Fitter, { form, logShare }: Setting, coarse: readonly Ridge[]) => {
+  const isOther = form.bend > 0;
+  const ridges = isOther ? sparse(fitter, coarse) : closeIn(fitter, coarse);
+  const spacing = ridges.length > 1 ? ridges[1].cut - ridges[0].cut : 1;
+  const { at, apart } = isOther ? FEW_NODES : NODES;
+  return ridges.flatMap(({ logS, cut, width }) =>
+    at.map((n) => {
+      const toe = { logS: logS + n * width, cut };
+      return { ...toe, log: fitter.logDensity(toe.logS, cut) + Math.log(width * apart * spacing) + logShare };
+    }),
+  );
+};
+
 /** Everything that may be, by quadrature: over settings, along the cut, and across each ridge. */
 export const posteriorOf = (points: readonly CurveReading[], known?: Known): Posterior => {
   const settings = settingsFor(points, known?.stepSd);
@@ -244,22 +259,11 @@ export const posteriorOf = (points: readonly CurveReading[], known?: Known): Pos
   const hope = Math.max(...glances) - HOPELESS;
   const mayMatter = glances.map((height) => height > hope);
 
-  const raw = settings.flatMap((setting, index) => {
-    const fitter = fitters[index];
-    if (!mayMatter[index]) return [];
-    const ridges = settings[index].form.bend > 0 ? sparse(fitter, coarse) : closeIn(fitter, coarse);
-    const spacing = ridges.length > 1 ? ridges[1].cut - ridges[0].cut : 1;
-    return ridges.flatMap(({ logS, cut, width }) =>
-      (settings[index].form.bend > 0 ? FEW_NODES : NODES).map((n) => {
-        const at = logS + n * width;
-        const log =
-          fitter.logDensity(at, cut) +
-          Math.log(width * spacing * (settings[index].form.bend > 0 ? 2 : 1)) +
-          setting.logShare;
-        return { logS: at, cut, setting: index, log };
-      }),
-    );
-  });
+  const raw = settings.flatMap((setting, index) =>
+    mayMatter[index]
+      ? nodesOf(fitters[index], setting, coarse).map((node) => ({ ...node, setting: index }))
+      : [],
+  );
   const highest = Math.max(...raw.map(({ log }) => log));
   if (!Number.isFinite(highest)) throw new RangeError(NO_CURVE);
   const kept = raw.filter(({ log }) => log > highest - NEGLIGIBLE);

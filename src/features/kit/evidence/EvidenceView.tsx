@@ -174,6 +174,13 @@ export const EvidenceView = () => {
         />
       </TableScroll>
       <div className="figures-foot">
+        {rows
+          .filter(({ contradicts, muted }) => contradicts && !muted)
+          .map(({ id, source, movesGrey }) => (
+            <p key={id} className="text-warn">
+              {words.contradicts(source, Math.abs(movesGrey ?? 0).toFixed(2))}
+            </p>
+          ))}
         {said && (
           <p className="text-warn" role="status">
             {said}{' '}
