@@ -242,6 +242,7 @@ export const VIEWS = [
   'luts',
   'luts&below=kit',
   'luts&below=file',
+  'luts&part=set',
   'luts&part=inspect',
   'luts&part=combine&below=file',
   'luts&part=compare',

@@ -13,6 +13,7 @@ export {
   profileFromEvidence,
   takesAgainstCurve,
   takesEvidence,
+  type EvidenceEffect,
   type TakeReading,
 } from './evidence.ts';
 export { solveCurve } from './solve/solveCurve.ts';

@@ -139,7 +139,7 @@ const Matrix = ({ data }: Shown) => {
 
 const FIGURES = {
   zebra: { name: words.zebraTable, View: Zebras },
-  readings: { name: words.readingsByThirds, View: Readings },
+  readings: { name: words.readings, View: Readings },
   matrix: { name: words.gamutMatrix, View: Matrix },
   evidence: { name: words.evidence, View: Evidence },
 } as const;

@@ -1,3 +1,4 @@
+import type { EvidenceItem } from '#core/profile/index.ts';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { Range } from '#core/signal/scale.ts';
@@ -47,6 +48,9 @@ export const createBracket = (client: Client<BracketJobs>) => ({
     );
     return outcome.state === 'done' && outcome.output.ok ? outcome.output.value : undefined;
   },
+  /** What each source of a profile does to the whole; a newer question takes an older one's place. */
+  effects: (items: readonly EvidenceItem[], signal: AbortSignal) =>
+    client.call('effects', { items }, { latest: 'effects', signal }),
   end: client.end,
 });
 

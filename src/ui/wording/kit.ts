@@ -39,6 +39,7 @@ export const words = {
   code: 'Code',
   codesAStop: 'Codes a stop',
   uncertain: 'Uncertain ±',
+  readings: 'Readings',
   readingsByThirds: 'Readings by thirds',
   exportAsClf: 'Export as CLF',
   figures: 'Figures',
@@ -76,8 +77,8 @@ export const words = {
   shoots: 'Shoots',
   newCamera: 'New camera',
   backUp: 'Back-up',
-  zebraTable: 'Zebra table',
-  gamutMatrix: 'Gamut matrix',
+  zebraTable: 'Zebras',
+  gamutMatrix: 'Matrix',
   bitIso: (name: Said, bitDepth: Said, range: Said, iso: Said) =>
     `${name}, ${bitDepth}-bit ${range}, ISO ${iso}`,
   ladderTableAndCard: 'ladder, table and card change with it',

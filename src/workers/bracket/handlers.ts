@@ -1,4 +1,5 @@
 import { openPng } from '#core/formats/png.ts';
+import { evidenceEffects } from '#core/profile/making.ts';
 import { success } from '#core/result.ts';
 import { readCard } from '#core/scopes/cardReading.ts';
 import { shrink } from '#core/scopes/shrink.ts';
@@ -30,4 +31,6 @@ export const bracketHandlers = (): Handlers<BracketJobs> => ({
     const coding = { bitDepth: frame.bitDepth, range: frame.range };
     return { output: success({ ...readCard(frame, mark), coding }) };
   },
+
+  effects: async ({ items }) => ({ output: evidenceEffects(items) }),
 });

@@ -1,4 +1,7 @@
-// What the bracket worker does: reads a card off one frame at a time. Types only; it keeps nothing.
+// What the bracket worker does: reads a card off one frame at a time, weighs what a profile rests on. Types only; it
+// keeps nothing.
+import type { EvidenceItem } from '#core/profile/index.ts';
+import type { EvidenceEffect } from '#core/profile/making.ts';
 import type { CardMark, CardReading } from '#core/scopes/cardReading.ts';
 import type { Result } from '#core/result.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
@@ -21,4 +24,6 @@ export type BracketJobs = {
   /** The recorded codes as they are, to see where the card stands. */
   preview: { input: PreviewInput; output: Result<Pixels> };
   reading: { input: ReadingInput; output: Result<FilmedCard> };
+  /** What each source of a profile does to the whole. */
+  effects: { input: { readonly items: readonly EvidenceItem[] }; output: readonly EvidenceEffect[] };
 };

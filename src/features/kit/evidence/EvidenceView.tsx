@@ -6,8 +6,9 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { dateIn, printDate } from '#core/day/clock.ts';
 import { type EvidenceItem } from '#core/profile/index.ts';
-import { evidenceEffects } from '#core/profile/making.ts';
+import type { EvidenceEffect } from '#core/profile/making.ts';
 import { parseNumber, parseStops, printStops } from '#core/units.ts';
+import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useTakesAgainst } from '#ui/bench/useTakesAgainst.ts';
 import type { Column } from '#ui/parts/column.ts';
@@ -17,7 +18,7 @@ import { words } from '#ui/wording/kit.ts';
 import { withEvidence } from '../saveProfile.ts';
 import { cardItem, cardOnBench, exactness, movesSay, takesItem, weightOf } from './evidenceModel.ts';
 
-type Row = EvidenceItem & ReturnType<typeof evidenceEffects>[number];
+type Row = EvidenceItem & Partial<EvidenceEffect>;
 
 /** A card that was read: where it was, and what it read. */
 const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Promise<boolean> }) => {
@@ -141,11 +142,14 @@ const evidenceColumns = (items: readonly EvidenceItem[], keep: Keep): readonly C
 
 /** What an inferred curve rests on: each source with its exactness and its weight; each can be left out. */
 export const EvidenceView = () => {
-  const { book } = useBench();
+  const { book, bracket } = useBench();
   const { profile } = useSelection();
   const [trouble, setTrouble] = useState<string>();
   const items = useMemo(() => profile.evidence ?? [], [profile]);
-  const effects = useMemo(() => evidenceEffects(items), [items]);
+  const { answer: effects, old } = useAnswer({
+    key: items,
+    ask: (signal) => bracket.effects(items, signal),
+  });
   const { readings, said } = useTakesAgainst();
 
   const keep = async (next: readonly EvidenceItem[]): Promise<boolean> => {
@@ -153,7 +157,7 @@ export const EvidenceView = () => {
     setTrouble(edit.ok ? undefined : edit.reason);
     return edit.ok && (await book.edit(edit.value));
   };
-  const rows: Row[] = items.map((item, i) => ({ ...item, ...effects[i] }));
+  const rows: Row[] = items.map((item) => ({ ...item, ...effects?.find(({ id }) => id === item.id) }));
   if (items.length === 0)
     return (
       <div className="figures-foot">
@@ -170,6 +174,7 @@ export const EvidenceView = () => {
           columns={evidenceColumns(items, (next) => void keep(next))}
           rows={rows}
           rowKey={({ id }) => id}
+          isBusy={old || effects === undefined}
           rowProps={({ muted }) => ({ className: muted ? 'dim' : undefined })}
         />
       </TableScroll>
