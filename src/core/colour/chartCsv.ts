@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { failure, success, type Result } from '../result.ts';
 import type { Triple } from '../maths/matrix.ts';
+import { planckPower } from './temperature.ts';
 import { OBSERVER, OBSERVER_FROM, OBSERVER_STEP } from './observer.ts';
 import type { Chromaticity } from './chromaticity.ts';
 import { xyToXyz } from './chromaticity.ts';
@@ -16,11 +17,6 @@ const number = (cell: string | undefined): number => {
   const text = (cell ?? '').trim().replace('\u2212', '-');
   return text === '' ? Number.NaN : Number(text);
 };
-
-// Planck's law, second radiation constant 1.438776877e-2 m K (CODATA 2018), relative.
-const C2 = 1.438776877e-2;
-const planck = (nm: number, kelvin: number): number =>
-  1 / (nm ** 5 * Math.expm1(C2 / (nm * 1e-9 * kelvin))) / 1e-15;
 
 /** CIE 1931 colour matching at a wavelength, straight between the table's own; nothing beyond its ends. */
 const matching = (nm: number): Triple => {
@@ -39,7 +35,7 @@ const xyzOfSpectrum = (waves: readonly number[], reflectance: readonly number[],
   waves.forEach((nm, i) => {
     // Each sample stands for the span between its neighbours' middles.
     const width = (waves[Math.min(waves.length - 1, i + 1)] - waves[Math.max(0, i - 1)]) / 2;
-    const power = planck(nm, kelvin) * width;
+    const power = planckPower(nm * 1e-9, 1e6 / kelvin) * width;
     const xyz = matching(nm);
     full += power * xyz[1];
     for (let k = 0; k < 3; k += 1) sum[k] += power * xyz[k] * reflectance[i];
@@ -47,20 +43,16 @@ const xyzOfSpectrum = (waves: readonly number[], reflectance: readonly number[],
   return [sum[0] / full, sum[1] / full, sum[2] / full];
 };
 
-/** Light that a chart is seen in: its white for XYZ, its temperature for reflectances. */
-export type ChartLight = { readonly xy: Chromaticity; readonly kelvin: number };
-
-/** A light by its temperature: a black body, or the daylight D65 that XYZ are most often given for. */
-export const chartWhite = (kelvin: number, isDaylight: boolean): ChartLight => {
-  if (isDaylight) return { xy: [0.3127, 0.329], kelvin };
-  const waves = OBSERVER.map((_, i) => OBSERVER_FROM + i * OBSERVER_STEP);
-  const [x, y, z] = xyzOfSpectrum(
+/** A perfect white in that light, of the same samples. */
+const whiteOf = (waves: readonly number[], kelvin: number): Triple =>
+  xyzOfSpectrum(
     waves,
     waves.map(() => 1),
     kelvin,
   );
-  return { xy: [x / (x + y + z), y / (x + y + z)], kelvin };
-};
+
+/** Light that a chart is seen in: its white, and the temperature of a lamp; daylight's spectrum is not held here. */
+export type ChartLight = { readonly xy: Chromaticity; readonly kelvin?: number };
 
 /**
  * A chart's file: a heading, then a row a patch. XYZ in columns X, Y, Z, or reflectances in columns that are called by
@@ -85,12 +77,18 @@ export const readChart = (text: string, light: ChartLight): Result<Chart> => {
       'heading',
       'The heading needs columns X, Y, Z, or eight and more wavelengths such as 380, 390, 400.',
     );
+  const { kelvin } = light;
+  if (!hasXyz && kelvin === undefined)
+    return failure(
+      'light',
+      'Reflectances are turned to colours in a lamp’s light only: choose a lamp, or give X, Y, Z.',
+    );
   if (lines.length > MAX_ROWS) return failure('chart', `${lines.length} rows; up to ${MAX_ROWS} are read.`);
   const named = names.findIndex((_, at) => ![...xyzAt, ...rgbAt, ...waveAt.map((w) => w.at)].includes(at));
   const rows: ChartRow[] = [];
   let white = xyToXyz(light.xy);
   for (const [i, cells] of lines.entries()) {
-    const name = (named < 0 ? undefined : cells[named]?.trim()) || `row ${i + 1}`;
+    const name = cells[named]?.trim() || `row ${i + 1}`;
     const spectrum = waveAt.map(({ at }) => number(cells[at]));
     const isPercent = Math.max(...spectrum) > 2;
     const xyz: Triple = hasXyz
@@ -98,7 +96,7 @@ export const readChart = (text: string, light: ChartLight): Result<Chart> => {
       : xyzOfSpectrum(
           waveAt.map(({ nm }) => nm),
           isPercent ? spectrum.map((v) => v / 100) : spectrum,
-          light.kelvin,
+          kelvin ?? 0,
         );
     if (!xyz.every(Number.isFinite))
       return failure(`row ${i + 2}`, `Row ${i + 2}, ${name}: a value is missing or no number.`);
@@ -106,13 +104,10 @@ export const readChart = (text: string, light: ChartLight): Result<Chart> => {
     const read = rgbAt.map((at) => (at < 0 ? Number.NaN : number(cells[at])));
     rows.push({ name, xyz, ...(read.every(Number.isFinite) ? { read: [read[0], read[1], read[2]] } : {}) });
   }
-  if (!hasXyz) {
-    const flat = waveAt.map(() => 1);
-    white = xyzOfSpectrum(
+  if (!hasXyz)
+    white = whiteOf(
       waveAt.map(({ nm }) => nm),
-      flat,
-      light.kelvin,
+      kelvin ?? 0,
     );
-  }
   return success({ rows, white });
 };

@@ -163,4 +163,10 @@ describe('a chart’s file', () => {
     const chart = readChart(text, light);
     expect(!chart.ok && chart.reason).toMatch(reason);
   });
+
+  it('with reflectances under daylight is refused: its spectrum is not held here', () => {
+    const heading = Array.from({ length: 9 }, (_, i) => 400 + 30 * i).join(',');
+    const chart = readChart(`name,${heading}\npaper,${'0.8,'.repeat(8)}0.8\n`, { xy: [0.3127, 0.329] });
+    expect(chart).toMatchObject({ ok: false, where: 'light' });
+  });
 });

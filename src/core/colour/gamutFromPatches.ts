@@ -1,5 +1,6 @@
-import { apply, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { apply, multiply, type Matrix3, type Triple } from '../maths/matrix.ts';
 import { failure, success, type Result } from '../result.ts';
+import { xyzToXy } from './chromaticity.ts';
 import { ownGamut, rgbToXyz, type Gamut } from './gamut.ts';
 import { deltaE2000, xyzToLab } from './lab.ts';
 
@@ -67,8 +68,6 @@ const solve = (rows: readonly Row[], white: Triple): Matrix3 | undefined => {
   return [0, 1, 2].flatMap((k) => [red[k], green[k], white[k] - red[k] - green[k]]) as unknown as Matrix3;
 };
 
-const xyOf = ([x, y, z]: Triple): readonly [number, number] => [x / (x + y + z), y / (x + y + z)];
-
 /** A matrix of linear R, G, B to XYZ as primaries and white. @returns a failure where it makes no gamut. */
 export const gamutOfMatrix = (m: Matrix3, name: string): Result<Gamut> => {
   if (!m.every(Number.isFinite)) return failure('matrix', 'The matrix needs nine numbers, row after row.');
@@ -78,10 +77,10 @@ export const gamutOfMatrix = (m: Matrix3, name: string): Result<Gamut> => {
     return failure('matrix', 'White has no light in this matrix: check its rows, X, Y, Z from R, G, B.');
   return ownGamut({
     name,
-    red: xyOf(column(0)),
-    green: xyOf(column(1)),
-    blue: xyOf(column(2)),
-    white: xyOf(white),
+    red: xyzToXy(column(0)),
+    green: xyzToXy(column(1)),
+    blue: xyzToXy(column(2)),
+    white: xyzToXy(white),
   });
 };
 
@@ -145,10 +144,5 @@ export const gamutFromPatches = (
 };
 
 /** A 3 x 3 from linear R, G, B to another gamut's, as a gamut of its own. */
-export const gamutThrough = (m: Matrix3, to: Gamut, name: string): Result<Gamut> => {
-  const onward = rgbToXyz(to);
-  const product = [0, 1, 2].flatMap((r) =>
-    [0, 1, 2].map((c) => onward[3 * r] * m[c] + onward[3 * r + 1] * m[c + 3] + onward[3 * r + 2] * m[c + 6]),
-  ) as unknown as Matrix3;
-  return gamutOfMatrix(product, name);
-};
+export const gamutThrough = (m: Matrix3, to: Gamut, name: string): Result<Gamut> =>
+  gamutOfMatrix(multiply(rgbToXyz(to), m), name);

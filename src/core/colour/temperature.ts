@@ -21,15 +21,19 @@ const EDGE = 1e-6;
 /** Second radiation constant, m K, as CIE 015:2018, clause 4.1.1 has it for illuminant A. */
 const C2 = 1.4388e-2;
 
+/** Planck's law at a wavelength (metres) and a mired, relative; 0 mired is an endlessly hot radiator. */
+export const planckPower = (metres: number, mired: number): number => {
+  const short = 560e-9 / metres;
+  // Where it is endlessly hot, only the fourth power of the law is left.
+  return mired === 0 ? short ** 4 : short ** 5 / Math.expm1((C2 * mired * 1e-6) / metres);
+};
+
 /** Planck's law through the standard observer, at a mired; 0 is an endlessly hot radiator. CIE 1960 uv. */
 const radiatorUv = (mired: number): Uv => {
   const sum = [0, 0, 0];
   OBSERVER.forEach((functions, i) => {
     const metres = (OBSERVER_FROM + OBSERVER_STEP * i) * 1e-9;
-    const share = (C2 * mired * 1e-6) / metres;
-    const short = 560e-9 / metres;
-    // Where it is endlessly hot, only the fourth power of the law is left.
-    const power = mired === 0 ? short ** 4 : short ** 5 / Math.expm1(share);
+    const power = planckPower(metres, mired);
     for (let c = 0; c < 3; c += 1) sum[c] += power * functions[c];
   });
   const [x, y, z] = sum;

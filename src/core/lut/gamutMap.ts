@@ -19,8 +19,8 @@ export type GamutMap = {
   readonly from: number;
 };
 
-/** What `from` may be, and where it begins: our own choice. */
-export const COMPRESS_FROM = { min: 0.5, max: 0.95, plain: 0.8 } as const;
+/** What `from` may be, what is offered, and the usual one: our own choice. */
+export const COMPRESS_FROM = { min: 0.5, max: 0.95, plain: 0.8, offered: [0.6, 0.8, 0.9] } as const;
 
 /** How far a colour is from grey: 0 none, 1 on the edge (one channel at 0), over 1 outside. */
 export const distanceFromGrey = (r: number, g: number, b: number): number => {

@@ -3,7 +3,7 @@ import { failure, success, type Result } from '../result.ts';
 import { printStopsDecimal, reflectanceToStops, stopsToReflectance } from '../units.ts';
 import { compileCurve, compileProfile } from './compile.ts';
 import { doubtAt } from './doubt.ts';
-import type { EvidenceItem, EvidenceKind } from './evidenceKinds.ts';
+import { EVIDENCE_KINDS, type EvidenceItem, type EvidenceKind } from './evidenceKinds.ts';
 import { notOneLogCurve } from './profileWords.ts';
 import { worstOf, type CurveEvidence, type ProfileSolution } from './solution.ts';
 import { meanWidth } from './solve/narrowing.ts';
@@ -63,7 +63,7 @@ const solve = (items: readonly EvidenceItem[]): CurveSolution | undefined => {
 };
 
 /** A clip that was filmed is believed before one that was printed. */
-const CLIP_ORDER: readonly EvidenceKind[] = ['bracket', 'anchors', 'table', 'formula', 'takes', 'card'];
+const CLIP_ORDER = Object.keys(EVIDENCE_KINDS) as EvidenceKind[];
 
 const clipOf = (items: readonly EvidenceItem[]): number | undefined =>
   [...items]
@@ -145,6 +145,8 @@ export type TakesAgainstCurve = {
   readonly explained: number;
 };
 
+/** What the readings of takes are called together. */
+const TAKES = 'takes';
 /** So few takes say nothing. */
 const FEWEST_TAKES = 3;
 
@@ -163,12 +165,7 @@ export const takesAgainstCurve = (
   const off = offs.reduce((sum, o) => sum + o, 0) / offs.length;
   const scatter = Math.sqrt(offs.reduce((sum, o) => sum + (o - off) ** 2, 0) / (offs.length - 1));
   const band = data.band
-    ? takes.reduce((sum, { stops }) => {
-        const nearest = Math.round(3 * (stops + 8));
-        return (
-          sum + (data.band?.stopsWide[Math.max(0, Math.min(nearest, data.band.stopsWide.length - 1))] ?? 0)
-        );
-      }, 0) / takes.length
+    ? takes.reduce((sum, { stops }) => sum + (doubtAt(data.band, stops)?.stops ?? 0), 0) / takes.length
     : 0;
   const exposing = (2 * Math.max(scatter, CARD_PLACE_SD)) / Math.sqrt(takes.length);
   const explained = Math.hypot(band, exposing);
@@ -177,12 +174,15 @@ export const takesAgainstCurve = (
     : undefined;
 };
 
-/** Takes as evidence: a card each, one series for what their exposing has in common. */
+/**
+ * Takes as evidence: a card each, where it was planned. They are one series: how far each lies off is told by their
+ * scatter, and all may be off by what their exposing has in common.
+ */
 export const takesEvidence = (takes: readonly TakeReading[], sigma: number): CurveEvidence => ({
   readings: takes.map(({ stops, signal }) => ({
     reflectance: stopsToReflectance(stops),
     signal,
     sigma,
-    placeSd: CARD_PLACE_SD,
+    series: TAKES,
   })),
 });

@@ -1,13 +1,13 @@
 import type { CurveEvidence } from './solution.ts';
 
-/** Where evidence comes from; a further source is a row. */
+/** Where evidence comes from, in the order in which its clip is believed; a further source is a row. */
 export const EVIDENCE_KINDS = {
-  anchors: { name: 'printed numbers' },
-  formula: { name: 'a formula' },
-  table: { name: 'a table' },
   bracket: { name: 'a filmed bracket' },
-  card: { name: 'a card reading' },
+  anchors: { name: 'printed numbers' },
+  table: { name: 'a table' },
+  formula: { name: 'a formula' },
   takes: { name: 'takes' },
+  card: { name: 'a card reading' },
 } as const;
 export type EvidenceKind = keyof typeof EVIDENCE_KINDS;
 

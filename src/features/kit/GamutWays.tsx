@@ -1,11 +1,12 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { GAMUTS, type Gamut, type GamutId } from '#core/colour/gamut.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Folded } from '#ui/parts/Folded.tsx';
+import { useSame } from '#ui/useSame.ts';
 import { words } from '#ui/wording/kitGamut.ts';
 import {
   CHART_LIGHT_IDS,
@@ -81,14 +82,15 @@ export const ChartWay = ({ curve, onChange }: { curve: ProfileData; onChange: (g
   const [reads, setReads] = useState<ChartReads>('percent');
   const how = { light, reads, name: words.fromAChart };
   const fit = text.trim() === '' ? undefined : gamutFromChart(text, how, curve, coding, marks);
-  const take = (next: Partial<{ text: string } & typeof how>) => {
-    const now = { text, ...how, ...next };
-    setText(now.text);
-    setLight(now.light);
-    setReads(now.reads);
-    const found = gamutFromChart(now.text, now, curve, coding, marks);
-    if (found.ok) onChange(found.value.gamut);
-  };
+  // The readings become light through the curve: where that is solved anew, the gamut is another one too.
+  const gamut = useSame(fit?.ok ? fit.value.gamut : undefined);
+  const tell = useRef(onChange);
+  useLayoutEffect(() => {
+    tell.current = onChange;
+  });
+  useEffect(() => {
+    if (gamut) tell.current(gamut);
+  }, [gamut]);
   return (
     <>
       <Form.Group className="anchor-wide" controlId="gamut-chart">
@@ -100,13 +102,13 @@ export const ChartWay = ({ curve, onChange }: { curve: ProfileData; onChange: (g
           placeholder={words.chartExample}
           value={text}
           isInvalid={fit && !fit.ok}
-          onChange={(event) => take({ text: event.target.value })}
+          onChange={(event) => setText(event.target.value)}
         />
         <Form.Text>{words.chartColumns}</Form.Text>
       </Form.Group>
       <Form.Group className="anchor-half" controlId="gamut-light">
         <Form.Label>{words.filmedIn}</Form.Label>
-        <Form.Select value={light} onChange={(event) => take({ light: event.target.value as ChartLightId })}>
+        <Form.Select value={light} onChange={(event) => setLight(event.target.value as ChartLightId)}>
           {CHART_LIGHT_IDS.map((id) => (
             <option key={id} value={id}>
               {CHART_LIGHTS[id].name}
@@ -116,7 +118,7 @@ export const ChartWay = ({ curve, onChange }: { curve: ProfileData; onChange: (g
       </Form.Group>
       <Form.Group className="anchor-half" controlId="gamut-reads">
         <Form.Label>{words.rgbAre}</Form.Label>
-        <Form.Select value={reads} onChange={(event) => take({ reads: event.target.value as ChartReads })}>
+        <Form.Select value={reads} onChange={(event) => setReads(event.target.value as ChartReads)}>
           {(Object.keys(CHART_READS) as ChartReads[]).map((id) => (
             <option key={id} value={id}>
               {CHART_READS[id]}

@@ -1,4 +1,4 @@
-import { chartWhite, readChart } from '#core/colour/chartCsv.ts';
+import { readChart, type ChartLight } from '#core/colour/chartCsv.ts';
 import {
   gamutFromPatches,
   gamutOfMatrix,
@@ -6,6 +6,7 @@ import {
   type GamutFit,
 } from '#core/colour/gamutFromPatches.ts';
 import { GAMUT_IDS, GAMUTS, type Gamut, type GamutId } from '#core/colour/gamut.ts';
+import { whiteXy } from '#core/colour/temperature.ts';
 import type { Matrix3 } from '#core/maths/matrix.ts';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
 import { failure, type Result } from '#core/result.ts';
@@ -29,12 +30,14 @@ export const readMatrix = (text: string, to: MatrixTo, name: string): Result<Gam
   return to === 'xyz' ? gamutOfMatrix(matrix, name) : gamutThrough(matrix, GAMUTS[to as GamutId], name);
 };
 
+const lampOf = (kelvin: number): ChartLight => ({ xy: whiteXy({ kelvin, duv: 0 }), kelvin });
+
 /** Lights a chart may have been filmed in, for reflectances and for the white of XYZ. */
 export const CHART_LIGHTS = {
-  d65: { name: 'daylight, D65', kelvin: 6504 },
-  a: { name: 'tungsten, 2856 K', kelvin: 2856 },
-  lamp: { name: 'lamp of 3200 K', kelvin: 3200 },
-} as const;
+  d65: { name: 'daylight, D65', light: { xy: GAMUTS.bt709.white } },
+  a: { name: 'tungsten, 2856 K', light: lampOf(2856) },
+  lamp: { name: 'lamp of 3200 K', light: lampOf(3200) },
+} as const satisfies Record<string, { readonly name: string; readonly light: ChartLight }>;
 export type ChartLightId = keyof typeof CHART_LIGHTS;
 export const CHART_LIGHT_IDS = Object.keys(CHART_LIGHTS) as ChartLightId[];
 
@@ -60,8 +63,7 @@ export const gamutFromChart = (
   coding: Coding,
   marks: Marks,
 ): Result<GamutFit> => {
-  const light = chartWhite(CHART_LIGHTS[how.light].kelvin, how.light === 'd65');
-  const chart = readChart(text, light);
+  const chart = readChart(text, CHART_LIGHTS[how.light].light);
   if (!chart.ok) return chart;
   const { transfer } = compileProfile(curve);
   const toLight = {
@@ -76,8 +78,10 @@ export const gamutFromChart = (
       'chart',
       `${unread.length} rows have no R, G, B: add them, or mark as many places on the frame (${marks.length} marked).`,
     );
-  const patches = rows.map(({ name, xyz, read }) => {
-    const values = read ?? marks[unread.findIndex((row) => row.name === name)];
+  const patches = rows.map((row) => {
+    const { name, xyz, read } = row;
+    // Names may stand twice: the row itself is counted.
+    const values = read ?? marks[unread.indexOf(row)];
     const turn = read ? toLight[how.reads] : toLight.code;
     return { name, xyz, rgb: [turn(values[0]), turn(values[1]), turn(values[2])] as const };
   });

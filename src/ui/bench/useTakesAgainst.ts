@@ -33,7 +33,8 @@ const takesSay = (
   const side = off < 0 ? 'under' : 'over';
   const size = Math.abs(off).toFixed(2);
   const allowed = explained.toFixed(2);
-  return `${count} takes read the card ${size} stop ${side} this curve; its band and the exposing explain ${allowed}.`;
+  const lies = `${count} takes read the card ${size} stop ${side} this curve, if they were exposed as planned`;
+  return `${lies}; band and exposing explain ${allowed}.`;
 };
 
 /** Older takes than these are not looked at: a curve is kept up with, not dug for. */

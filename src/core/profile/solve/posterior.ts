@@ -46,7 +46,8 @@ const golden = (f: (v: number) => number, low: number, high: number): number => 
   return (a + b) / 2;
 };
 
-const widthOf = (bend: number, step: number): number =>
+/** Standard deviation across a ridge, from how its log density bends over three heights a step apart. */
+const acrossOf = (bend: number, step: number): number =>
   Math.min(WIDEST, Math.sqrt(1 / Math.max(1e-6, -bend / (step * step))));
 
 /** A curve of another form is told by its departure: its toe needs few. */
@@ -66,7 +67,7 @@ const ridgeAnew = ({ logDensity }: Fitter, cut: number): Ridge | undefined => {
     logS,
     cut,
     height,
-    width: widthOf(density(logS - step) + density(logS + step) - 2 * height, step),
+    width: acrossOf(density(logS - step) + density(logS + step) - 2 * height, step),
   };
 };
 
@@ -80,7 +81,7 @@ const ridgeFrom = ({ logDensity }: Fitter, cut: number, near: Ridge): Ridge | un
     const step = Math.max(1e-4, 0.4 * width);
     const [below, above] = [logDensity(logS - step, cut), logDensity(logS + step, cut)];
     const bend = below + above - 2 * height;
-    width = widthOf(bend, step);
+    width = acrossOf(bend, step);
     const rise = (above - below) / 2;
     const move =
       bend < 0 && Number.isFinite(bend)

@@ -17,8 +17,6 @@ export type CurveSolution = {
   readonly residuals: readonly number[];
   /** The same against the best log curve, where the curve is another. */
   readonly logResiduals: readonly number[];
-  /** Belief that the readings are of another form than a log curve's, 0..1. */
-  readonly otherForm: number;
   /** Error of the bracket's steps as its readings tell it, stops; undefined without a bracket. */
   readonly stepSd?: number;
   /** The further reading that would narrow the band most, for a curve that ends there. */
@@ -100,7 +98,6 @@ export const solveCurve = (points: readonly CurveReading[], known?: Known): Curv
     band,
     residuals: off(curve),
     logResiduals: off(log),
-    otherForm,
     stepSd: points.some(({ series }) => series !== undefined)
       ? settings.reduce((sum, { stepSd }, i) => sum + shares[i] * stepSd, 0)
       : undefined,

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import { matrixOfTags } from '#core/frame/tags.ts';
 import type { LumaId } from '#core/signal/luma.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { useBench, useCard, useSession } from '#ui/bench/hooks.ts';
@@ -33,7 +34,7 @@ export const useScopeDrawing = ({ slot, scope, scale, of }: ScopeChoice) => {
   const [settings, setSettings] = useState<ScopeSettings>({ brightness: 1, hold: false, zoom: 0 });
   const serial = frame?.serial;
   const info = frame?.info;
-  const recorded = info?.matrix ?? 'bt709';
+  const recorded = info?.matrix ?? matrixOfTags(info?.tags ?? {});
   const { brightness, hold, zoom, matrix = recorded } = settings;
   const reach = REACHES[zoom];
   const { bitDepth = 10, range = 'legal', feed } = info ?? {};

@@ -7,7 +7,7 @@ import Form from 'react-bootstrap/Form';
 import { dateIn, printDate } from '#core/day/clock.ts';
 import { type EvidenceItem } from '#core/profile/index.ts';
 import type { EvidenceEffect } from '#core/profile/making.ts';
-import { parseNumber, parseStops, printStops } from '#core/units.ts';
+import { printStops } from '#core/units.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useTakesAgainst } from '#ui/bench/useTakesAgainst.ts';
@@ -16,7 +16,15 @@ import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/kit.ts';
 import { withEvidence } from '../saveProfile.ts';
-import { cardItem, cardOnBench, exactness, movesSay, takesItem, weightOf } from './evidenceModel.ts';
+import {
+  cardItem,
+  cardOnBench,
+  exactness,
+  movesSay,
+  readCardReading,
+  takesItem,
+  weightOf,
+} from './evidenceModel.ts';
 
 type Row = EvidenceItem & Partial<EvidenceEffect>;
 
@@ -27,16 +35,16 @@ const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Pro
   const marked = cardOnBench(onBench?.measurement);
   const [stops, setStops] = useState('');
   const [reads, setReads] = useState('');
-  const at = parseStops(stops);
-  const percent = parseNumber(reads);
-  const isWhole = at !== undefined && Number.isFinite(percent) && percent > -7 && percent < 110;
+  const read = readCardReading(stops, reads);
+  const isBegun = stops.trim() !== '' && reads.trim() !== '';
+  const wrong = isBegun && !read.ok ? read : undefined;
   return (
     <Form
       className="evidence-card"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!isWhole) return;
-        void onAdd(at, percent).then((isIn) => {
+        if (!read.ok) return;
+        void onAdd(read.value.stops, read.value.percent).then((isIn) => {
           if (!isIn) return;
           setStops('');
           setReads('');
@@ -50,7 +58,7 @@ const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Pro
           inputMode="text"
           value={stops}
           placeholder="+1"
-          isInvalid={stops.trim() !== '' && at === undefined}
+          isInvalid={wrong?.where === 'stops'}
           onChange={(event) => setStops(event.target.value)}
         />
       </Form.Group>
@@ -61,11 +69,11 @@ const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Pro
           inputMode="decimal"
           value={reads}
           placeholder="43.5"
-          isInvalid={reads.trim() !== '' && !(percent > -7 && percent < 110)}
+          isInvalid={wrong?.where === 'reads'}
           onChange={(event) => setReads(event.target.value)}
         />
       </Form.Group>
-      <Button type="submit" variant="outline-secondary" size="sm" disabled={!isWhole}>
+      <Button type="submit" variant="outline-secondary" size="sm" disabled={!read.ok}>
         {words.addCardReading}
       </Button>
       {marked !== undefined && (
@@ -79,6 +87,11 @@ const CardReading = ({ onAdd }: { onAdd: (stops: number, percent: number) => Pro
         >
           {words.cardOfTheFrame(marked.toFixed(1))}
         </Button>
+      )}
+      {wrong && (
+        <p className="field-error" role="alert">
+          {wrong.reason}
+        </p>
       )}
     </Form>
   );

@@ -2,7 +2,8 @@ import { type EvidenceItem } from '#core/profile/index.ts';
 import { cardEvidence, PRINTED_SIGMA, takesEvidence, type TakeReading } from '#core/profile/making.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { parseNumber, parseStops, printStops, printStopsDecimal } from '#core/units.ts';
 
 /** Exactness of a card read off a frame, signal fraction: of its codes, not of its light. Our own choice. */
 const FRAME_SIGMA = 0.002;
@@ -18,6 +19,22 @@ export const takesItem = (readings: readonly TakeReading[], id: string, day: str
 export const cardOnBench = (measurement: FrameMeasurement | undefined): number | undefined => {
   const card = measurement?.patches.find(({ patch }) => patch.kind === 'card');
   return card && measurement && 100 * codeToSignal(card.luma, measurement.coding);
+};
+
+/** What a waveform can show, % of signal: legal range with its room under and over. */
+const READABLE = [-7, 110] as const;
+
+/** A card's reading as it was typed, or the one sentence that says what is wrong. */
+export const readCardReading = (
+  stops: string,
+  reads: string,
+): Result<{ readonly stops: number; readonly percent: number }> => {
+  const at = parseStops(stops);
+  if (at === undefined) return failure('stops', 'Type where the card was, in stops over grey: +1 or −2 1/3.');
+  const percent = parseNumber(reads);
+  return percent > READABLE[0] && percent < READABLE[1]
+    ? success({ stops: at, percent })
+    : failure('reads', `Type what it reads, % of signal from ${READABLE[0]} to ${READABLE[1]}: 43.5.`);
 };
 
 /** A card read by hand. */
@@ -40,7 +57,7 @@ export const exactness = ({ readings }: EvidenceItem): string => {
     2,
   );
   const place = readings.some(({ series }) => series !== undefined)
-    ? 'steps told by their scatter'
+    ? 'places told by their scatter'
     : `placed to ±${spanOf(
         readings.map(({ placeSd = 0 }) => placeSd),
         2,

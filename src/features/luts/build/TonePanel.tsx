@@ -18,7 +18,7 @@ const MOST_PULL = 9;
 
 /** Where compressing may begin, with where it begins now. */
 const compressChoices = (now: number | undefined): number[] =>
-  [...new Set([0.6, COMPRESS_FROM.plain, 0.9, ...(now === undefined ? [] : [now])])].sort((a, b) => a - b);
+  [...new Set<number>([...COMPRESS_FROM.offered, ...(now === undefined ? [] : [now])])].sort((a, b) => a - b);
 
 /** Pull and tone scale of the LUT being built: presets, and each of their numbers by a slider. */
 export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: CompiledRecipe }) => {
