@@ -1,6 +1,6 @@
 // npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip.
-// Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `log`, `open` and `live`; `live 3600` lets the feed run for an
-// hour. Ends with 1 when a limit does not hold.
+// Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `pictures`, `log`, `open` and `live`; `live 3600` lets the
+// feed run for an hour, `pictures folder` takes its photographs in. Ends with 1 when a limit does not hold.
 import { mkdirSync } from 'node:fs';
 import { buildKernels, fail, installDebian, installPackages, nodeIsNew } from './ground.mjs';
 
@@ -25,6 +25,8 @@ if (asked('tasks')) await (await import('./bench-tasks.mjs')).benchTasks();
 if (asked('scopes')) await (await import('./bench-scopes.mjs')).benchScopes();
 if (asked('luts')) await (await import('./bench-luts.mjs')).benchLuts();
 if (asked('profiles')) await (await import('./bench-profiles.mjs')).benchProfiles();
+if (asked('pictures'))
+  await (await import('./bench-pictures.mjs')).benchPictures(wanted[wanted.indexOf('pictures') + 1]);
 if (asked('log')) await (await import('./bench-log.mjs')).benchLog();
 if (asked('open')) await (await import('./bench-open.mjs')).benchOpen();
 if (asked('live')) {

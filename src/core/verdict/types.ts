@@ -3,6 +3,7 @@ import type { Rect } from '../frame/frame.ts';
 import type { Distribution } from '../scopes/distribution.ts';
 import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 import type { Temperature } from '../colour/temperature.ts';
+import type { Profile } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 
 /** ring = holds, diamond = watch, hatched square = lost. */
@@ -56,6 +57,8 @@ export type VerdictInput = {
   readonly light?: Temperature;
   /** What is dialled, and in what the recording is made; without it not compared with the file. */
   readonly recorded?: Coding;
+  /** The camera's other profiles: what the picture may have been recorded with instead. */
+  readonly others?: readonly { readonly name: string; readonly profile: Profile }[];
   /** Only where the frames of a clip were measured. */
   readonly drift?: Drift;
 };

@@ -77,12 +77,19 @@ export const screenOnPlan = (pullStops: number, placement: number): string => {
 };
 
 export const mayBe = (kinds: readonly string[]): string =>
-  `It cannot have been recorded as it is set; it may be ${kinds.join(', or ')}. Look at how the file was made.`;
+  `It hardly was recorded as it is set. It may be ${kinds.join(', or ')}. Look at how the file was made.`;
 
-export const darkerThanBlack = (black: number): string => {
-  const under = `Darker than ${(100 * black).toFixed(0)} %, where this profile is black`;
-  return `${under}: a display picture, or another profile.`;
-};
+export const darkerThanBlack = (black: number): string =>
+  `This profile's black is at ${(100 * black).toFixed(0)} %: these ends are a finished picture's. Open the original.`;
+
+export const endsLie = (kind: string): string =>
+  `Its darkest and brightest tones lie where ${kind} has them. Compare with what was dialled.`;
+
+export const standsOn = (range: string): string =>
+  `Its darkest and brightest tones lie where this profile has them in ${range} range. Set that under the picture.`;
+
+export const FLAT_OR_LOG =
+  'Flat and without black under a finished profile. A flat scene looks so too: if it was none, it is log.';
 
 export const movesBy = (by: string, stops: number, mired: number | undefined): string => {
   const balance = mired === undefined ? '' : `, the balance ${mired.toFixed(0)} mired`;
@@ -94,5 +101,6 @@ export const fileAgainstCard = (told: string, meant: string, also: readonly stri
   return `The file has ${told}, the card ${meant}${more}. Check the camera’s menu or the card’s profile.`;
 };
 
-export const RANGE_HOLDS =
-  'Under 1 % of the picture outside what the profile can give, and the darkest tones not on the other range’s black.';
+export const KIND_HOLDS =
+  'Doubted where what is set is under 30 % likely, by the darkest and brightest tones and by what lies outside it. ' +
+  'Told where nothing else comes within a tenth. Limits of our own.';

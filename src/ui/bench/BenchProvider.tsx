@@ -13,6 +13,7 @@ import {
   useBench,
   useCard,
   useMuted,
+  useRecords,
   useSelection,
   useSession,
   useUrlIds,
@@ -77,8 +78,14 @@ const CardProvider = ({ children }: { children: ReactNode }) => {
 };
 
 const JudgementProvider = ({ children }: { children: ReactNode }) => {
-  const { placement } = useSelection().plan;
-  const { coding } = useSelection().camera;
+  const { plan, camera, profile } = useSelection();
+  const { placement } = plan;
+  const { coding } = camera;
+  const profiles = useRecords((records) => records.profiles);
+  const kit = useMemo(
+    () => ({ profileIds: camera.profileIds, setId: profile.id, profiles }),
+    [camera, profile, profiles],
+  );
   const { numbers, light } = useCard();
   const [muted] = useMuted();
   // What is measured of moving pictures comes several times a second: the page is drawn for it in slices, so that it
@@ -93,9 +100,9 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
   const verdicts = useMemo(
     () =>
       rules && measurement && distribution
-        ? rules(measurement, distribution, { numbers, placement, light, coding, kind, samples, muted })
+        ? rules(measurement, distribution, { numbers, placement, light, coding, kind, kit, samples, muted })
         : [],
-    [rules, measurement, distribution, numbers, placement, light, coding, kind, samples, muted],
+    [rules, measurement, distribution, numbers, placement, light, coding, kind, kit, samples, muted],
   );
   const isJudged = rules !== undefined && measurement !== undefined;
   const value = useMemo(

@@ -1,9 +1,11 @@
 import type { Temperature } from '#core/colour/temperature.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { compileProfile, type Profile } from '#core/profile/index.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { judgeFrame, type Drift, type Verdict } from '#core/verdict/index.ts';
+import type { ProfileRecord } from '#store/records/profile.ts';
 import type { ClipSample } from '#workers/judge/protocol.ts';
 import type { OpenFrame } from './session/state.ts';
 import type { StripSample } from './strip.ts';
@@ -20,19 +22,39 @@ export type JudgeContext = {
   /** How the camera records. */
   readonly coding?: Coding;
   readonly kind?: OpenFrame['kind'];
+  /** The camera's profiles and the one that is set: what a picture may have been recorded with instead. */
+  readonly kit?: {
+    readonly profileIds: readonly string[];
+    readonly setId: string;
+    readonly profiles: ReadonlyMap<string, ProfileRecord>;
+  };
   readonly samples?: readonly ClipSample[];
   readonly muted?: readonly string[];
 };
+
+const compiled = new WeakMap<ProfileRecord, Profile>();
+const compiledOnce = (record: ProfileRecord): Profile => {
+  const profile = compiled.get(record) ?? compileProfile(record.data);
+  compiled.set(record, profile);
+  return profile;
+};
+
+const othersOf = ({ profileIds, setId, profiles }: NonNullable<JudgeContext['kit']>) =>
+  profileIds.flatMap((id) => {
+    const record = id === setId ? undefined : profiles.get(id);
+    return record ? [{ name: record.name, profile: compiledOnce(record) }] : [];
+  });
 
 /** Every rule's word on a frame; only files are held against how the camera records. */
 export const judgementOf = (
   measurement: FrameMeasurement,
   distribution: Distribution,
-  { numbers, placement, light, coding, kind, samples, muted }: JudgeContext,
+  { numbers, placement, light, coding, kind, kit, samples, muted }: JudgeContext,
 ): Verdict[] => {
   const recorded = kind === 'still' || kind === 'clip' ? coding : undefined;
   const drift = samples && driftFigures(driftOf(samples, numbers, light), placement);
-  return judgeFrame({ measurement, distribution, numbers, placement, light, recorded, drift }, muted);
+  const others = kit && othersOf(kit);
+  return judgeFrame({ measurement, distribution, numbers, placement, light, recorded, others, drift }, muted);
 };
 
 /** What moved between the measured frames of a clip; undefined for fewer than two. */

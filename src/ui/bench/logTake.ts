@@ -147,7 +147,7 @@ const momentOf = (kind: OpenFrame['kind'], at: number | undefined): number | und
  * Picture, measurement and verdicts of one moment: what the worker holds when it is asked, and the card of
  * the press.
  */
-const lookNow = async ({ session, luts }: Services, { selection, card, muted }: Moment) => {
+const lookNow = async ({ session, luts, book }: Services, { selection, card, muted }: Moment) => {
   if (!session.getState().frame) return success(undefined);
   const lut = selection.monitors[0]?.lut;
   const brought = lut && (await luts.bring(lut));
@@ -170,6 +170,11 @@ const lookNow = async ({ session, luts }: Services, { selection, card, muted }: 
     light,
     coding: camera.coding,
     kind: frame.kind,
+    kit: {
+      profileIds: camera.profileIds,
+      setId: selection.profile.id,
+      profiles: book.getState().profiles,
+    },
     samples,
     muted,
   };
