@@ -29,6 +29,7 @@ const coreOrder = [
   'sensor',
   'kernels',
   'verdict',
+  'clips',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';
 const coreRules = coreOrder.map((folder, at) => ({
