@@ -81,4 +81,9 @@ export const MIGRATIONS: readonly Migration[] = [
           });
     },
   },
+  {
+    version: 7,
+    // The clips of a shoot, and of one camera.
+    stores: { clips: 'id, shootId, [shootId+cameraId]', cameraClocks: 'id, shootId' },
+  },
 ];

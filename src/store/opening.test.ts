@@ -25,9 +25,9 @@ const madeNewer = async (name: string): Promise<void> => {
   );
   today.close();
   const later = new Dexie(name);
-  later.version(77).stores({ ...stores, clips: 'id' });
+  later.version(77).stores({ ...stores, boards: 'id' });
   await later.open();
-  await later.table('clips').put({ id: 'one' });
+  await later.table('boards').put({ id: 'one' });
   later.close();
 };
 

@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini';
 import { gelSchema, lightSchema, monitorSchema, ndSetSchema } from './records/bag.ts';
 import { cameraSchema } from './records/camera.ts';
+import { cameraClockSchema, clipSchema } from './records/clip.ts';
 import { lutSchema, lutTextSchema } from './records/lut.ts';
 import { planSchema } from './records/plan.ts';
 import { profileSchema } from './records/profile.ts';
@@ -25,13 +26,15 @@ export const TABLES = {
   lutTexts: lutTextSchema,
   takes: takeSchema,
   thumbnails: thumbnailSchema,
+  clips: clipSchema,
+  cameraClocks: cameraClockSchema,
 } as const satisfies Record<string, z.ZodMiniType<{ id: string }>>;
 
 export type TableName = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>;
 
-/** Small tables, held in memory whole; takes, thumbnails and the texts of LUT files are asked for. */
+/** Small tables, held in memory whole; takes, clips, thumbnails and the texts of LUT files are asked for. */
 export const BOOK_TABLES = [
   'shoots',
   'setups',
@@ -44,5 +47,6 @@ export const BOOK_TABLES = [
   'gels',
   'monitors',
   'luts',
+  'cameraClocks',
 ] as const;
 export type BookTable = (typeof BOOK_TABLES)[number];

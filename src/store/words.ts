@@ -19,6 +19,8 @@ export const RECORD_WORDS: { readonly [T in TableName]: string } = {
   lutTexts: 'LUT file',
   takes: 'take',
   thumbnails: 'thumbnail',
+  clips: 'clip',
+  cameraClocks: 'camera clock',
 };
 
 /** Fields whose name in the code is not what the screens call them; every other one is spelled out. */

@@ -15,7 +15,7 @@ type Timed = ClipOnCard & { readonly startedAt: number };
 const isTimed = (clip: ClipOnCard): clip is Timed => clip.startedAt !== undefined;
 
 /** Clips with a start time, in its order. */
-export const timed = (clips: readonly ClipOnCard[]): readonly Timed[] =>
+const timed = (clips: readonly ClipOnCard[]): readonly Timed[] =>
   clips.filter(isTimed).sort((a, b) => a.startedAt - b.startedAt);
 
 /** Votes of every pair of clip and take for the bins of the offset under which one may be the other's. */

@@ -30,7 +30,7 @@ export const numberInName = (name: string): number | undefined => {
   return digits === undefined ? undefined : Number(digits);
 };
 
-export type Pair = {
+type Pair = {
   readonly clipId: string;
   readonly takeId: string;
   /** How likely, over all pairings and readings of the clock. */

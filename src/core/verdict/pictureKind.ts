@@ -15,9 +15,9 @@ export type Kind = {
 export type CodeCounts = { readonly histogram: ArrayLike<number>; readonly coding: Coding };
 
 /** Signal that noise and rounding may reach beyond what a profile gives. Our own. */
-export const SLACK = 0.015;
+const SLACK = 0.015;
 /** Share of the picture that may lie beyond. Our own. */
-export const BEYOND = 0.01;
+const BEYOND = 0.01;
 /** Share that counts as the darkest and as the brightest tones. */
 export const ENDS = 0.001;
 /** A finished picture may overshoot where its range has room: 109.5 % is the top code of legal range. */
@@ -31,7 +31,7 @@ const codeOfLevel = ({ histogram, coding }: CodeCounts, level: number) =>
   (level * (maxCode(coding.bitDepth) + 1)) / histogram.length;
 
 /** Share of the picture in codes that pass. */
-export const shareOf = (counts: CodeCounts, test: (code: number) => boolean): number => {
+const shareOf = (counts: CodeCounts, test: (code: number) => boolean): number => {
   let [inside, all] = [0, 0];
   for (let level = 0; level < counts.histogram.length; level += 1) {
     all += counts.histogram[level];
@@ -53,7 +53,7 @@ export const codeAtShare = (counts: CodeCounts, share: number): number => {
 };
 
 /** Share of the picture that a kind cannot have given. */
-export const outsideOf = (counts: CodeCounts, kind: Kind): number => {
+const outsideOf = (counts: CodeCounts, kind: Kind): number => {
   const coding: Coding = { bitDepth: counts.coding.bitDepth, range: kind.range };
   const [black, clip] = limitsOf(kind);
   const low = signalToCode(black - SLACK, coding);
@@ -139,10 +139,7 @@ const IMPOSSIBLE = 1e-4;
  * How likely each kind is, the first being what is set: by where its curve puts the darkest and the brightest tones
  * that pictures have, and by how much of the picture it cannot have given.
  */
-export const kindsOf = (
-  counts: CodeCounts,
-  [set, ...others]: readonly [Kind, ...Kind[]],
-): readonly KindFound[] => {
+const kindsOf = (counts: CodeCounts, [set, ...others]: readonly [Kind, ...Kind[]]): readonly KindFound[] => {
   const ends = endsOf(counts);
   const weighed = [set, ...others].map((kind) => {
     const outside = outsideOf(counts, kind);

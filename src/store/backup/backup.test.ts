@@ -4,7 +4,7 @@ import { strToU8, zipSync } from 'fflate';
 import { afterEach, describe, expect, it } from 'vitest';
 import { packed, unpacked } from '#workers/archive/handlers.ts';
 import type { Book } from '../book.ts';
-import type { Database } from '../database.ts';
+import { LATEST, type Database } from '../database.ts';
 import { allRecordsJson } from '../exports/allRecordsJson.ts';
 import { takesJson } from '../exports/takesJson.ts';
 import { openBooks } from '../fixtures/openBooks.ts';
@@ -219,7 +219,7 @@ describe('what is no back-up', () => {
     const document = {
       format: 'candelum-backup',
       version: 1,
-      schema: 6,
+      schema: LATEST,
       exportedAt: now.toISOString(),
       tables,
     };

@@ -2,6 +2,7 @@ import type { Database } from '../database.ts';
 import { LATEST } from '../database.ts';
 import { usedBy } from '../kitOfShoot.ts';
 import type { BookRecords } from '../mirror.ts';
+import { clipPictureIds } from '../records/clip.ts';
 import { TABLE_NAMES, type TableName } from '../tables.ts';
 import type { Archive, ArchiveFile } from '#workers/archive/protocol.ts';
 
@@ -30,6 +31,9 @@ const textName = (id: string) => `${TEXTS}${encodeURIComponent(id)}.txt`;
 const idIn = (name: string, folder: string) =>
   decodeURIComponent(name.slice(folder.length).replace(/\.\w+$/, ''));
 
+/** Tables whose rows say which shoot they belong to. */
+const OF_SHOOT: ReadonlySet<TableName> = new Set(['setups', 'subjects', 'takes', 'clips', 'cameraClocks']);
+
 /** Which rows belong to one shoot and what it uses; all where there is none. */
 const wanted = (
   book: BookRecords,
@@ -46,7 +50,7 @@ const wanted = (
     if (used.has(id)) profileIds.forEach((one) => used.add(one));
   return (table, row) => {
     if (table === 'shoots') return row.id === shootId;
-    if (table === 'setups' || table === 'subjects' || table === 'takes') return row.shootId === shootId;
+    if (OF_SHOOT.has(table)) return row.shootId === shootId;
     if (table === 'plans') return setups.has(String(row.setupId));
     return used.has(row.id);
   };
@@ -69,8 +73,14 @@ export const backupOf = async (
     tables[name] = rows.filter((row) => isWanted(name, row));
   }
   const files: ArchiveFile[] = [];
-  const takeIds = (tables.takes ?? []).map(({ id }) => id);
-  for (const picture of await database.rows('thumbnails').bulkGet(takeIds))
+  const clips = (tables.clips ?? []) as readonly (Row & { readonly pictures?: unknown })[];
+  const pictureIds = [
+    ...(tables.takes ?? []).map(({ id }) => id),
+    ...clips.flatMap(({ id, pictures }) =>
+      clipPictureIds({ id, pictures: Math.min(8, Number(pictures) || 0) }),
+    ),
+  ];
+  for (const picture of await database.rows('thumbnails').bulkGet(pictureIds))
     if (picture)
       files.push({ name: thumbnailName(picture.id), bytes: picture.png as Uint8Array<ArrayBuffer> });
   const lutIds = (tables.luts ?? []).map(({ id }) => id);

@@ -175,4 +175,6 @@ export const demoRecords = () => ({
   lutTexts: undefined,
   takes: demoTakes as unknown as TakeRecord[],
   thumbnails: undefined,
+  clips: undefined,
+  cameraClocks: undefined,
 });

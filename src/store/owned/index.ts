@@ -1,8 +1,10 @@
 import { ownEntry } from '#core/ownEntry.ts';
 import type { BookRecords } from '../book.ts';
+import { clipsOfShoot } from '../clips.ts';
 import type { Database } from '../database.ts';
 import type { Change, Edit } from '../edits.ts';
 import { freeNameAmong } from '../freeName.ts';
+import { clipPictureIds } from '../records/clip.ts';
 import { readRows } from '../setAside.ts';
 import type { RecordOf, TableName } from '../tables.ts';
 import { RECORD_WORDS } from '../words.ts';
@@ -29,7 +31,7 @@ export const heldBy = async <T extends OwnedTable>(
   table: T,
   record: RecordOf<T>,
 ): Promise<Held> => {
-  const { takesBy, hasText } = ownedOf(table);
+  const { takesBy, hasText, hasClips } = ownedOf(table);
   if (hasText) {
     const text = await database.rows('lutTexts').get(record.id);
     return { ...NONE_HELD, lutTexts: text ? [text] : [] };
@@ -37,8 +39,10 @@ export const heldBy = async <T extends OwnedTable>(
   if (!takesBy) return NONE_HELD;
   const rows: unknown[] = await database.table('takes').where(takesBy).equals(record.id).toArray();
   const { good } = readRows('takes', rows);
-  const pictures = await database.rows('thumbnails').bulkGet(good.map(({ id }) => id));
-  return { ...NONE_HELD, takes: good, thumbnails: pictures.filter((one) => one !== undefined) };
+  const clips = hasClips ? (await clipsOfShoot(database, record.id)).clips : [];
+  const ids = [...good.map(({ id }) => id), ...clips.flatMap(clipPictureIds)];
+  const pictures = (await database.rows('thumbnails').bulkGet(ids)).filter((one) => one !== undefined);
+  return { ...NONE_HELD, takes: good, thumbnails: pictures, clips };
 };
 
 const wordOf = (table: TableName, name: string) => `${RECORD_WORDS[table]} ${name}`;

@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini';
 import type { BookRecords } from '../book.ts';
 import type { Change } from '../edits.ts';
+import type { ClipRecord } from '../records/clip.ts';
 import type { LutTextRecord } from '../records/lut.ts';
 import type { TakeRecord, ThumbnailRecord } from '../records/take.ts';
 import type { RecordOf, TableName } from '../tables.ts';
@@ -9,10 +10,11 @@ import type { RecordOf, TableName } from '../tables.ts';
 export type Held = {
   readonly takes: readonly TakeRecord[];
   readonly thumbnails: readonly ThumbnailRecord[];
+  readonly clips: readonly ClipRecord[];
   readonly lutTexts: readonly LutTextRecord[];
 };
 
-export const NONE_HELD: Held = { takes: [], thumbnails: [], lutTexts: [] };
+export const NONE_HELD: Held = { takes: [], thumbnails: [], clips: [], lutTexts: [] };
 
 /** Makes ids that nobody has. */
 export type NewId = () => string;
@@ -22,6 +24,8 @@ export type Owned<T extends TableName> = {
   readonly table: T;
   /** The takes that belong to it, by which of their fields. */
   readonly takesBy?: 'id' | 'shootId' | 'setupId';
+  /** Whether the clips of its shoot belong to it. */
+  readonly hasClips?: boolean;
   /** Whether the text of a file belongs to it. */
   readonly hasText?: boolean;
   readonly nameOf: (record: RecordOf<T>) => string;

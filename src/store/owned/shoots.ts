@@ -7,6 +7,7 @@ import { plannedAlike, plansOf } from './setups.ts';
 export const shoots: Owned<'shoots'> = {
   table: 'shoots',
   takesBy: 'shootId',
+  hasClips: true,
   nameOf: ({ name }) => name,
   renamed: (shoot, name) => ({ ...shoot, name }),
   copy: (book, shoot, _held, { id, name }) => {
@@ -22,7 +23,7 @@ export const shoots: Owned<'shoots'> = {
       }),
     ];
   },
-  removal: (book, shoot, { takes, thumbnails }) => {
+  removal: (book, shoot, { takes, thumbnails, clips }) => {
     const setups = setupsOf(book, shoot.id);
     return [
       ...gone('shoots', [shoot]),
@@ -37,6 +38,11 @@ export const shoots: Owned<'shoots'> = {
       ),
       ...gone('takes', takes),
       ...gone('thumbnails', thumbnails),
+      ...gone('clips', clips),
+      ...gone(
+        'cameraClocks',
+        [...book.cameraClocks.values()].filter(({ shootId }) => shootId === shoot.id),
+      ),
     ];
   },
 };

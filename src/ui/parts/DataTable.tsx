@@ -99,6 +99,7 @@ export const DataTable = <Row extends object>({
   rowProps,
   className = 'figures',
   isBusy,
+  rowPx,
 }: Shown<Row> & {
   /** What the table is called. */
   label: string;
@@ -106,6 +107,8 @@ export const DataTable = <Row extends object>({
   rowKey: (row: Row) => string;
   className?: string;
   isBusy?: boolean;
+  /** Height of a row, where it is not one line of figures. */
+  rowPx?: number;
 }) => {
   const defined = useMemo(() => definitions(columns), [columns]);
   const table = useTable({
@@ -153,7 +156,13 @@ export const DataTable = <Row extends object>({
       </thead>
       <tbody>
         {isLong ? (
-          <LinesInSight rows={shown} columns={columns} rowProps={rowProps} scroll={() => scroll.current} />
+          <LinesInSight
+            rows={shown}
+            columns={columns}
+            rowProps={rowProps}
+            rowPx={rowPx}
+            scroll={() => scroll.current}
+          />
         ) : (
           shown.map((row) => <TableLine key={row.id} row={row} columns={columns} rowProps={rowProps} />)
         )}

@@ -4,19 +4,24 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import type { DrawnRow, Shown } from './column.ts';
 import { TableLine } from './TableLine.tsx';
 
-/** About the height of a row, px: what is not drawn is reckoned by it. */
+/** About the height of a row of figures, px: what is not drawn is reckoned by it. */
 const ROW_PX = 29;
 
 /** The rows of a long table that are in sight, and the height of those that are not. */
 export const LinesInSight = <Row extends object>({
   rows,
   scroll,
+  rowPx = ROW_PX,
   ...shown
-}: Shown<Row> & { rows: readonly DrawnRow<Row>[]; scroll: () => HTMLElement | null }) => {
+}: Shown<Row> & {
+  rows: readonly DrawnRow<Row>[];
+  scroll: () => HTMLElement | null;
+  rowPx?: number;
+}) => {
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: scroll,
-    estimateSize: () => ROW_PX,
+    estimateSize: () => rowPx,
     overscan: 12,
   });
   const items = virtual.getVirtualItems();

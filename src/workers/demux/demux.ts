@@ -13,7 +13,8 @@ import { MAX_PIXELS } from '#core/formats/opened.ts';
 import { tagsOfColour, type DecodedPicture } from '#core/formats/video.ts';
 import { ownEntry } from '#core/ownEntry.ts';
 import { failure, success, type Result } from '#core/result.ts';
-import type { FrameTimes, Undecodable } from './protocol.ts';
+import { clipFacts } from './facts.ts';
+import type { ClipFacts, FrameTimes, Undecodable } from './protocol.ts';
 
 /** The most frames whose times are kept: ten hours at 60 a second. */
 const MOST_FRAMES = 2_200_000;
@@ -97,6 +98,7 @@ const timesOf = async (track: InputVideoTrack, onFrame: () => void): Promise<Fra
 /** A clip whose container is open. */
 export type Container = {
   readonly times: FrameTimes;
+  readonly facts: ClipFacts;
   readonly frameAt: (n: number) => Promise<Result<DecodedPicture>>;
 };
 
@@ -160,6 +162,7 @@ export const openContainer = async (
     const { times } = found;
     if (times.length === 0)
       return shut(failure('track', 'The clip has a picture track without a frame in it: copy it again.'));
+    const facts = await clipFacts(file, input, track);
     const sink = new VideoSampleSink(track);
     const name = `${container}, ${codec}`;
     let run: { readonly samples: AsyncGenerator<VideoSample, void, unknown>; next: number } | undefined;
@@ -172,6 +175,7 @@ export const openContainer = async (
 
     return success({
       times: found,
+      facts,
       frameAt: async (n) => {
         try {
           if (run?.next !== n) {

@@ -1,4 +1,4 @@
-import { failure } from '#core/result.ts';
+import { failure, success } from '#core/result.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { openContainer, type Container } from './demux.ts';
 import type { DemuxJobs } from './protocol.ts';
@@ -14,7 +14,7 @@ export const demuxHandlers = (): Handlers<DemuxJobs> => {
       getsOn();
       const opened = await openContainer(file, getsOn);
       if (opened.ok) container = opened.value;
-      return { output: opened.ok ? { ok: true, value: opened.value.times } : opened };
+      return { output: opened.ok ? success({ ...opened.value.times, facts: opened.value.facts }) : opened };
     },
     frame: async ({ n }, { tell }) => {
       if (!container) return { output: failure('clip', 'No clip is open: open it again.') };

@@ -116,6 +116,19 @@ const throughRun = (frame: Frame, run: Run): Frame => {
   return { width: frame.width, height: frame.height, bitDepth: 10, range: 'full', r, g, b };
 };
 
+/** The picture as the monitor shows it, made small, as a PNG. */
+export const thumbnailOf = (
+  kernels: Kernels,
+  held: Held,
+  request: ThumbnailRequest,
+  monitoring?: CompiledMonitoring,
+): Uint8Array<ArrayBuffer> => {
+  const plain = { view: 'monitor', ramp: 'viridis', contours: false, rangeZebras: [] } as const;
+  const picture = paint(kernels, held, { ...request, ...plain }, monitoring);
+  const small = shrink(picture.rgba, picture.width, picture.height, request.width);
+  return writeRgbaPng(small.width, small.height, small.rgba) as Uint8Array<ArrayBuffer>;
+};
+
 /** The codes of a part of the frame, row by row; no more than can be looked at. */
 const codesIn = ({ frame, luma }: ReturnType<Holder['current']>, rect: Rect): CodeReadout[] => {
   const at = clampRect(rect, frame);
@@ -178,13 +191,6 @@ export const lookHandlers = (
     return { measurement, at, opening: source.get()?.opening ?? 0, picture: holder.count() };
   };
 
-  const thumbnailOf = (held: Held, request: ThumbnailRequest): Uint8Array<ArrayBuffer> => {
-    const plain = { view: 'monitor', ramp: 'viridis', contours: false, rangeZebras: [] } as const;
-    const picture = paint(kernels, held, { ...request, ...plain }, throughLut(request.through));
-    const small = shrink(picture.rgba, picture.width, picture.height, request.width);
-    return writeRgbaPng(small.width, small.height, small.rgba) as Uint8Array<ArrayBuffer>;
-  };
-
   return {
     measure: async (input) => ({ output: measured(input) }),
 
@@ -193,7 +199,7 @@ export const lookHandlers = (
       const now = measured(input);
       const { opening, picture } = now;
       const info = { ...infoOf(held.opened), opening, picture };
-      const png = thumbnailOf(held, thumbnail);
+      const png = thumbnailOf(kernels, held, thumbnail, throughLut(thumbnail.through));
       return { output: { ...now, info, png }, transfer: [png.buffer] };
     },
 

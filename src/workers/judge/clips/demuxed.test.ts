@@ -15,7 +15,7 @@ afterEach(() => clients.splice(0).forEach((client) => client.end()));
 const workerOf = (jobs: Partial<Handlers<DemuxJobs>>) => {
   const { worker, port, state } = channel();
   const rest: Handlers<DemuxJobs> = {
-    open: async () => ({ output: success({ times: Float64Array.of(0, 0.04, 0.08), last: 0.04 }) }),
+    open: async () => ({ output: success({ times: Float64Array.of(0, 0.04, 0.08), last: 0.04, facts: {} }) }),
     frame: async () => ({ output: failure('frame', 'none') }),
   };
   serve<DemuxJobs>(port, { ...rest, ...jobs });
@@ -68,7 +68,7 @@ describe('a clip taken apart in a worker of its own', () => {
           tell('reading', 0);
           await new Promise((resolve) => setTimeout(resolve, 25));
         }
-        return { output: success({ times: Float64Array.of(0), last: 0.04 }) };
+        return { output: success({ times: Float64Array.of(0), last: 0.04, facts: {} }) };
       },
     });
     // Longer than that in all, and each step far shorter: a busy machine must not seem to stand still.

@@ -57,9 +57,10 @@ export const openDemuxedClip = async (
     end();
     return opened;
   }
-  const { times, last } = opened.value;
+  const { times, last, facts } = opened.value;
   return success({
     info: { times, ...pace(times, last) },
+    facts,
     frameAt: async (n, options) => {
       const picture = await ask('frame', { n }, `frame ${n + 1}`);
       return picture.ok ? success(openedVideo(picture.value, options)) : picture;

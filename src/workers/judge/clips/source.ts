@@ -1,17 +1,20 @@
 import type { OpenedFrame, ReadingOptions } from '#core/formats/opened.ts';
 import type { Result } from '#core/result.ts';
+import type { ClipFacts } from '../../demux/protocol.ts';
 import type { ClipInfo } from '../protocol.ts';
 
 /** A clip whose frames are fetched one at a time; the file itself stays where it is. */
 export type ClipSource = {
   readonly info: ClipInfo;
+  /** What the container says of it; a Y4M says nothing. */
+  readonly facts?: ClipFacts;
   /** Frame n; `options` says how its codes are read. Its R'G'B' may still be to be made from its Y'CbCr. */
   readonly frameAt: (n: number, options: ReadingOptions) => Promise<Result<OpenedFrame>>;
   readonly close: () => void;
 };
 
 /** The same clip, its frames fetched one after the other whoever asks: a decoder does one thing at a time. */
-export const oneAtATime = ({ info, frameAt, close }: ClipSource): ClipSource => {
+export const oneAtATime = ({ info, facts, frameAt, close }: ClipSource): ClipSource => {
   let last: Promise<unknown> = Promise.resolve();
   const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
     const mine = last.then(job);
@@ -20,6 +23,7 @@ export const oneAtATime = ({ info, frameAt, close }: ClipSource): ClipSource => 
   };
   return {
     info,
+    facts,
     frameAt: (n, options) => inTurn(() => frameAt(n, options)),
     close: () => void inTurn(async () => close()),
   };

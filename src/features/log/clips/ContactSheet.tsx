@@ -1,0 +1,76 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRef } from 'react';
+import Button from 'react-bootstrap/Button';
+import { clipPictureIds } from '#store/records/clip.ts';
+import { useSize } from '#ui/parts/useSize.ts';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { words } from '#ui/wording/clips.ts';
+import { Thumbnail } from '../Thumbnail.tsx';
+import type { ClipLine } from './clipLines.ts';
+import { printOff, STATE_WORDS, troubleOf } from './clipWords.ts';
+import { useCircle } from './useCircle.ts';
+
+/** Least width of a picture and height of a row, px. */
+const [CELL_PX, ROW_PX] = [180, 158];
+
+const Cell = ({ line }: { line: ClipLine }) => {
+  const circle = useCircle();
+  const { clip, take, off, isHero, state } = line;
+  const ids = clipPictureIds(clip);
+  return (
+    <Button
+      variant="bare"
+      className={`sheet-cell${clip.circled ? ' clip-circled' : ''}`}
+      aria-pressed={clip.circled}
+      aria-label={words.circleClip(clip.file.name)}
+      title={troubleOf(line)}
+      onClick={() => circle(clip)}
+    >
+      <Thumbnail takeId={ids[ids.length >> 1] ?? ''} alt="" />
+      <span className="sheet-name">
+        <StateMark state={STATE_WORDS[state].mark} />
+        <span className="clip-file">{clip.file.name}</span>
+        {isHero && <span className="clip-hero">{words.hero}</span>}
+      </span>
+      <span className="quiet">
+        {take ? `${take.setup} ${take.number}` : words.noTake}
+        {off && <span className="num"> {printOff(off)}</span>}
+      </span>
+    </Button>
+  );
+};
+
+/** The clips as pictures, side by side; pressing one circles it. */
+export const ContactSheet = ({ lines, label }: { lines: readonly ClipLine[]; label: string }) => {
+  const scroll = useRef<HTMLDivElement>(null);
+  const [box, { width }] = useSize({ width: 800, height: 400 });
+  const across = Math.max(1, Math.floor(width / CELL_PX));
+  const virtual = useVirtualizer({
+    count: Math.ceil(lines.length / across),
+    getScrollElement: () => scroll.current,
+    estimateSize: () => ROW_PX,
+    overscan: 3,
+  });
+  return (
+    <div ref={scroll} className="sheet" tabIndex={0} role="group" aria-label={label}>
+      <div ref={box} style={{ height: virtual.getTotalSize() }} className="sheet-rows">
+        {virtual.getVirtualItems().map(({ key, index, start }) => (
+          <div
+            key={key}
+            className="sheet-row"
+            style={{
+              transform: `translateY(${start}px)`,
+              gridTemplateColumns: `repeat(${across}, minmax(0, 1fr))`,
+            }}
+          >
+            {lines.slice(index * across, (index + 1) * across).map((line) => (
+              <Cell key={line.clip.id} line={line} />
+            ))}
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+};

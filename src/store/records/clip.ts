@@ -1,0 +1,100 @@
+import * as z from 'zod/mini';
+import { atLeast, between, finite, idSchema, listOf, text, whole } from './common.ts';
+
+const share = between(0, 1);
+
+/** What the file says of itself. */
+const clipFactsSchema = z.object({
+  /** `QuickTime File Format, avc1.64001f`. */
+  container: text(0, 160),
+  size: z.tuple([finite, finite]),
+  bitDepth: finite,
+  range: z.enum(['legal', 'full']),
+  chroma: z.optional(z.enum(['4:4:4', '4:2:2', '4:2:0'])),
+  /** Transfer, primaries, matrix and range as tagged, in words. */
+  tags: z.optional(text(0, 160)),
+  exact: z.boolean(),
+  frames: atLeast(0),
+  seconds: atLeast(0),
+  rate: atLeast(0),
+  variable: z.boolean(),
+  rotation: z.optional(finite),
+  /** Start by the camera's clock, ISO 8601, UTC. */
+  startedAt: z.optional(z.iso.datetime()),
+  timecode: z.optional(text(0, 20)),
+  reel: z.optional(text(0, 80)),
+});
+export type ClipFactsRecord = z.infer<typeof clipFactsSchema>;
+
+/** What was measured on a frame: stops of its mean over grey, the share that clips, the cast of a marked neutral. */
+const clipSampleSchema = z.object({
+  frame: finite,
+  /** Seconds from the start. */
+  at: finite,
+  meanStops: finite,
+  clippedAll: share,
+  cardStops: z.optional(finite),
+  mired: z.optional(finite),
+});
+
+/** What was found in a clip, all its measured frames together. */
+const clipFoundSchema = z.object({
+  samples: listOf(clipSampleSchema, 1, 60),
+  /** Shares a half stop from -10 to +10, mean of the frames. */
+  distribution: listOf(share, 0, 80),
+  meanStops: finite,
+  cardStops: z.optional(finite),
+  clippedAll: share,
+  clippedSome: share,
+  underFloor: share,
+  mired: z.optional(finite),
+  /** Highest less lowest within the clip. */
+  driftStops: finite,
+  driftMired: z.optional(finite),
+  /** What the codes say against the profile or the range that was planned. */
+  doubt: z.optional(text(0, 120)),
+  /** It ends before its end. */
+  cutShort: z.optional(text(0, 300)),
+});
+export type ClipFound = z.infer<typeof clipFoundSchema>;
+
+/** A clip on a camera's card. The file itself is never stored. */
+export const clipSchema = z.object({
+  id: idSchema,
+  shootId: idSchema,
+  cameraId: idSchema,
+  file: z.object({
+    name: text(1, 400),
+    bytes: atLeast(0),
+    /** Last written, ISO 8601, UTC. */
+    writtenAt: z.iso.datetime(),
+  }),
+  /** Waiting for its survey, surveyed, or left out with the reason. */
+  state: z.enum(['waiting', 'surveyed', 'leftOut']),
+  problem: z.optional(text(0, 400)),
+  facts: z.optional(clipFactsSchema),
+  found: z.optional(clipFoundSchema),
+  /** The take that it is; by hand it stays whatever the pairing finds. */
+  take: z.optional(
+    z.object({ id: z.optional(idSchema), by: z.enum(['found', 'hand']), probability: z.optional(share) }),
+  ),
+  circled: z.boolean(),
+  notes: text(0, 4000),
+  /** Thumbnails kept under `<id>-0` and on. */
+  pictures: whole(0, 8),
+});
+export type ClipRecord = z.infer<typeof clipSchema>;
+
+/** How a camera's clock stood against ours on a shoot, where it was set by hand. */
+export const cameraClockSchema = z.object({
+  id: idSchema,
+  shootId: idSchema,
+  cameraId: idSchema,
+  /** Camera's clock less ours, seconds. */
+  offset: finite,
+});
+
+export const cameraClockId = (shootId: string, cameraId: string): string => `${shootId}:${cameraId}`;
+/** Ids of a clip's thumbnails. */
+export const clipPictureIds = ({ id, pictures }: Pick<ClipRecord, 'id' | 'pictures'>): readonly string[] =>
+  Array.from({ length: pictures }, (_, n) => `${id}-${n}`);

@@ -1,0 +1,250 @@
+import { createStore } from 'zustand/vanilla';
+import type { Profile, ProfileData } from '#core/profile/index.ts';
+import type { ClockReading } from '#core/clips/types.ts';
+import {
+  clipOfFile,
+  clipsOfShoot,
+  MOST_CLIPS,
+  waitingClip,
+  writeSurvey,
+  type FileSeen,
+} from '#store/clips.ts';
+import type { Database } from '#store/database.ts';
+import { cameraClockId, type ClipRecord } from '#store/records/clip.ts';
+import { failureWords } from '#store/words.ts';
+import type { Client } from '#workers/rpc/client.ts';
+import type { SurveyJobs } from '#workers/survey/protocol.ts';
+import { createCardPairing, type OneCamera } from './cardPairing.ts';
+import { surveyed, type SurveyCard } from './clipFound.ts';
+import { takenWords } from './surveyWords.ts';
+
+/** Clips looked at side by side. */
+const AT_ONCE = 2;
+const THUMBNAIL_WIDTH = 240;
+
+/** Whose clips are taken in. */
+export type CardOf = OneCamera & {
+  /** The set-up whose plan they are measured by until they have a take. */
+  readonly setupId: string;
+};
+
+type Waiting = CardOf & { readonly id: string; readonly file: File };
+
+export type CardSurveyState = {
+  /** Clips that wait, in their order. */
+  readonly waiting: readonly Waiting[];
+  /** Share of each clip that is being looked at, by its id. */
+  readonly running: Readonly<Record<string, number>>;
+  /** Since the queue was last empty. */
+  readonly done: number;
+  readonly failed: number;
+  /** When the first of them began, ms; undefined while nothing runs. */
+  readonly since?: number;
+  readonly isPaused: boolean;
+  /** What was left out of what was taken in, in a sentence. */
+  readonly note?: string;
+  /** How each camera's clock was read last, by shoot and camera. */
+  readonly clocks: Readonly<Record<string, readonly ClockReading[]>>;
+};
+
+const NOTHING: CardSurveyState = {
+  waiting: [],
+  running: {},
+  done: 0,
+  failed: 0,
+  isPaused: false,
+  clocks: {},
+};
+
+type Parts = {
+  readonly database: Database;
+  readonly start: () => Client<SurveyJobs>;
+  /** The card that a camera's clips are measured by; undefined where the camera or shoot is gone. */
+  readonly cardOf: (of: CardOf) => SurveyCard | undefined;
+  readonly newId: () => string;
+  readonly now: () => number;
+};
+
+/** Endings of files that hold clips. */
+const CLIP_NAME = /\.(mov|mp4|m4v|mkv|webm|mxf|avi|mts|m2ts|mpg|mpeg|ts|y4m)$/i;
+
+const seen = ({ name, size, lastModified }: File): FileSeen => ({
+  name: name.slice(0, 400),
+  bytes: size,
+  writtenAt: new Date(lastModified).toISOString(),
+});
+
+/** A compiled profile as data: functions do not travel. */
+const dataOf = ({ transfer: _t, signalAt: _s, stopsAt: _a, clipSignal: _c, ...data }: Profile): ProfileData =>
+  data;
+
+/** What a worker is asked of a clip, by the card of its camera. */
+const surveyInput = (file: File, { numbers, coding }: SurveyCard): SurveyJobs['survey']['input'] => {
+  const { clipStops, floorStops, pullStops } = numbers;
+  const profile = dataOf(numbers.profile);
+  return {
+    file,
+    reading: { range: coding?.range ?? 'legal' },
+    profile,
+    clipStops,
+    floorStops,
+    patches: [],
+    thumbnails: { profile, pullStops, width: THUMBNAIL_WIDTH },
+  };
+};
+
+/** Chosen files against the clips that are known: what is new, what is to be looked at, what was looked at already. */
+const sortedOut = (
+  chosen: readonly File[],
+  known: readonly ClipRecord[],
+  {
+    of,
+    isAsked,
+    newId,
+  }: { readonly of: CardOf; readonly isAsked: (id: string) => boolean; readonly newId: () => string },
+) => {
+  const clips = chosen.filter(({ name }) => CLIP_NAME.test(name));
+  const fresh: ClipRecord[] = [];
+  const [wanted, there]: [Waiting[], Waiting[]] = [[], []];
+  let over = 0;
+  for (const file of clips) {
+    const held = clipOfFile(known, seen(file)) ?? clipOfFile(fresh, seen(file));
+    if (!held && known.length + fresh.length >= MOST_CLIPS) {
+      over += 1;
+      continue;
+    }
+    const clip = held ?? waitingClip(newId(), of, seen(file));
+    if (!held) fresh.push(clip);
+    const isThrough = clip.state === 'surveyed' || isAsked(clip.id) || fresh.includes(held as ClipRecord);
+    (isThrough ? there : wanted).push({ ...of, id: clip.id, file, cameraId: clip.cameraId });
+  }
+  const others = chosen.length - clips.length;
+  const words = takenWords({ others, there: there.length, over, wanted: wanted.length });
+  return { fresh, wanted, there, words };
+};
+
+/**
+ * Surveys the clips of cameras' cards in the background, two at a time; what is found is written as it comes. The
+ * files stay where they are: after a reload the same folder is chosen again, and only what is missing is looked at.
+ */
+export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts) => {
+  const store = createStore<CardSurveyState>(() => NOTHING);
+  const { getState: get, setState: set } = store;
+  /** Workers that have nothing to do. */
+  let free: Client<SurveyJobs>[] = [];
+  const stops = new Map<string, AbortController>();
+  const files = new Map<string, File>();
+  const isAsked = (id: string) => id in get().running || get().waiting.some((one) => one.id === id);
+
+  const settle = (id: string, how: 'done' | 'failed' | 'stopped') => {
+    stops.delete(id);
+    set(({ running: { [id]: _gone, ...running }, done, failed }) => ({
+      running,
+      done: done + (how === 'done' ? 1 : 0),
+      failed: failed + (how === 'failed' ? 1 : 0),
+    }));
+  };
+
+  const leaveOut = async (id: string, problem: string) => {
+    await writeSurvey(database, id, { state: 'leftOut', problem: problem.slice(0, 400) }, []);
+    settle(id, 'failed');
+  };
+
+  const survey = async ({ id, file, ...of }: Waiting, client: Client<SurveyJobs>) => {
+    const card = cardOf(of);
+    if (!card) return settle(id, 'stopped');
+    const stop = new AbortController();
+    stops.set(id, stop);
+    const outcome = await client.call('survey', surveyInput(file, card), {
+      signal: stop.signal,
+      onProgress: ({ fraction }) => set(({ running }) => ({ running: { ...running, [id]: fraction } })),
+    });
+    if (outcome.state === 'cancelled') return settle(id, 'stopped');
+    if (outcome.state === 'failed') return leaveOut(id, outcome.reason);
+    if (!outcome.output.ok) return leaveOut(id, outcome.output.reason);
+    try {
+      await writeSurvey(database, id, surveyed(outcome.output.value, card), outcome.output.value.thumbnails);
+      settle(id, 'done');
+    } catch (error) {
+      await leaveOut(id, `What was found could not be written: ${failureWords(error)}.`);
+    }
+  };
+
+  const pairing = createCardPairing({ database, start });
+  /** Pairs what a camera has; by itself when its clips are through, and when it is asked for. */
+  const pair = async (of: OneCamera): Promise<void> => {
+    try {
+      const clock = await pairing.pair(of);
+      if (clock)
+        set(({ clocks }) => ({ clocks: { ...clocks, [cameraClockId(of.shootId, of.cameraId)]: clock } }));
+    } catch (error) {
+      set({ note: `Clips and takes could not be paired: ${failureWords(error)}.` });
+    }
+  };
+
+  const touched = new Map<string, CardOf>();
+  /** All that was asked for is through: workers end, for they hold the memory of the largest picture they saw. */
+  const rest = () => {
+    free.forEach((client) => client.end());
+    free = [];
+    set({ since: undefined });
+    const through = [...touched.values()];
+    touched.clear();
+    through.forEach((of) => void pair(of));
+  };
+
+  const go = (): void => {
+    const { waiting, isPaused, running } = get();
+    const busy = Object.keys(running).length;
+    if (waiting.length === 0 && busy === 0) return rest();
+    const [first, ...others] = waiting;
+    if (isPaused || !first || busy >= AT_ONCE) return;
+    const client = free.pop() ?? start();
+    set((before) => ({
+      waiting: others,
+      running: { ...before.running, [first.id]: 0 },
+      ...(before.since === undefined ? { since: now(), done: 0, failed: 0 } : {}),
+    }));
+    touched.set(cameraClockId(first.shootId, first.cameraId), first);
+    void survey(first, client)
+      .catch((error: unknown) => leaveOut(first.id, `It could not be surveyed: ${failureWords(error)}.`))
+      .catch(() => settle(first.id, 'failed'))
+      .finally(() => {
+        free.push(client);
+        go();
+      });
+    go();
+  };
+
+  return Object.assign(store, {
+    /** Takes files in: new ones become clips, known ones that still wait or were left out are looked at again. */
+    take: async (chosen: readonly File[], of: CardOf): Promise<void> => {
+      const { clips: known } = await clipsOfShoot(database, of.shootId);
+      const { fresh, wanted, there, words } = sortedOut(chosen, known, { of, isAsked, newId });
+      for (const { id, file } of [...there, ...wanted]) files.set(id, file);
+      await database.rows('clips').bulkAdd(fresh);
+      set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: words }));
+      go();
+    },
+    /** The file of a clip, if it was chosen in this window. */
+    fileOf: (id: string) => files.get(id),
+    pause: () => set({ isPaused: true }),
+    goOn: () => {
+      set({ isPaused: false });
+      go();
+    },
+    /** Gives up what waits and what runs; the clips stay, and wait. */
+    cancel: () => {
+      set({ waiting: [], isPaused: false, note: undefined });
+      stops.forEach((stop) => stop.abort());
+    },
+    pair,
+    end: () => {
+      stops.forEach((stop) => stop.abort());
+      free.forEach((client) => client.end());
+      pairing.end();
+    },
+  });
+};
+
+export type CardSurvey = ReturnType<typeof createCardSurvey>;
