@@ -1,5 +1,5 @@
 // npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip.
-// Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `pictures`, `log`, `open` and `live`; `live 3600` lets the
+// Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `pictures`, `log`, `clips`, `open` and `live`; `live 3600` lets the
 // feed run for an hour, `pictures folder` takes its photographs in. Ends with 1 when a limit does not hold.
 import { mkdirSync } from 'node:fs';
 import { buildKernels, fail, installDebian, installPackages, nodeIsNew } from './ground.mjs';
@@ -28,6 +28,7 @@ if (asked('profiles')) await (await import('./bench-profiles.mjs')).benchProfile
 if (asked('pictures'))
   await (await import('./bench-pictures.mjs')).benchPictures(wanted[wanted.indexOf('pictures') + 1]);
 if (asked('log')) await (await import('./bench-log.mjs')).benchLog();
+if (asked('clips')) await (await import('./bench-clips.mjs')).benchClips();
 if (asked('open')) await (await import('./bench-open.mjs')).benchOpen();
 if (asked('live')) {
   const seconds = Number(wanted[wanted.indexOf('live') + 1]);

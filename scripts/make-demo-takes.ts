@@ -1,5 +1,7 @@
-// npm run takes: logs the demo's takes through the simulated camera: src/store/demo/takes.json and public/demo/takes.
+// npm run takes: logs the demo's takes through the simulated camera, and records and surveys a clip of each:
+// src/store/demo/takes.json, clips.json and public/demo/takes.
 // Needs the scenes. Deterministic: same scenes, same code, same takes.
+import type { Patch } from '#core/scopes/measure.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { sceneFiles, type StageSceneId } from '#store/demo/scenes.ts';
@@ -10,6 +12,10 @@ import { judgementOf } from '#ui/bench/judgement.ts';
 import { takeOf } from '#ui/bench/logTake.ts';
 import { bodyOf, knobsOfCard, settingsOfKnobs, type Knobs } from '#ui/stage/stageModel.ts';
 import { patchesOfTruth } from '#ui/stage/stageStart.ts';
+import { surveyed } from '#ui/bench/clips/clipFound.ts';
+import { clipSchema } from '#store/records/clip.ts';
+import { waitingClip } from '#store/clips.ts';
+import { surveyHandlers } from '#workers/survey/handlers.ts';
 import { judgeHandlers } from '#workers/judge/handlers.ts';
 import { plainContext as context } from '#workers/rpc/fixtures/context.ts';
 
@@ -102,6 +108,68 @@ const SHOTS: readonly Shot[] = [
 const book = demoBook();
 const read = (path: string) => new Uint8Array(readFileSync(`public${path}`)).buffer as ArrayBuffer;
 
+/** Width of the recordings, and their length. */
+const WIDTH = 640;
+const FRAMES = 150;
+/** What the cameras' clocks are off, seconds: nobody set them alike. */
+const CLOCKS: Readonly<Record<string, number>> = {
+  'a-cam': 3705,
+  'b-cam': -42,
+  'air-cam': 7200,
+  'small-cam': 11,
+};
+const counted = new Map<string, number>();
+
+/** A clip of a take as the simulated camera records it, taken in and surveyed like any other. */
+const recorded = async (
+  shot: Shot,
+  jobs: ReturnType<typeof judgeHandlers>,
+  {
+    selection,
+    exposure,
+    patches,
+  }: {
+    readonly selection: ReturnType<typeof demoSelection>;
+    readonly exposure: Parameters<ReturnType<typeof judgeHandlers>['expose']>[0];
+    readonly patches: readonly Patch[];
+  },
+) => {
+  const { output: remembered } = await jobs.remember({ patches }, context);
+  const { output: clip } = await jobs.clip({ ...exposure, frames: FRAMES, rate: [25, 1] }, context);
+  if (!clip.ok) throw new Error(clip.reason);
+  const numbers = cardNumbersOf(selection);
+  const { clipStops, floorStops, pullStops } = numbers;
+  const profile = selection.profile.data;
+  const { output: found } = await surveyHandlers(PLAIN).survey(
+    {
+      file: new Blob([clip.value.bytes]),
+      reading: { range: selection.camera.coding.range },
+      remembered,
+      profile,
+      clipStops,
+      floorStops,
+      patches: [],
+      thumbnails: { profile, pullStops, width: 160 },
+    },
+    context,
+  );
+  if (!found.ok) throw new Error(found.reason);
+  const { camera, shoot, plan } = selection;
+  const number = (counted.get(camera.id) ?? 3) + 1;
+  counted.set(camera.id, number);
+  const id = `demo-clip-${shot.setup}-${shot.camera}-${shot.number}`;
+  const writtenAt = new Date(Date.parse(shot.at) + 1000 * ((CLOCKS[camera.id] ?? 0) - 3)).toISOString();
+  const name = `${camera.name[0]}${String(number).padStart(4, '0')}.y4m`;
+  const file = { name, bytes: clip.value.bytes.length, writtenAt };
+  found.value.thumbnails.forEach((png, n) => writeFileSync(`public/demo/takes/${id}-${n}.png`, png));
+  const card = { numbers, placement: plan.placement, light: dialledLight(selection) };
+  return clipSchema.parse({
+    ...waitingClip(id, { shootId: shoot.id, cameraId: camera.id }, file),
+    ...surveyed(found.value, card, true),
+    pictures: found.value.thumbnails.length,
+  });
+};
+
 const logged = async (shot: Shot) => {
   const jobs = judgeHandlers(PLAIN, PLAIN);
   const files = sceneFiles(shot.scene);
@@ -154,16 +222,34 @@ const logged = async (shot: Shot) => {
   const source = { selection, numbers, frame, measurement, distribution, verdicts };
   const take = { ...takeOf(source, new Date(shot.at), id), number: shot.number };
   writeFileSync(`public/demo/takes/${id}.png`, captured.png);
-  return takeSchema.parse({ ...take, notes: shot.notes, circled: shot.circled ?? false });
+  const exposure = { body: bodyOf(selection.camera, book), settings, seed: shot.number };
+  const clip = await recorded(shot, jobs, {
+    selection,
+    exposure: {
+      ...exposure,
+      seconds: shot.seconds ?? 0,
+      width: WIDTH,
+      spotting: { mode: 'whole', x: 0.5, y: 0.5 },
+      bias: 0,
+    },
+    patches,
+  });
+  return {
+    take: takeSchema.parse({ ...take, notes: shot.notes, circled: shot.circled ?? false }),
+    clip: { ...clip, take: { id, by: 'found' as const, probability: 1 } },
+  };
 };
 
 rmSync('public/demo/takes', { recursive: true, force: true });
 mkdirSync('public/demo/takes', { recursive: true });
 const takes = [];
+const clips = [];
 for (const shot of SHOTS) {
-  const take = await logged(shot);
+  const { take, clip } = await logged(shot);
+  clips.push(clip);
   const found = take.measured?.cardOffset;
   console.log(`${take.id}: card ${found === undefined ? 'not read' : `${found.toFixed(2)} off the plan`}`);
   takes.push(take);
 }
+writeFileSync('src/store/demo/clips.json', `${JSON.stringify(clips, undefined, 1)}\n`);
 writeFileSync('src/store/demo/takes.json', `${JSON.stringify(takes, undefined, 1)}\n`);

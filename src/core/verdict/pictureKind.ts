@@ -61,11 +61,14 @@ const outsideOf = (counts: CodeCounts, kind: Kind): number => {
   return shareOf(counts, (code) => code < low || code > high);
 };
 
-/** Where the darkest and the brightest tones of pictures lie, stops from grey: mean and deviation. Our own. */
-const DARK_STOPS = { mean: -6.5, spread: 2.5 } as const;
-const BRIGHT_STOPS = { mean: 2.8, spread: 1.3 } as const;
-/** Deviation of an end by noise, in codes of 8 bit; and what is held possible anywhere, a code of 8 bit. */
-const END_NOISE = 1;
+/**
+ * Where the darkest and the brightest tones of pictures lie, stops from grey, mean and deviation; and what noise takes
+ * them off that, in codes of 8 bit: more at the dark end, where a thousandth of a noisy black lies three deviations
+ * under it. Our own.
+ */
+const DARK = { mean: -6.5, spread: 2.5, noise: 3 } as const;
+const BRIGHT = { mean: 2.8, spread: 1.3, noise: 1 } as const;
+/** What is held possible at any code. */
 const ANYWHERE = 2e-4;
 
 const encodeOf = ({ profile, range }: Kind) => {
@@ -78,15 +81,14 @@ const encodeOf = ({ profile, range }: Kind) => {
 const likelihoodAt = (
   kind: Kind,
   code8: number,
-  { mean, spread }: { mean: number; spread: number },
+  { mean, spread, noise }: typeof DARK | typeof BRIGHT,
 ): number => {
   const encode = encodeOf(kind);
   let [sum, weights] = [0, 0];
   for (let z = -3; z <= 3.001; z += 0.1) {
     const weight = Math.exp(-(z * z) / 2);
     const code = signalToCode(encode(mean + z * spread), { bitDepth: 8, range: kind.range });
-    sum +=
-      (weight * Math.exp(-(((code8 - code) / END_NOISE) ** 2) / 2)) / (END_NOISE * Math.sqrt(2 * Math.PI));
+    sum += (weight * Math.exp(-(((code8 - code) / noise) ** 2) / 2)) / (noise * Math.sqrt(2 * Math.PI));
     weights += weight;
   }
   return sum / weights + ANYWHERE;
@@ -96,7 +98,7 @@ const likelihoodAt = (
 const WALL = 0.01;
 const WALL_CODES = 0.5;
 /** How much less likely it is that they stand elsewhere than on a kind's black. Our own. */
-const STRAY_WALL = 0.05;
+const STRAY_WALL = 0.01;
 
 type Ends = { readonly dark: number; readonly bright: number; readonly isOnWall: boolean };
 
@@ -111,11 +113,7 @@ const endsOf = (counts: CodeCounts): Ends => {
 const likelihoodOf = (kind: Kind, { dark, bright, isOnWall }: Ends): number => {
   const black = signalToCode(limitsOf(kind)[0], { bitDepth: 8, range: kind.range });
   const isStray = isOnWall && Math.abs(dark - black) > 1;
-  return (
-    likelihoodAt(kind, dark, DARK_STOPS) *
-    likelihoodAt(kind, bright, BRIGHT_STOPS) *
-    (isStray ? STRAY_WALL : 1)
-  );
+  return likelihoodAt(kind, dark, DARK) * likelihoodAt(kind, bright, BRIGHT) * (isStray ? STRAY_WALL : 1);
 };
 
 export type KindFound = {
@@ -155,7 +153,7 @@ const kindsOf = (counts: CodeCounts, [set, ...others]: readonly [Kind, ...Kind[]
 
 /** Kinds less likely than the best by this are left out of the answer; what is set is doubted under `DOUBTED`. */
 const FAR_BEHIND = 0.1;
-const DOUBTED = 0.3;
+const DOUBTED = 0.2;
 
 /**
  * What a picture is, in one judgement: as it is set, or what it may be instead. More than one is an answer too: it

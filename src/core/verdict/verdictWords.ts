@@ -102,5 +102,5 @@ export const fileAgainstCard = (told: string, meant: string, also: readonly stri
 };
 
 export const KIND_HOLDS =
-  'Doubted where what is set is under 30 % likely, by the darkest and brightest tones and by what lies outside it. ' +
+  'Doubted where what is set is under 20 % likely, by the darkest and brightest tones and by what lies outside it. ' +
   'Told where nothing else comes within a tenth. Limits of our own.';

@@ -2,7 +2,9 @@ import { ND_UNITS } from '#core/exposure/nd.ts';
 import { demoLuts } from './luts.ts';
 import { demoGels, demoLights, demoMonitors, demoNdSets } from './bag.ts';
 import { demoCameras } from './cameras.ts';
+import demoClips from './clips.json' with { type: 'json' };
 import demoTakes from './takes.json' with { type: 'json' };
+import type { ClipRecord } from '../records/clip.ts';
 import type { TakeRecord } from '../records/take.ts';
 import { planId, type PlanRecord } from '../records/plan.ts';
 import { demoSetups, SHOOT } from './setups.ts';
@@ -175,6 +177,6 @@ export const demoRecords = () => ({
   lutTexts: undefined,
   takes: demoTakes as unknown as TakeRecord[],
   thumbnails: undefined,
-  clips: undefined,
+  clips: demoClips as unknown as ClipRecord[],
   cameraClocks: undefined,
 });

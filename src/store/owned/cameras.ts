@@ -1,6 +1,6 @@
 import { gone, turned, type Owned } from './owned.ts';
 
-/** A camera with its plans. Takes stay in the log: they carry the card they were shot by. */
+/** A camera with its plans. Takes and clips stay in the log: what they were shot by stands on them. */
 export const cameras: Owned<'cameras'> = {
   table: 'cameras',
   nameOf: ({ name }) => name,
@@ -10,6 +10,10 @@ export const cameras: Owned<'cameras'> = {
     ...gone(
       'plans',
       [...book.plans.values()].filter(({ cameraId }) => cameraId === camera.id),
+    ),
+    ...gone(
+      'cameraClocks',
+      [...book.cameraClocks.values()].filter(({ cameraId }) => cameraId === camera.id),
     ),
     ...turned(
       'setups',

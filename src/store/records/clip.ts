@@ -48,6 +48,8 @@ const clipFoundSchema = z.object({
   clippedSome: share,
   underFloor: share,
   mired: z.optional(finite),
+  /** Marks that were looked for: in how many of the measured frames each was found, and the least fit, up to 1. */
+  marks: z.optional(z.object({ frames: atLeast(0), score: z.optional(share) })),
   /** Highest less lowest within the clip. */
   driftStops: finite,
   driftMired: z.optional(finite),

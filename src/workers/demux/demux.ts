@@ -3,7 +3,6 @@ import {
   BlobSource,
   EncodedPacketSink,
   Input,
-  VideoSampleSink,
   type InputVideoTrack,
   type VideoSample,
 } from 'mediabunny';
@@ -14,6 +13,7 @@ import { tagsOfColour, type DecodedPicture } from '#core/formats/video.ts';
 import { ownEntry } from '#core/ownEntry.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { clipFacts } from './facts.ts';
+import { notDecoded, samplesOf } from './samples.ts';
 import type { ClipFacts, FrameTimes, Undecodable } from './protocol.ts';
 
 /** The most frames whose times are kept: ten hours at 60 a second. */
@@ -99,6 +99,8 @@ const timesOf = async (track: InputVideoTrack, onFrame: () => void): Promise<Fra
 export type Container = {
   readonly times: FrameTimes;
   readonly facts: ClipFacts;
+  /** Frames that will be asked for next, rising. */
+  readonly expect: (frames: readonly number[]) => Promise<void>;
   readonly frameAt: (n: number) => Promise<Result<DecodedPicture>>;
 };
 
@@ -163,46 +165,21 @@ export const openContainer = async (
     if (times.length === 0)
       return shut(failure('track', 'The clip has a picture track without a frame in it: copy it again.'));
     const facts = await clipFacts(file, input, track);
-    const sink = new VideoSampleSink(track);
     const name = `${container}, ${codec}`;
-    let run: { readonly samples: AsyncGenerator<VideoSample, void, unknown>; next: number } | undefined;
-
-    const leave = async () => {
-      const was = run;
-      run = undefined;
-      await was?.samples.return();
-    };
-
+    const { sampleAt, expect } = samplesOf(track, times, progress.frame);
     return success({
       times: found,
       facts,
+      expect,
       frameAt: async (n) => {
+        const sample = await sampleAt(n);
+        if (!sample.ok) return sample;
         try {
-          if (run?.next !== n) {
-            await leave();
-            run = { samples: sink.samples(times[n]), next: n };
-          }
-          const { value: sample, done } = await run.samples.next();
-          run.next = n + 1;
-          if (done || !sample) {
-            await leave();
-            return failure(
-              `frame ${n + 1}`,
-              'The clip ends before this frame: it may be cut short, copy it again.',
-            );
-          }
-          try {
-            return await pictureOf(sample, name, told, tags);
-          } finally {
-            sample.close();
-          }
+          return await pictureOf(sample.value, name, told, tags);
         } catch (error) {
-          await leave().catch(() => undefined);
-          const detail = error instanceof Error ? error.message : String(error);
-          return failure(
-            `frame ${n + 1}`,
-            `It could not be decoded (${detail.slice(0, 90)}): the clip may be cut short.`,
-          );
+          return notDecoded(n, error);
+        } finally {
+          sample.value.close();
         }
       },
     });

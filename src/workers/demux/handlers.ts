@@ -16,6 +16,10 @@ export const demuxHandlers = (): Handlers<DemuxJobs> => {
       if (opened.ok) container = opened.value;
       return { output: opened.ok ? success({ ...opened.value.times, facts: opened.value.facts }) : opened };
     },
+    expect: async ({ frames }) => {
+      await container?.expect(frames);
+      return { output: undefined };
+    },
     frame: async ({ n }, { tell }) => {
       if (!container) return { output: failure('clip', 'No clip is open: open it again.') };
       // A thread that goes round in circles has no time for this.

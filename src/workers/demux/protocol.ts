@@ -23,5 +23,7 @@ export type Demuxed =
 /** Jobs on the one file that the worker was started for; each tells from time to time that it gets on. */
 export type DemuxJobs = {
   open: { input: { readonly file: Blob }; output: Demuxed };
+  /** Frames that will be asked for next, rising: that is quicker than one by one. */
+  expect: { input: { readonly frames: readonly number[] }; output: undefined };
   frame: { input: { readonly n: number }; output: Result<DecodedPicture> };
 };

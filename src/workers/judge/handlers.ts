@@ -89,7 +89,7 @@ export const judgeHandlers = (
     remember: async ({ patches }) => {
       const frame = holder.get()?.frame;
       remembered = frame ? rememberMarks(frame, patches) : [];
-      return { output: undefined };
+      return { output: remembered };
     },
 
     refind: async (_input, { step }) => {

@@ -11,6 +11,7 @@ import type { FrameReading, ReadingOptions, Referred } from '#core/formats/opene
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { MeasureOptions } from '#core/scopes/measureFrame.ts';
+import type { Remembered } from '#core/scopes/refind.ts';
 import type { Keyed } from '#core/scopes/tracks.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';
@@ -234,8 +235,11 @@ export type JudgeJobs = {
   feedNext: { input: Record<string, never>; output: Result<FeedPicture> };
   feedStop: { input: Record<string, never>; output: undefined };
   measure: { input: MeasureInput; output: MeasuredFrame };
-  /** Keeps what these marks look like on the frame, to find them in the next file; in the place of those before. */
-  remember: { input: { readonly patches: readonly Patch[] }; output: undefined };
+  /**
+   * Keeps what these marks look like on the frame, to find them in the next file; in the place of those before. What
+   * they look like is handed out, too: to find them in other clips.
+   */
+  remember: { input: { readonly patches: readonly Patch[] }; output: readonly Remembered[] };
   /** The marks that were remembered, found on the frame by correlation; without a frame none. */
   refind: { input: Record<string, never>; output: Refound };
   /** Measures the picture and makes its thumbnail, both of the same moment. */

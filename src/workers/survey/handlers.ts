@@ -3,6 +3,7 @@ import { pairClips } from '#core/clips/pairing.ts';
 import type { OpenedFrame } from '#core/formats/opened.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { failure, success, type Result } from '#core/result.ts';
+import { refindMarks, type FoundMark } from '#core/scopes/refind.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
 import { isStill, openClip } from '../judge/clips/open.ts';
 import type { ClipSource } from '../judge/clips/source.ts';
@@ -22,7 +23,7 @@ export const surveyHandlers = (kernels: Kernels, open: Opener = openClip): Handl
 
   const look = async (
     clip: ClipSource,
-    { thumbnails: picture, reading, file: _file, ...options }: SurveyJobs['survey']['input'],
+    { thumbnails: picture, reading, remembered = [], file: _file, ...options }: SurveyJobs['survey']['input'],
     { step, outside }: Pick<JobContext, 'step' | 'outside'>,
   ): Promise<Result<SurveyedClip>> => {
     const { times, ...info } = clip.info;
@@ -31,7 +32,9 @@ export const surveyHandlers = (kernels: Kernels, open: Opener = openClip): Handl
     const samples: SurveyedClip['samples'][number][] = [];
     const thumbnails: Uint8Array<ArrayBuffer>[] = [];
     let first: OpenedFrame | undefined;
+    let marks: readonly FoundMark[] = [];
     let cutShort: string | undefined;
+    await outside(async () => clip.expect?.(frames));
     for (const [i, frame] of frames.entries()) {
       await step(`Frame ${i + 1} of ${frames.length}`, i / frames.length);
       const opened = await outside(() => clip.frameAt(frame, reading));
@@ -43,8 +46,11 @@ export const surveyHandlers = (kernels: Kernels, open: Opener = openClip): Handl
       }
       holder.put(opened.value);
       first ??= holder.current().opened;
-      const measurement = measureFrame(holder.current(), options);
-      samples.push({ frame, at: times[frame] - times[0], measurement });
+      const held = holder.current();
+      // Where they were in the frame before they are looked for first.
+      marks = remembered.length > 0 ? refindMarks(held.frame, remembered, marks).found : [];
+      const measurement = measureFrame(held, { ...options, patches: [...options.patches, ...marks] });
+      samples.push({ frame, at: times[frame] - times[0], measurement, marks });
       if (keep.has(i)) thumbnails.push(thumbnailOf(kernels, holder.current(), picture));
     }
     if (!first) return failure('clip', 'It holds no frame: copy it from the card again.');

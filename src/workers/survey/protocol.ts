@@ -4,6 +4,7 @@ import type { ClipOnCard, TakeInLog } from '#core/clips/types.ts';
 import type { ReadingOptions } from '#core/formats/opened.ts';
 import type { Chroma } from '#core/signal/chroma.ts';
 import type { Result } from '#core/result.ts';
+import type { FoundMark, Remembered } from '#core/scopes/refind.ts';
 import type { MeasureOptions } from '#core/scopes/measureFrame.ts';
 import type { ClipFacts } from '../demux/protocol.ts';
 import type { ClipInfo, ClipSample, FrameCoding, ThumbnailRequest } from '../judge/protocol.ts';
@@ -11,6 +12,8 @@ import type { ClipInfo, ClipSample, FrameCoding, ThumbnailRequest } from '../jud
 type SurveyInput = MeasureOptions & {
   readonly file: Blob;
   readonly reading: ReadingOptions;
+  /** Marks that are looked for in each frame. */
+  readonly remembered?: readonly Remembered[];
   readonly thumbnails: Omit<ThumbnailRequest, 'through'>;
 };
 
@@ -21,7 +24,11 @@ export type SurveyedClip = {
   readonly facts: ClipFacts;
   readonly chroma?: Chroma;
   /** Measured frames, and when they are shown, seconds. */
-  readonly samples: readonly (ClipSample & { readonly at: number })[];
+  readonly samples: readonly (ClipSample & {
+    readonly at: number;
+    /** Marks that were found, each with how well it fits, up to 1. */
+    readonly marks: readonly FoundMark[];
+  })[];
   /** Near its beginning, its middle and its end. PNG bytes. */
   readonly thumbnails: readonly Uint8Array<ArrayBuffer>[];
   /** Why it ends before its end, where it does. */

@@ -17,6 +17,7 @@ import { clipLines, grouped, narrowed } from './clipLines.ts';
 import { ClipTable } from './ClipTable.tsx';
 import { clipsNote } from './clipWords.ts';
 import { ContactSheet } from './ContactSheet.tsx';
+import { FindMarks } from './FindMarks.tsx';
 import { SurveyProgress } from './SurveyProgress.tsx';
 import { TakeInClips } from './TakeInClips.tsx';
 import { useClipFilter } from './useClipFilter.ts';
@@ -91,6 +92,7 @@ export const ClipsView = () => {
             ))}
           </div>
         )}
+        <FindMarks lines={lines} />
         {clips.length > 0 && <ClipFilter {...filter} />}
         {clips.length > 0 && count === 0 && (
           <Empty title={words.noClipFits}>

@@ -48,7 +48,7 @@ const found = (): SurveyedClip => {
     },
     clip: { seconds: 10, rate: 25, variable: false, frames: 250 },
     facts: { startedAt: 1_776_000_000, timecode: '10:00:00:00' },
-    samples: [0, 125, 249].map((n) => ({ frame: n, at: n / 25, measurement })),
+    samples: [0, 125, 249].map((n) => ({ frame: n, at: n / 25, measurement, marks: [] })),
     thumbnails: [Uint8Array.of(1), Uint8Array.of(2), Uint8Array.of(3)],
   };
 };

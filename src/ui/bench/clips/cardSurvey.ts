@@ -12,6 +12,7 @@ import {
 import type { Database } from '#store/database.ts';
 import { cameraClockId, type ClipRecord } from '#store/records/clip.ts';
 import { failureWords } from '#store/words.ts';
+import type { Remembered } from '#core/scopes/refind.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { SurveyJobs } from '#workers/survey/protocol.ts';
 import { createCardPairing, type OneCamera } from './cardPairing.ts';
@@ -20,7 +21,7 @@ import { takenWords } from './surveyWords.ts';
 
 /** Clips looked at side by side. */
 const AT_ONCE = 2;
-const THUMBNAIL_WIDTH = 240;
+const THUMBNAIL_WIDTH = 160;
 
 /** Whose clips are taken in. */
 export type CardOf = OneCamera & {
@@ -28,7 +29,11 @@ export type CardOf = OneCamera & {
   readonly setupId: string;
 };
 
-type Waiting = CardOf & { readonly id: string; readonly file: File };
+type Waiting = CardOf & {
+  readonly id: string;
+  readonly file: File;
+  readonly remembered?: readonly Remembered[];
+};
 
 export type CardSurveyState = {
   /** Clips that wait, in their order. */
@@ -79,7 +84,10 @@ const dataOf = ({ transfer: _t, signalAt: _s, stopsAt: _a, clipSignal: _c, ...da
   data;
 
 /** What a worker is asked of a clip, by the card of its camera. */
-const surveyInput = (file: File, { numbers, coding }: SurveyCard): SurveyJobs['survey']['input'] => {
+const surveyInput = (
+  { file, remembered }: Waiting,
+  { numbers, coding }: SurveyCard,
+): SurveyJobs['survey']['input'] => {
   const { clipStops, floorStops, pullStops } = numbers;
   const profile = dataOf(numbers.profile);
   return {
@@ -89,9 +97,21 @@ const surveyInput = (file: File, { numbers, coding }: SurveyCard): SurveyJobs['s
     clipStops,
     floorStops,
     patches: [],
+    ...(remembered ? { remembered } : {}),
     thumbnails: { profile, pullStops, width: THUMBNAIL_WIDTH },
   };
 };
+
+/** Clips whose files are at hand, to be looked at. */
+const withFiles = (
+  clips: readonly ClipRecord[],
+  files: ReadonlyMap<string, File>,
+  how: Pick<Waiting, 'setupId' | 'remembered'>,
+): readonly Waiting[] =>
+  clips.flatMap(({ id, shootId, cameraId }) => {
+    const file = files.get(id);
+    return file ? [{ ...how, id, file, shootId, cameraId }] : [];
+  });
 
 /** Chosen files against the clips that are known: what is new, what is to be looked at, what was looked at already. */
 const sortedOut = (
@@ -150,12 +170,13 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
     settle(id, 'failed');
   };
 
-  const survey = async ({ id, file, ...of }: Waiting, client: Client<SurveyJobs>) => {
-    const card = cardOf(of);
+  const survey = async (asked: Waiting, client: Client<SurveyJobs>) => {
+    const { id } = asked;
+    const card = cardOf(asked);
     if (!card) return settle(id, 'stopped');
     const stop = new AbortController();
     stops.set(id, stop);
-    const outcome = await client.call('survey', surveyInput(file, card), {
+    const outcome = await client.call('survey', surveyInput(asked, card), {
       signal: stop.signal,
       onProgress: ({ fraction }) => set(({ running }) => ({ running: { ...running, [id]: fraction } })),
     });
@@ -163,7 +184,12 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
     if (outcome.state === 'failed') return leaveOut(id, outcome.reason);
     if (!outcome.output.ok) return leaveOut(id, outcome.output.reason);
     try {
-      await writeSurvey(database, id, surveyed(outcome.output.value, card), outcome.output.value.thumbnails);
+      await writeSurvey(
+        database,
+        id,
+        surveyed(outcome.output.value, card, asked.remembered !== undefined),
+        outcome.output.value.thumbnails,
+      );
       settle(id, 'done');
     } catch (error) {
       await leaveOut(id, `What was found could not be written: ${failureWords(error)}.`);
@@ -228,6 +254,14 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
     },
     /** The file of a clip, if it was chosen in this window. */
     fileOf: (id: string) => files.get(id),
+    /** Looks for marks in clips whose files are known here; how many those are is given back. */
+    findMarks: (remembered: readonly Remembered[], clips: readonly ClipRecord[], setupId: string): number => {
+      const free = clips.filter(({ id }) => !isAsked(id));
+      const wanted = withFiles(free, files, { setupId, remembered });
+      set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: undefined }));
+      go();
+      return wanted.length;
+    },
     pause: () => set({ isPaused: true }),
     goOn: () => {
       set({ isPaused: false });

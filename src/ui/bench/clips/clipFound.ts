@@ -54,8 +54,14 @@ const meanOf = (distributions: readonly Distribution[]): Distribution => ({
 /** The rules that say what a clip was recorded as. */
 const KIND_RULES: ReadonlySet<string> = new Set(['range', 'referred', 'tags']);
 
+const marksOf = (samples: SurveyedClip['samples']): NonNullable<ClipFound['marks']> => {
+  const scores = samples.flatMap(({ marks }) => marks.map(({ score }) => score));
+  const frames = samples.filter(({ marks }) => marks.length > 0).length;
+  return { frames, ...(scores.length > 0 ? { score: Math.max(0, Math.min(1, ...scores)) } : {}) };
+};
+
 /** What was found in a clip, by the card of its camera. */
-const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard): ClipFound => {
+const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked: boolean): ClipFound => {
   const { numbers, light } = card;
   const strip = samples.map(({ frame, measurement }) => stripSample(frame, measurement, numbers, light));
   const distributions = samples.map(({ measurement }) => distributionOf(measurement, numbers));
@@ -85,6 +91,7 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard): ClipFou
     clippedSome: Math.max(...shares.map(({ clipping }) => clipping.some)),
     underFloor: median(shares.map(({ shadows }) => shadows.share)),
     ...(casts.length > 0 ? { mired: median(casts) } : {}),
+    ...(isMarked ? { marks: marksOf(samples) } : {}),
     driftStops: drift?.stops ?? 0,
     ...(drift?.mired === undefined ? {} : { driftMired: drift.mired }),
     ...(doubts.length > 0 ? { doubt: doubts[0].title.slice(0, 120) } : {}),
@@ -96,8 +103,10 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard): ClipFou
 export const surveyed = (
   clip: SurveyedClip,
   card: SurveyCard,
+  /** Marks were looked for. */
+  isMarked: boolean,
 ): Pick<ClipRecord, 'state' | 'facts' | 'found'> => ({
   state: 'surveyed',
   facts: factsOf(clip),
-  found: foundOf(clip, card),
+  found: foundOf(clip, card, isMarked),
 });

@@ -1,4 +1,5 @@
 import type { Range } from '#core/signal/scale.ts';
+import type { Remembered } from '#core/scopes/refind.ts';
 import { patchesAt } from '#core/scopes/tracks.ts';
 import type { JudgeJobs } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
@@ -21,12 +22,13 @@ export const createTray = ({ judge, access: { get, set }, moving, openFile }: Tr
   /** The set-up that the file on the bench was opened for. */
   let openedFor: string | undefined;
 
-  /** Marks on the frame that is shown, kept for the next file; false where there are none. */
-  const remember = async (): Promise<boolean> => {
+  /** Marks on the frame that is shown, kept for the next file; undefined where there are none. */
+  const remember = async (): Promise<readonly Remembered[] | undefined> => {
     const { frame, patches, keyed } = get();
-    if (!frame || frame.scene !== undefined || patches.length === 0) return false;
+    if (!frame || frame.scene !== undefined || patches.length === 0) return undefined;
     const shown = frame.kind === 'clip' ? patchesAt(patches, keyed, moving.getState().at) : patches;
-    return (await judge.call('remember', { patches: shown })).state === 'done';
+    const outcome = await judge.call('remember', { patches: shown });
+    return outcome.state === 'done' ? outcome.output : undefined;
   };
 
   /** Puts the remembered marks where they lie on the new frame; those that are not found are asked for. */
@@ -49,7 +51,7 @@ export const createTray = ({ judge, access: { get, set }, moving, openFile }: Tr
   const openAt = async (at: number, { range, setupId }: TrayFor): Promise<void> => {
     const file = files[at];
     if (!file) return;
-    const carries = openedFor === setupId && (await remember());
+    const carries = openedFor === setupId && (await remember()) !== undefined;
     say(at);
     const { failure: before } = get();
     if (!(await openFile(file, range))) {
@@ -80,5 +82,7 @@ export const createTray = ({ judge, access: { get, set }, moving, openFile }: Tr
       if (tray) await openAt(tray.at + by, how);
     },
     open: openAt,
+    /** What the marks on the frame look like, to find them in other clips. */
+    marksNow: remember,
   };
 };

@@ -16,6 +16,7 @@ const workerOf = (jobs: Partial<Handlers<DemuxJobs>>) => {
   const { worker, port, state } = channel();
   const rest: Handlers<DemuxJobs> = {
     open: async () => ({ output: success({ times: Float64Array.of(0, 0.04, 0.08), last: 0.04, facts: {} }) }),
+    expect: async () => ({ output: undefined }),
     frame: async () => ({ output: failure('frame', 'none') }),
   };
   serve<DemuxJobs>(port, { ...rest, ...jobs });

@@ -65,6 +65,9 @@ export const openDemuxedClip = async (
       const picture = await ask('frame', { n }, `frame ${n + 1}`);
       return picture.ok ? success(openedVideo(picture.value, options)) : picture;
     },
+    expect: async (frames) => {
+      await ask('expect', { frames }, 'clip');
+    },
     close: end,
   });
 };

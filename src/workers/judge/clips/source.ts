@@ -10,11 +10,13 @@ export type ClipSource = {
   readonly facts?: ClipFacts;
   /** Frame n; `options` says how its codes are read. Its R'G'B' may still be to be made from its Y'CbCr. */
   readonly frameAt: (n: number, options: ReadingOptions) => Promise<Result<OpenedFrame>>;
+  /** Says which frames will be asked for next, rising, where that makes them come quicker. */
+  readonly expect?: (frames: readonly number[]) => Promise<void>;
   readonly close: () => void;
 };
 
 /** The same clip, its frames fetched one after the other whoever asks: a decoder does one thing at a time. */
-export const oneAtATime = ({ info, facts, frameAt, close }: ClipSource): ClipSource => {
+export const oneAtATime = ({ info, facts, frameAt, expect, close }: ClipSource): ClipSource => {
   let last: Promise<unknown> = Promise.resolve();
   const inTurn = <T>(job: () => Promise<T>): Promise<T> => {
     const mine = last.then(job);
@@ -25,6 +27,7 @@ export const oneAtATime = ({ info, facts, frameAt, close }: ClipSource): ClipSou
     info,
     facts,
     frameAt: (n, options) => inTurn(() => frameAt(n, options)),
+    expect: expect && ((frames) => inTurn(() => expect(frames))),
     close: () => void inTurn(async () => close()),
   };
 };
