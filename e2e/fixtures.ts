@@ -238,6 +238,8 @@ export const VIEWS = [
   'plan',
   'judge',
   'log',
+  'log&part=clips',
+  'log&part=clips&clipsAs=sheet',
   'handoff',
   'luts',
   'luts&below=kit',

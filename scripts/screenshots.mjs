@@ -130,6 +130,9 @@ await played.close();
 
 await visit(on('log', 'furnace-mouth', 'a-cam'), '.take img');
 await shoot('log');
+await visit(on('log', 'furnace-mouth', 'a-cam', '&part=clips'), '.clip-table img');
+await page.waitForTimeout(1500);
+await shoot('clips');
 await visit(on('luts', 'furnace-mouth', 'a-cam', '&over=true'), '.lut-picture canvas');
 await page.waitForTimeout(2500);
 await shoot('luts');
@@ -150,8 +153,6 @@ await page.getByLabel('90 %', { exact: true }).fill('59.4');
 await page.getByLabel('clip', { exact: true }).fill('92.4');
 await page.waitForTimeout(400);
 await shoot('kit');
-await visit(on('kit', 'bench-interview', 'b-cam', '&part=zebra'));
-await shoot('kit-zebra');
 await visit(on('kit', 'bench-interview', 'a-cam', '&part=bag'));
 await shoot('kit-bag');
 await visit(on('kit', 'dunes', 'air-cam'));

@@ -153,6 +153,8 @@ const kindsOf = (counts: CodeCounts, [set, ...others]: readonly [Kind, ...Kind[]
 
 /** Kinds less likely than the best by this are left out of the answer; what is set is doubted under `DOUBTED`. */
 const FAR_BEHIND = 0.1;
+/** A picture whose ends lie closer than this, codes of 8 bit, says nothing: a wall, a card that fills it. Our own. */
+const EVEN = 40;
 const DOUBTED = 0.2;
 
 /**
@@ -165,6 +167,8 @@ export const pictureKind = (counts: CodeCounts, kinds: readonly [Kind, ...Kind[]
   const likely = found
     .filter(({ posterior }) => posterior >= FAR_BEHIND * best)
     .toSorted((a, b) => b.posterior - a.posterior);
-  const isAsSet = found[0].posterior >= DOUBTED && likely.includes(found[0]);
+  const { dark, bright } = endsOf(counts);
+  const isEven = bright - dark < EVEN && found[0].outside < BEYOND;
+  const isAsSet = isEven || (found[0].posterior >= DOUBTED && likely.includes(found[0]));
   return { found, instead: isAsSet ? [] : likely };
 };

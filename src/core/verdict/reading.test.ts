@@ -147,6 +147,12 @@ describe('how the codes are read', () => {
     expect(judged(flat, { profile: 'standard' })('referred')).toMatchObject({ title: 'Flat: log, or haze' });
   });
 
+  it('an even picture, a card that fills the frame, is never doubted', () => {
+    for (const profile of ['wideLog', 'standard'] as const)
+      for (const level of [0.25, 0.41, 0.6])
+        expect(judged((stops) => level + 0.004 * Math.sin(stops), { profile })('referred')).toBeUndefined();
+  });
+
   it('tags that do not fit the card are named; BT.709 on log says nothing', () => {
     const say = (tags: SourceTags, recorded: Coding = TEN) =>
       judged(through('wideLog'), { tags, recorded })('tags');

@@ -83,6 +83,8 @@ describe('lines of the day', () => {
     expect(state({ state: 'waiting' })).toBe('waiting');
     expect(state({ state: 'leftOut', problem: 'empty' })).toBe('leftOut');
     const doubtful = clip('x');
+    expect(state({ found: { ...doubtful.found!, cardStops: 1, driftStops: 0.5 } })).toBe('off');
+    expect(state({ found: { ...doubtful.found!, driftStops: 0.5 } })).toBe('fine');
     expect(state({ found: { ...doubtful.found!, doubt: 'Read as legal, looks full' } })).toBe('off');
   });
 

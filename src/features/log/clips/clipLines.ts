@@ -31,6 +31,10 @@ export type ClipLine = {
 const OFF_PLAN_STOPS = 1 / 6;
 /** Off the hero by more than this and what the estimate is unsure of, where no card was seen. Our own. */
 const OFF_HERO_STOPS = 1 / 3;
+/** Drift that is told, stops: by the card; by the mean of the picture, which moves with what is in it. Our own. */
+const DRIFT = { card: 1 / 3, mean: 1 } as const;
+export const drifts = ({ driftStops, cardStops }: ClipFound): boolean =>
+  driftStops > (cardStops === undefined ? DRIFT.mean : DRIFT.card);
 const isBeyond = ({ stops, spread = 0 }: OffPlan, limit: number) => Math.abs(stops) > limit + spread;
 /** A deviation under which clips of a set-up count as alike, stops: less is noise of the reading. Our own. */
 const LEAST_DEVIATION = 0.05;
@@ -90,7 +94,8 @@ const stateOf = (line: Omit<ClipLine, 'state'>): ClipState => {
   const isOffHero =
     off === undefined && line.againstHero !== undefined && isBeyond(line.againstHero, OFF_HERO_STOPS);
   const { found } = clip;
-  const hasTrouble = found !== undefined && (found.doubt !== undefined || found.cutShort !== undefined);
+  const hasTrouble =
+    found !== undefined && (found.doubt !== undefined || found.cutShort !== undefined || drifts(found));
   return isOff || isOffHero || hasTrouble ? 'off' : 'fine';
 };
 

@@ -1,6 +1,6 @@
 import { printStopsDecimal } from '#core/units.ts';
 import type { ClipFactsRecord, ClipRecord } from '#store/records/clip.ts';
-import type { ClipLine, ClipState, OffPlan } from './clipLines.ts';
+import { drifts, type ClipLine, type ClipState, type OffPlan } from './clipLines.ts';
 
 /** What a state is called, and the mark that stands for it. */
 export const STATE_WORDS = {
@@ -64,6 +64,7 @@ export const troubleOf = ({ clip, state, off, againstHero }: ClipLine): string =
   if (state === 'waiting') return 'Not looked at yet: choose its folder again.';
   if (found?.cutShort !== undefined) return 'It ends before its end.';
   if (found?.doubt !== undefined) return found.doubt;
+  if (found && drifts(found)) return `drifts ${found.driftStops.toFixed(1)} stops`;
   if (state === 'off' && off) return `${printOff(off)} off plan`;
   if (state === 'off' && againstHero) return `${printOff(againstHero)} off hero`;
   if (state === 'fine' && off?.by !== 'card') return 'no fault seen';
