@@ -1,6 +1,6 @@
 // The clips of a card through the interface: chosen, looked at, paired; what is broken costs only itself.
 import { spawnSync } from 'node:child_process';
-import { copyFileSync, mkdirSync, mkdtempSync, truncateSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { at, expect, stored, test, visit } from './fixtures.ts';
@@ -111,4 +111,48 @@ test('a card is taken in, looked at and paired; broken clips cost only themselve
   await expect(page.locator(line('C0102.mov'))).toContainText('Packing yard at noon 1');
   await page.getByRole('searchbox', { name: 'Search the clips' }).fill('C0103');
   await expect(page.locator('.clip-table tbody tr')).toHaveCount(1);
+});
+
+test('a folder is kept, read again after a reload, and told when it is gone', async ({ page }) => {
+  const folder = card();
+  const bytes = [...readFileSync(join(folder, 'C0102.mov'))];
+  // The browser's own private folder stands in for the one a person would choose.
+  await page.addInitScript(() => {
+    Object.assign(globalThis, {
+      showDirectoryPicker: async () =>
+        (await navigator.storage.getDirectory()).getDirectoryHandle('CARD', { create: true }),
+    });
+  });
+  await visit(page, `${at('log', 'dunes')}&part=clips`);
+  await page.evaluate(async (content) => {
+    const root = await navigator.storage.getDirectory();
+    const inner = await (
+      await root.getDirectoryHandle('CARD', { create: true })
+    ).getDirectoryHandle('100', {
+      create: true,
+    });
+    const writer = await (await inner.getFileHandle('K0001.mov', { create: true })).createWritable();
+    await writer.write(Uint8Array.from(content));
+    await writer.close();
+  }, bytes);
+  await page.getByRole('button', { name: 'Choose a folder' }).click();
+  const open = page.getByRole('button', { name: 'Open K0001.mov in Judge' });
+  await expect(page.locator(line('K0001.mov'))).not.toHaveAttribute('data-state', 'waiting', {
+    timeout: 30_000,
+  });
+  await expect(open).toBeEnabled();
+
+  await stored(page);
+  await page.reload();
+  await expect(open).toBeDisabled();
+  await page.getByRole('button', { name: 'Read CARD again' }).click();
+  await expect(open).toBeEnabled();
+
+  await page.evaluate(async () =>
+    (await navigator.storage.getDirectory()).removeEntry('CARD', { recursive: true }),
+  );
+  await page.reload();
+  await page.getByRole('button', { name: 'Read CARD again' }).click();
+  await expect(page.getByText(/CARD cannot be read .* Choose it again/)).toBeVisible();
+  await expect(page.locator(line('K0001.mov'))).toBeVisible();
 });

@@ -58,6 +58,7 @@ export const words = {
   marksOn: (name: Said, count: number) => `${name} on the bench has ${count} mark${count === 1 ? '' : 's'}.`,
   findMarks: (count: number) => `Find them in ${count} clip${count === 1 ? '' : 's'} of its set-up`,
   filesGone: 'None of them is known to this window: choose their folder again.',
+  readAgain: (folder: Said) => `Read ${folder} again`,
   noClipFits: 'No clip fits',
   showAll: 'Show all',
   notOpenHere: 'Choose its folder again to open it: the file itself is not kept.',

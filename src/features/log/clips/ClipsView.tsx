@@ -3,6 +3,7 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useDropzone } from 'react-dropzone';
+import { useStore } from 'zustand';
 import { camerasOf, setupsOf } from '#store/selection.ts';
 import { useCardSurvey, useClips } from '#ui/bench/clips/useClips.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
@@ -20,6 +21,7 @@ import { ContactSheet } from './ContactSheet.tsx';
 import { FindMarks } from './FindMarks.tsx';
 import { SurveyProgress } from './SurveyProgress.tsx';
 import { TakeInClips } from './TakeInClips.tsx';
+import { useFolder } from './useFolder.ts';
 import { useClipFilter } from './useClipFilter.ts';
 
 /** Cameras that some set-up of the shoot has. */
@@ -60,6 +62,9 @@ export const ClipsView = () => {
   }, [survey, shoot.id, pairedIds]);
   const take = (files: readonly File[]) =>
     void survey.take(files, { shootId: shoot.id, setupId: setup.id, cameraId });
+  const files = useStore(survey, (state) => state.files);
+  const folder = useFolder({ shootId: shoot.id, cameraId }, take);
+  const isFileGone = clips.some((clip) => clip.cameraId === cameraId && !files.has(clip.id));
   const { open, getRootProps, getInputProps, isDragActive } = useDropzone({
     noClick: true,
     noKeyboard: true,
@@ -75,10 +80,23 @@ export const ClipsView = () => {
       <Panel
         title={words.clipsOf(shoot.name)}
         note={clipsNote(lines)}
-        tools={<TakeInClips {...{ cameras, cameraId, open }} onCamera={setChosen} onFiles={take} />}
+        tools={
+          <TakeInClips
+            {...{ cameras, cameraId, open }}
+            chooseFolder={folder.choose}
+            onCamera={setChosen}
+            onFiles={take}
+          />
+        }
       >
         <SurveyProgress />
         <SetAsideNotice items={setAside} />
+        {folder.problem && <p className="field-error">{folder.problem}</p>}
+        {folder.before !== undefined && isFileGone && (
+          <Button size="sm" variant="outline-secondary" className="clip-again" onClick={folder.readBefore}>
+            {words.readAgain(folder.before)}
+          </Button>
+        )}
         {isNothing && (
           <Empty title={words.noClipYet}>
             <p>{words.dropHere}</p>

@@ -12,12 +12,15 @@ export const TakeInClips = ({
   cameraId,
   onCamera,
   onFiles,
+  chooseFolder,
   open,
 }: {
   cameras: readonly CameraRecord[];
   cameraId: string;
   onCamera: (id: string) => void;
   onFiles: (files: readonly File[]) => void;
+  /** Asks for a folder that is kept; false where the browser cannot. */
+  chooseFolder: () => boolean;
   /** Opens the browser's way to choose files. */
   open: () => void;
 }) => {
@@ -37,7 +40,7 @@ export const TakeInClips = ({
           </option>
         ))}
       </Form.Select>
-      <Button size="sm" variant="primary" onClick={() => folder.current?.click()}>
+      <Button size="sm" variant="primary" onClick={() => chooseFolder() || folder.current?.click()}>
         {words.chooseFolder}
       </Button>
       <Button size="sm" variant="outline-secondary" onClick={open}>

@@ -46,6 +46,8 @@ export type CardSurveyState = {
   /** When the first of them began, ms; undefined while nothing runs. */
   readonly since?: number;
   readonly isPaused: boolean;
+  /** Files that were chosen in this window, by the ids of their clips. */
+  readonly files: ReadonlyMap<string, File>;
   /** What was left out of what was taken in, in a sentence. */
   readonly note?: string;
   /** How each camera's clock was read last, by shoot and camera. */
@@ -58,6 +60,7 @@ const NOTHING: CardSurveyState = {
   done: 0,
   failed: 0,
   isPaused: false,
+  files: new Map(),
   clocks: {},
 };
 
@@ -153,7 +156,6 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
   /** Workers that have nothing to do. */
   let free: Client<SurveyJobs>[] = [];
   const stops = new Map<string, AbortController>();
-  const files = new Map<string, File>();
   const isAsked = (id: string) => id in get().running || get().waiting.some((one) => one.id === id);
 
   const settle = (id: string, how: 'done' | 'failed' | 'stopped') => {
@@ -247,17 +249,18 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
     take: async (chosen: readonly File[], of: CardOf): Promise<void> => {
       const { clips: known } = await clipsOfShoot(database, of.shootId);
       const { fresh, wanted, there, words } = sortedOut(chosen, known, { of, isAsked, newId });
-      for (const { id, file } of [...there, ...wanted]) files.set(id, file);
+      const files = new Map([
+        ...get().files,
+        ...[...there, ...wanted].map(({ id, file }) => [id, file] as const),
+      ]);
       await database.rows('clips').bulkAdd(fresh);
-      set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: words }));
+      set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: words, files }));
       go();
     },
-    /** The file of a clip, if it was chosen in this window. */
-    fileOf: (id: string) => files.get(id),
     /** Looks for marks in clips whose files are known here; how many those are is given back. */
     findMarks: (remembered: readonly Remembered[], clips: readonly ClipRecord[], setupId: string): number => {
       const free = clips.filter(({ id }) => !isAsked(id));
-      const wanted = withFiles(free, files, { setupId, remembered });
+      const wanted = withFiles(free, get().files, { setupId, remembered });
       set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: undefined }));
       go();
       return wanted.length;
