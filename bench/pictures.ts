@@ -1,16 +1,17 @@
 // What a picture is: photographs and scenes of the stage, in every archetype and range, read as every other.
 import { execFileSync } from 'node:child_process';
-import { readFileSync, readdirSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile, type ArchetypeId } from '#core/profile/index.ts';
-import { lightAt, openScene, resized, type SceneLight } from '#core/scene/scene.ts';
+import { lightAt, resized, type SceneLight } from '#core/scene/scene.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
 import { countedFrame } from '#core/scopes/fixtures/countedFrame.ts';
 import { expose } from '#core/sensor/camera.ts';
 import { body, settings } from '#core/sensor/fixtures/bodies.ts';
 import type { Range } from '#core/signal/scale.ts';
 import { pictureKind, type CodeCounts, type Kind } from '#core/verdict/pictureKind.ts';
-import { sceneFiles, STAGE_SCENE_IDS } from '#store/demo/scenes.ts';
+import { STAGE_SCENE_IDS } from '#store/demo/scenes.ts';
+import { openedScene } from '#store/fixtures/openedScene.ts';
 
 const WIDTH = 480;
 const RANGES = ['legal', 'full'] as const;
@@ -47,21 +48,13 @@ const photographs = (folder: string) =>
       return { name, light: { width: WIDTH, height, rgb }, card: 0.18 };
     });
 
-const read = (path: string) => new Uint8Array(readFileSync(`public${path}`));
 const stage = () =>
   STAGE_SCENE_IDS.map((id) => {
-    const files = sceneFiles(id);
-    const scene = openScene({
-      truth: new TextDecoder().decode(read(files.truth)),
-      light: files.light.map(read),
-      mask: read(files.mask),
-      walk: files.walk === undefined ? undefined : read(files.walk),
-    });
-    if (!scene.ok) throw new Error(scene.reason);
+    const scene = openedScene(id);
     return {
       name: id as string,
-      light: resized(lightAt(scene.value, 1.4), 320, 180),
-      card: scene.value.truth.card,
+      light: resized(lightAt(scene, 1.4), 320, 180),
+      card: scene.truth.card,
     };
   });
 

@@ -1,10 +1,11 @@
 // npm run sheet: all scenes at right exposure through the monitoring transform, in one picture: docs/scenes.png.
 import { encode } from 'fast-png';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { compileMonitoring } from '#core/lut/monitoring.ts';
-import { lightAt, openScene, resized } from '#core/scene/scene.ts';
-import { sceneFiles, STAGE_SCENE_IDS, stageScene, type StageSceneId } from '#store/demo/scenes.ts';
+import { lightAt, resized } from '#core/scene/scene.ts';
+import { STAGE_SCENE_IDS, stageScene, type StageSceneId } from '#store/demo/scenes.ts';
+import { openedScene } from '#store/fixtures/openedScene.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { drawMonitor } from '#core/kernels/picture.ts';
 import { demoSelection } from '#store/fixtures/demoBook.ts';
@@ -16,30 +17,22 @@ const TILE = { width: 480, height: 270 } as const;
 const COLUMNS = 3;
 const GAP = 6;
 
-const read = (path: string) => new Uint8Array(readFileSync(`public${path}`));
 const book = demoBook();
 
 /** A scene through the camera that the demo puts before it, as its card says. */
 const tileOf = (id: StageSceneId): Uint8ClampedArray => {
-  const files = sceneFiles(id);
-  const scene = openScene({
-    truth: new TextDecoder().decode(read(files.truth)),
-    light: files.light.map(read),
-    mask: read(files.mask),
-    walk: files.walk === undefined ? undefined : read(files.walk),
-  });
-  if (!scene.ok) throw new Error(scene.reason);
+  const scene = openedScene(id);
   const { setupId, cameraIds } = stageScene(id);
   const cameraId = cameraIds?.[0] ?? book.setups.get(setupId)?.cameraIds[0] ?? '';
   const selection = demoSelection(setupId, cameraId);
   const settings = settingsOfKnobs(selection, knobsOfCard(selection), book);
   if (!settings) throw new Error(id);
-  const light = resized(lightAt(scene.value, 1.4), TILE.width, TILE.height);
+  const light = resized(lightAt(scene, 1.4), TILE.width, TILE.height);
   const frame = expose(light, bodyOf(selection.camera, book), settings, 1);
   const rgba = new Uint8ClampedArray(TILE.width * TILE.height * 4);
   const monitoring = compileMonitoring({ profile: settings.profile, pullStops: selection.plan.placement });
   drawMonitor(PLAIN, new Uint32Array(rgba.buffer), frame, monitoring);
-  const card = Math.log2(scene.value.truth.card / luminanceFor(settings));
+  const card = Math.log2(scene.truth.card / luminanceFor(settings));
   console.log(`${id}: card at ${card.toFixed(2)}, planned ${selection.plan.placement.toFixed(2)}`);
   return rgba;
 };

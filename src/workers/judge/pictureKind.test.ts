@@ -1,9 +1,8 @@
 // What a picture is, on rendered scenes recorded in each archetype and range: no wrong remedy.
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile, type ArchetypeId } from '#core/profile/index.ts';
-import { lightAt, openScene, resized } from '#core/scene/scene.ts';
+import { lightAt, resized } from '#core/scene/scene.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
 import { countedFrame } from '#core/scopes/fixtures/countedFrame.ts';
 import { expose } from '#core/sensor/camera.ts';
@@ -11,9 +10,9 @@ import { body, settings } from '#core/sensor/fixtures/bodies.ts';
 import type { Range } from '#core/signal/scale.ts';
 import { rangeReading, referredReading } from '#core/verdict/reading.ts';
 import type { VerdictInput } from '#core/verdict/types.ts';
-import { sceneFiles, type StageSceneId } from '#store/demo/scenes.ts';
+import type { StageSceneId } from '#store/demo/scenes.ts';
+import { openedScene } from '#store/fixtures/openedScene.ts';
 
-const read = (path: string) => new Uint8Array(readFileSync(`public${path}`));
 // Dark with lamps, a lit interior, haze, and a stage: what pictures are like.
 const SCENES: readonly StageSceneId[] = ['furnace-mouth', 'bench-interview', 'slipway', 'hall-wide'];
 const PLACEMENTS = [0, 1] as const;
@@ -22,15 +21,8 @@ const OTHER = { legal: 'full', full: 'legal' } as const;
 const LOGS: readonly ArchetypeId[] = ['wideLog', 'classicLog', 'mildLog'];
 
 const lights = SCENES.map((id) => {
-  const files = sceneFiles(id);
-  const scene = openScene({
-    truth: new TextDecoder().decode(read(files.truth)),
-    light: files.light.map(read),
-    mask: read(files.mask),
-    walk: files.walk === undefined ? undefined : read(files.walk),
-  });
-  if (!scene.ok) throw new Error(scene.reason);
-  return { light: resized(lightAt(scene.value, 1.4), 160, 90), card: scene.value.truth.card };
+  const scene = openedScene(id);
+  return { light: resized(lightAt(scene, 1.4), 160, 90), card: scene.truth.card };
 });
 
 type Recorded = {

@@ -1,32 +1,19 @@
 // Marks found again on scenes of the stage: panned, zoomed, exposed otherwise, with other noise. Places are known.
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import type { Frame, Rect } from '#core/frame/frame.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
-import { lightAt, openScene, type Scene, type SceneLight } from '#core/scene/scene.ts';
+import { lightAt, type SceneLight } from '#core/scene/scene.ts';
 import { refindMarks, rememberMarks } from '#core/scopes/refind.ts';
 import { expose } from '#core/sensor/camera.ts';
 import { body, settings } from '#core/sensor/fixtures/bodies.ts';
-import { sceneFiles, type StageSceneId } from '#store/demo/scenes.ts';
+import type { StageSceneId } from '#store/demo/scenes.ts';
+import { openedScene } from '#store/fixtures/openedScene.ts';
 
 const SCENES: readonly StageSceneId[] = ['packing-yard', 'bench-interview', 'hall-wide', 'slipway'];
 const [WIDE, HIGH] = [960, 540];
 /** Five pixels at 1080 lines. */
 const WITHIN = 2.5;
-
-const read = (path: string) => new Uint8Array(readFileSync(`public${path}`));
-const sceneOf = (id: StageSceneId): Scene => {
-  const files = sceneFiles(id);
-  const scene = openScene({
-    truth: new TextDecoder().decode(read(files.truth)),
-    light: files.light.map(read),
-    mask: read(files.mask),
-    walk: files.walk === undefined ? undefined : read(files.walk),
-  });
-  if (!scene.ok) throw new Error(scene.reason);
-  return scene.value;
-};
 
 /** What of a scene is framed: its middle as shares of the whole, and how much larger it is. */
 type Framing = { readonly x: number; readonly y: number; readonly zoom: number };
@@ -80,7 +67,7 @@ const CHANGES = [
 
 /** Every card and face of a scene, remembered once and looked for in each change. */
 const tried = (id: StageSceneId) => {
-  const { truth, ...scene } = sceneOf(id);
+  const { truth, ...scene } = openedScene(id);
   const light = lightAt({ truth, ...scene });
   return truth.objects
     .filter(({ kind }) => kind === 'card' || kind === 'skin')

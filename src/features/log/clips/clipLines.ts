@@ -1,3 +1,4 @@
+import { median } from 'd3-array';
 import { exposureAgainst, type Spread } from '#core/clips/exposureAgainst.ts';
 import { SURE } from '#core/clips/pairing.ts';
 import type { ClipFound, ClipRecord } from '#store/records/clip.ts';
@@ -41,17 +42,12 @@ const LEAST_DEVIATION = 0.05;
 
 const spreadOf = ({ distribution }: ClipFound): Spread => ({ shares: distribution, perStop: 2, from: -10 });
 
-const median = (values: readonly number[]): number => {
-  const sorted = values.toSorted((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
-};
-
 /** Deviations from the median in units of the median deviation (Iglewicz and Hoaglin 1993); 0 for fewer than four. */
 export const robustZ = (values: readonly number[]): readonly number[] => {
   if (values.length < 4) return values.map(() => 0);
-  const middle = median(values);
-  const deviation = Math.max(LEAST_DEVIATION, 1.48 * median(values.map((value) => Math.abs(value - middle))));
+  const middle = median(values) ?? 0;
+  const apart = median(values, (value) => Math.abs(value - middle)) ?? 0;
+  const deviation = Math.max(LEAST_DEVIATION, 1.48 * apart);
   return values.map((value) => (value - middle) / deviation);
 };
 

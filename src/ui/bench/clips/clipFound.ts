@@ -1,3 +1,4 @@
+import { mean, median } from 'd3-array';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import type { SourceTags } from '#core/frame/tags.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
@@ -38,8 +39,6 @@ const factsOf = ({ coding, clip, facts, chroma }: SurveyedClip): ClipFactsRecord
   };
 };
 
-const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length;
-const median = (values: readonly number[]) => values.toSorted((a, b) => a - b)[values.length >> 1];
 const present = (values: readonly (number | undefined)[]) => values.filter((one) => one !== undefined);
 const short = (value: number) => Number(Math.max(-20, Math.min(20, value)).toFixed(4));
 
@@ -47,7 +46,7 @@ const meanOf = (distributions: readonly Distribution[]): Distribution => ({
   perStop: distributions[0].perStop,
   bins: distributions[0].bins.map(({ stops }, bin) => ({
     stops,
-    share: mean(distributions.map(({ bins }) => bins[bin].share)),
+    share: mean(distributions, ({ bins }) => bins[bin].share) ?? 0,
   })),
 });
 
@@ -85,11 +84,11 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked
       ...(strip[n].mired === undefined ? {} : { mired: strip[n].mired }),
     })),
     distribution: halfStops(meanOf(distributions)),
-    meanStops: short(median(strip.map(({ stops }) => stops))),
-    ...(cards.length > 0 ? { cardStops: short(median(cards)) } : {}),
+    meanStops: short(median(strip, ({ stops }) => stops) ?? 0),
+    ...(cards.length > 0 ? { cardStops: short(median(cards) ?? 0) } : {}),
     clippedAll: Math.max(...shares.map(({ clipping }) => clipping.all)),
     clippedSome: Math.max(...shares.map(({ clipping }) => clipping.some)),
-    underFloor: median(shares.map(({ shadows }) => shadows.share)),
+    underFloor: median(shares, ({ shadows }) => shadows.share) ?? 0,
     ...(casts.length > 0 ? { mired: median(casts) } : {}),
     ...(isMarked ? { marks: marksOf(samples) } : {}),
     driftStops: drift?.stops ?? 0,
