@@ -34,7 +34,7 @@ const boxAt = async (read: ReadAt, at: number, end: number): Promise<Box | undef
   return { type: letters(head, 4), from: at + (isLarge ? 16 : 8), to: at + size };
 };
 
-/** The timecode track's own fields (QuickTime file format, timecode sample description). */
+/** The timecode track's own fields (`tmcd` sample description of the MOV format). */
 type TimecodeTrack = { stsd?: Box; chunk?: Box; isTimecode: boolean };
 
 const secondsOf = (mvhd: Uint8Array): number | undefined => {
@@ -74,7 +74,7 @@ const timecodeOf = async (
 };
 
 /**
- * Start, timecode and reel of an MP4 or MOV (ISO/IEC 14496-12; QuickTime's timecode track). Nothing is believed that
+ * Start, timecode and reel of an MP4 or MOV (ISO/IEC 14496-12; MOV's `tmcd` track). Nothing is believed that
  * does not fit: a spoilt file gives fewer facts, never an error.
  */
 export const movFacts = async (read: ReadAt, size: number): Promise<ContainerFacts> => {

@@ -5,7 +5,7 @@ const share = between(0, 1);
 
 /** What the file says of itself. */
 const clipFactsSchema = z.object({
-  /** `QuickTime File Format, avc1.64001f`. */
+  /** `MOV, avc1.64001f`. */
   container: text(0, 160),
   size: z.tuple([finite, finite]),
   bitDepth: finite,

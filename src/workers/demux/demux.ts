@@ -59,6 +59,9 @@ const pictureOf = async (
   return success({ width, height, layout, bytes, container, tags, exactness });
 };
 
+/** A container by its short name: one is called by its maker's, and known by its ending. */
+const shortName = (name: string): string => (name.endsWith(' File Format') ? 'MOV' : name);
+
 /** Says at most this often that it gets on, ms. */
 const SAY_EVERY_MS = 200;
 
@@ -121,7 +124,7 @@ export const openContainer = async (
   let container: string;
   let sound: boolean;
   try {
-    container = (await input.getFormat()).name;
+    container = shortName((await input.getFormat()).name);
     track = await input.getPrimaryVideoTrack();
     sound = (await input.getPrimaryAudioTrack()) !== null;
   } catch {
