@@ -1,8 +1,10 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
+import type { ClipRecord } from '#store/records/clip.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
+import { useClips } from '#ui/bench/clips/useClips.ts';
 import { TakeRow } from './TakeRow.tsx';
 import { words } from '#ui/wording/log.ts';
 
@@ -11,7 +13,10 @@ const MANY = 40;
 /** About the height of a line, px; each is measured once it is drawn. */
 const LINE_PX = 92;
 
-const TakesInSight = ({ takes }: { takes: readonly TakeFacts[] }) => {
+/** Clips by the take that they are. */
+type Clips = ReadonlyMap<string, ClipRecord>;
+
+const TakesInSight = ({ takes, clips }: { takes: readonly TakeFacts[]; clips: Clips }) => {
   const scroll = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: takes.length,
@@ -32,7 +37,7 @@ const TakesInSight = ({ takes }: { takes: readonly TakeFacts[] }) => {
             aria-posinset={index + 1}
             style={{ transform: `translateY(${start}px)` }}
           >
-            <TakeRow facts={takes[index]} />
+            <TakeRow facts={takes[index]} clip={clips.get(takes[index].id)} />
           </li>
         ))}
       </ul>
@@ -41,15 +46,22 @@ const TakesInSight = ({ takes }: { takes: readonly TakeFacts[] }) => {
 };
 
 /** Takes line by line, newest first. */
-export const TakeList = ({ takes }: { takes: readonly TakeFacts[] }) =>
-  takes.length > MANY ? (
-    <TakesInSight takes={takes} />
+export const TakeList = ({ takes }: { takes: readonly TakeFacts[] }) => {
+  const { clips: all } = useClips();
+  const clips = useMemo(
+    () =>
+      new Map(all.flatMap((clip) => (clip.take?.id === undefined ? [] : [[clip.take.id, clip] as const]))),
+    [all],
+  );
+  return takes.length > MANY ? (
+    <TakesInSight takes={takes} clips={clips} />
   ) : (
     <ul className="takes">
       {takes.map((facts) => (
         <li key={facts.id}>
-          <TakeRow facts={facts} />
+          <TakeRow facts={facts} clip={clips.get(facts.id)} />
         </li>
       ))}
     </ul>
   );
+};

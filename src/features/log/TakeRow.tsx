@@ -4,6 +4,7 @@ import { Circle, CircleDot } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { printInstant, zoneOf } from '#core/day/clock.ts';
 import { printStopsDecimal } from '#core/units.ts';
+import type { ClipRecord } from '#store/records/clip.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
@@ -11,6 +12,7 @@ import { useTake } from '#ui/bench/useTakeIndex.ts';
 import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
 import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
+import { clipLine } from './clips/clipWords.ts';
 import { cardLine, foundLine } from './logModel.ts';
 import { NotesField } from './NotesField.tsx';
 import { Thumbnail } from './Thumbnail.tsx';
@@ -28,7 +30,7 @@ const TakeName = ({ setup, number, camera, loggedAt }: TakeFacts) => {
   );
 };
 
-const Found = ({ measured }: TakeRecord) => {
+const Found = ({ measured, clip }: Pick<TakeRecord, 'measured'> & { clip?: ClipRecord }) => {
   const troubles = measured?.verdicts.filter(({ state }) => state !== 'holds') ?? [];
   return (
     <div className="take-found">
@@ -44,8 +46,8 @@ const Found = ({ measured }: TakeRecord) => {
           <StateMark state={state} /> {title} <span className="num">{figure}</span>
         </p>
       ))}
-      <p className="quiet take-file" title={measured?.file}>
-        {measured ? measured.file : 'logged without a frame'}
+      <p className="quiet take-file" title={clip?.file.name ?? measured?.file}>
+        {clip ? clipLine(clip) : measured ? measured.file : 'logged without a frame'}
       </p>
     </div>
   );
@@ -73,7 +75,7 @@ const Tools = ({ take }: { take: TakeRecord }) => {
 };
 
 /** One line of the log. Its name stands at once, the rest as it comes from the records. */
-export const TakeRow = ({ facts }: { facts: TakeFacts }) => {
+export const TakeRow = ({ facts, clip }: { facts: TakeFacts; clip?: ClipRecord }) => {
   const { book } = useBench();
   const take = useTake(facts.id);
   return (
@@ -97,7 +99,7 @@ export const TakeRow = ({ facts }: { facts: TakeFacts }) => {
       </div>
       {take && (
         <>
-          <Found {...take} />
+          <Found measured={take.measured} clip={clip} />
           <NotesField
             take={take}
             onSave={(notes) => book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}

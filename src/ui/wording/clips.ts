@@ -27,6 +27,8 @@ export const words = {
   lines: 'Lines',
   sheet: 'Contact sheet',
   clip: 'Clip',
+  spread: 'Spread',
+  marks: 'Circle, open',
   spreadSays: 'How the picture spreads over stops, middle grey marked',
   take: 'Take',
   offPlan: 'Off plan',

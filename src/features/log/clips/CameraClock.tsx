@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { useStore } from 'zustand';
 import type { CameraRecord } from '#store/records/camera.ts';
 import { cameraClockId } from '#store/records/clip.ts';
-import { useCardSurvey } from '#ui/bench/clips/useClips.ts';
+import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { words } from '#ui/wording/clips.ts';

@@ -99,7 +99,7 @@ const columnsFor = (takes: readonly TakeFacts[]): readonly Column<ClipLine>[] =>
   },
   {
     id: 'spread',
-    header: '',
+    header: <span className="visually-hidden">{words.spread}</span>,
     cell: ({ clip: { found } }) =>
       found ? <LadderGlyph distribution={found.distribution} label={words.spreadSays} /> : null,
   },
@@ -155,7 +155,11 @@ const columnsFor = (takes: readonly TakeFacts[]): readonly Column<ClipLine>[] =>
     cell: ({ clip: { found } }) => (found ? percent(found.clippedAll) : DASH),
     sortBy: ({ clip: { found } }) => (found ? -found.clippedAll : undefined),
   },
-  { id: 'tools', header: '', cell: (line) => <Tools line={line} /> },
+  {
+    id: 'tools',
+    header: <span className="visually-hidden">{words.marks}</span>,
+    cell: (line) => <Tools line={line} />,
+  },
 ];
 
 /** The day clip by clip: found against planned, what is unusual, what is to be done. */

@@ -5,7 +5,8 @@ import Button from 'react-bootstrap/Button';
 import { useDropzone } from 'react-dropzone';
 import { useStore } from 'zustand';
 import { camerasOf, setupsOf } from '#store/selection.ts';
-import { useCardSurvey, useClips } from '#ui/bench/clips/useClips.ts';
+import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
+import { useClips } from '#ui/bench/clips/useClips.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
@@ -75,7 +76,7 @@ export const ClipsView = () => {
   const isNothing = isRead && clips.length === 0 && setAside.length === 0;
   const count = shown.reduce((sum, { lines: own }) => sum + own.length, 0);
   return (
-    <div className={`log clips${isDragActive ? ' dropping' : ''}`} {...getRootProps()}>
+    <div className={`log clips-view${isDragActive ? ' dropping' : ''}`} {...getRootProps()}>
       <input {...getInputProps()} aria-label={words.clipFiles} />
       <Panel
         title={words.clipsOf(shoot.name)}

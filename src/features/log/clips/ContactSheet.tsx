@@ -54,12 +54,12 @@ export const ContactSheet = ({ lines, label }: { lines: readonly ClipLine[]; lab
     overscan: 3,
   });
   return (
-    <div ref={scroll} className="sheet" tabIndex={0} role="group" aria-label={label}>
-      <div ref={box} style={{ height: virtual.getTotalSize() }} className="sheet-rows">
+    <div ref={scroll} className="contact-sheet" tabIndex={0} role="group" aria-label={label}>
+      <div ref={box} style={{ height: virtual.getTotalSize() }} className="contact-rows">
         {virtual.getVirtualItems().map(({ key, index, start }) => (
           <div
             key={key}
-            className="sheet-row"
+            className="contact-row"
             style={{
               transform: `translateY(${start}px)`,
               gridTemplateColumns: `repeat(${across}, minmax(0, 1fr))`,

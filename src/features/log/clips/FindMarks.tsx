@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useCardSurvey } from '#ui/bench/clips/useClips.ts';
+import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { words } from '#ui/wording/clips.ts';
 import type { ClipLine } from './clipLines.ts';

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import ProgressBar from 'react-bootstrap/ProgressBar';
 import { useStore } from 'zustand';
-import { useCardSurvey } from '#ui/bench/clips/useClips.ts';
+import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
 import { words } from '#ui/wording/clips.ts';
 import { leftWords } from './clipWords.ts';
 

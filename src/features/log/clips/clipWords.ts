@@ -51,6 +51,10 @@ export const factsLine = (facts: ClipFactsRecord | undefined): string => {
     .join(' · ');
 };
 
+/** The clip of a take: file, start timecode, length. */
+export const clipLine = ({ file, facts }: ClipRecord): string =>
+  [file.name, facts?.timecode, facts && printLength(facts.seconds)].filter(Boolean).join(' · ');
+
 /** `+0.3`, or `≈+0.4 ±0.2` where it was estimated. */
 export const printOff = ({ stops, by, spread }: OffPlan): string =>
   by === 'card'

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useStore } from 'zustand';
-import { useCardSurvey } from '#ui/bench/clips/useClips.ts';
+import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
 import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
 
 /** Opens a clip in Judge, as long as its file is known to this window. */
