@@ -76,7 +76,7 @@ export const writeSurvey = async (
 const seconds = (iso: string) => Date.parse(iso) / 1000;
 
 /** A clip as pairing sees it. Without a start of its own it goes by when the file was written, less its length. */
-const onCard = ({ id, file, facts }: ClipRecord): ClipOnCard => ({
+const clipForPairing = ({ id, file, facts }: ClipRecord): ClipOnCard => ({
   id,
   name: file.name,
   startedAt: facts?.startedAt ? seconds(facts.startedAt) : seconds(file.writtenAt) - (facts?.seconds ?? 0),
@@ -84,7 +84,7 @@ const onCard = ({ id, file, facts }: ClipRecord): ClipOnCard => ({
 });
 
 /** A take as pairing sees it. */
-const inLog = ({ id, loggedAt, measured }: TakeRecord): TakeInLog => ({
+const takeForPairing = ({ id, loggedAt, measured }: TakeRecord): TakeInLog => ({
   id,
   loggedAt: seconds(loggedAt),
   file: measured?.source?.kind === 'clip' ? measured.file : undefined,
@@ -95,8 +95,8 @@ export const toBePaired = (clips: readonly ClipRecord[], takes: readonly TakeRec
   const byHand = clips.filter(({ take }) => take?.by === 'hand');
   const used = new Set(byHand.map(({ take }) => take?.id));
   return {
-    clips: clips.filter((clip) => !byHand.includes(clip) && clip.state === 'surveyed').map(onCard),
-    takes: takes.filter(({ id }) => !used.has(id)).map(inLog),
+    clips: clips.filter((clip) => !byHand.includes(clip) && clip.state === 'surveyed').map(clipForPairing),
+    takes: takes.filter(({ id }) => !used.has(id)).map(takeForPairing),
   };
 };
 
