@@ -154,7 +154,7 @@ const recorded = async (
     context,
   );
   if (!found.ok) throw new Error(found.reason);
-  const { camera, shoot, plan } = selection;
+  const { camera, shoot } = selection;
   const number = (counted.get(camera.id) ?? 3) + 1;
   counted.set(camera.id, number);
   const id = `demo-clip-${shot.setup}-${shot.camera}-${shot.number}`;
@@ -162,7 +162,7 @@ const recorded = async (
   const name = `${camera.name[0]}${String(number).padStart(4, '0')}.y4m`;
   const file = { name, bytes: clip.value.bytes.length, writtenAt };
   found.value.thumbnails.forEach((png, n) => writeFileSync(`public/demo/takes/${id}-${n}.png`, png));
-  const card = { numbers, placement: plan.placement, light: dialledLight(selection) };
+  const card = { numbers, light: dialledLight(selection) };
   return clipSchema.parse({
     ...waitingClip(id, { shootId: shoot.id, cameraId: camera.id }, file),
     ...surveyed(found.value, card, true),

@@ -1,4 +1,4 @@
-/** Nanoseconds of a Matroska date count from the first of January 2001 (RFC 9559, section 5.1.2.11). */
+/** Seconds from 1970 to 2001, from where a Matroska date counts nanoseconds (RFC 9559, section 5.1.2.11). */
 const FROM_2001 = 978_307_200;
 const DATE_UTC = [0x44, 0x61, 0x88];
 

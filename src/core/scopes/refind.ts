@@ -44,7 +44,7 @@ const LEAST_LOOK = 36;
 const CANDIDATES = 5;
 const SIZES_OF_EACH = 2;
 const OF_EACH = 3;
-/** Every so-manieth pixel of the coarse picture is tried. */
+/** Between two places that are tried in the coarse picture, pixels. */
 const EVERY = 2;
 /** Pixels of the fine picture searched about each. */
 const NEAR = 6;

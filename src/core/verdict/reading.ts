@@ -37,6 +37,14 @@ const kindsFor = ({ numbers, others = [], measurement }: VerdictInput): readonly
 const isLogProfile = ({ profile }: { readonly profile: Kind['profile'] }) =>
   isLog({ profile, range: 'legal' });
 
+/** Both rules ask the same of a frame: it is judged once. */
+const judged = new WeakMap<VerdictInput, ReturnType<typeof pictureKind>>();
+const kindOf = (input: VerdictInput): ReturnType<typeof pictureKind> => {
+  const answer = judged.get(input) ?? pictureKind(input.measurement, kindsFor(input));
+  judged.set(input, answer);
+  return answer;
+};
+
 const nameOf = ({ name, range }: Kind) => `${name} in ${range} range`;
 
 /** Kinds of one name as one: the first, with all their likelihood. */
@@ -77,7 +85,7 @@ export const rangeReading = {
   judge: (input) => {
     const { coding, origin } = input.measurement;
     if (coding.feed || origin.referred === 'display') return undefined;
-    const { found, instead } = pictureKind(input.measurement, kindsFor(input));
+    const { found, instead } = kindOf(input);
     const [answer] = instead;
     if (instead.length !== 1 || answer.kind.profile !== input.numbers.profile) return undefined;
     const { range } = answer.kind;
@@ -110,8 +118,8 @@ export const referredReading = {
   threshold: KIND_HOLDS,
   judge: (input) => {
     const { measurement } = input;
-    const kinds = kindsFor(input);
-    const { found, instead } = pictureKind(measurement, kinds);
+    const { found, instead } = kindOf(input);
+    const set = found[0].kind;
     const arithmetic = evidence(input, found);
     if (measurement.origin.referred === 'display')
       return {
@@ -121,13 +129,12 @@ export const referredReading = {
         advice: 'It is made for a screen, so the stops shown here are not the stops of the scene.',
         arithmetic,
       };
-    if (instead.length === 0 || instead.every(({ kind }) => kind.profile === kinds[0].profile))
-      return undefined;
+    if (instead.length === 0 || instead.every(({ kind }) => kind.profile === set.profile)) return undefined;
     return {
       state: 'watch',
       figure: `${(100 * found[0].posterior).toFixed(0)} % as set`,
       arithmetic,
-      ...insteadOf(kinds[0], instead),
+      ...insteadOf(set, instead),
     };
   },
 } as const satisfies VerdictRule;

@@ -1,12 +1,13 @@
 'use client';
 
-import { useId, useMemo, type ReactNode } from 'react';
+import { useId, useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import ToggleButton from 'react-bootstrap/ToggleButton';
 import { printDate } from '#core/day/clock.ts';
 import { takeChoices, type TakeFacts, type TakeVerdict } from '#store/takeFacts.ts';
 import type { useTakeFilter } from './useTakeFilter.ts';
+import { Choice } from './Choice.tsx';
 import { words } from '#ui/wording/log.ts';
 
 const VERDICTS = {
@@ -23,30 +24,6 @@ const OFF_PLAN = [
   { stops: 1, name: words.at1StopOrMore },
   { stops: 2, name: words.at2StopsOrMore },
 ];
-
-const Choice = ({
-  label,
-  any,
-  value,
-  onPick,
-  children,
-}: {
-  label: string;
-  any: string;
-  value: string | number | null;
-  onPick: (value: string | null) => void;
-  children: ReactNode;
-}) => (
-  <Form.Select
-    size="sm"
-    aria-label={label}
-    value={value ?? ''}
-    onChange={({ target }) => onPick(target.value === '' ? null : target.value)}
-  >
-    <option value="">{any}</option>
-    {children}
-  </Form.Select>
-);
 
 const options = (values: readonly string[], print = (value: string) => value) =>
   values.map((value) => (

@@ -50,7 +50,7 @@ const clipFoundSchema = z.object({
   mired: z.optional(finite),
   /** Marks that were looked for: in how many of the measured frames each was found, and the least fit, up to 1. */
   marks: z.optional(z.object({ frames: atLeast(0), score: z.optional(share) })),
-  /** Highest less lowest within the clip. */
+  /** Highest less lowest within the clip: of the card where it was seen more than once, else of the mean. */
   driftStops: finite,
   driftMired: z.optional(finite),
   /** What the codes say against the profile or the range that was planned. */

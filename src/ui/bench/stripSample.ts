@@ -7,7 +7,7 @@ import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import type { StripSample } from './strip.ts';
 
 /** Mean of the picture's luma as stops: of the signal, as a whole-frame meter behind the curve would see it. */
-const meanStops = ({ histogram, coding }: FrameMeasurement, { profile }: SetCardNumbers): number => {
+export const meanStops = ({ histogram, coding }: FrameMeasurement, { profile }: SetCardNumbers): number => {
   const perLevel = 2 ** coding.bitDepth / histogram.length;
   let [sum, count] = [0, 0];
   histogram.forEach((n, level) => {

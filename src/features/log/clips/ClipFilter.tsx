@@ -3,6 +3,7 @@
 import Form from 'react-bootstrap/Form';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { words } from '#ui/wording/clips.ts';
+import { Choice } from '../Choice.tsx';
 import { CLIP_STATES, type ClipGroup, type ClipState } from './clipLines.ts';
 import { STATE_WORDS } from './clipWords.ts';
 import type { useClipFilter } from './useClipFilter.ts';
@@ -26,19 +27,18 @@ export const ClipFilter = ({ values, set }: ReturnType<typeof useClipFilter>) =>
       value={values.find ?? ''}
       onChange={({ target }) => set({ find: target.value || null })}
     />
-    <Form.Select
-      size="sm"
-      aria-label={words.state}
-      value={values.state ?? ''}
-      onChange={({ target }) => set({ state: (target.value || null) as ClipState | null })}
+    <Choice
+      label={words.state}
+      any={words.anyState}
+      value={values.state}
+      onPick={(state) => set({ state: state as ClipState | null })}
     >
-      <option value="">{words.anyState}</option>
       {CLIP_STATES.map((state) => (
         <option key={state} value={state}>
           {STATE_WORDS[state].name}
         </option>
       ))}
-    </Form.Select>
+    </Choice>
     <Form.Select
       size="sm"
       aria-label={words.groupBy}

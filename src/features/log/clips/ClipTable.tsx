@@ -13,7 +13,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { words } from '#ui/wording/clips.ts';
 import { Thumbnail } from '../Thumbnail.tsx';
 import { CLIP_STATES, heroReason, type ClipLine } from './clipLines.ts';
-import { factsLine, printOff, STATE_WORDS, troubleOf } from './clipWords.ts';
+import { factsLine, marksLine, printOff, STATE_WORDS, troubleOf } from './clipWords.ts';
 import { TakeOfClip } from './TakeOfClip.tsx';
 import { useCircle } from './useCircle.ts';
 import { useOpenClip } from './useOpenClip.ts';
@@ -71,7 +71,7 @@ const Tools = ({ line: { clip } }: { line: ClipLine }) => {
         aria-label={words.openInJudge(name)}
         title={open.canOpen(clip.id) ? words.openInJudge(name) : words.notOpenHere}
         disabled={!open.canOpen(clip.id)}
-        onClick={() => void open.open(clip.id)}
+        onClick={() => void open.open(clip)}
       >
         <ScanEye size={18} aria-hidden="true" />
       </Button>
@@ -122,6 +122,7 @@ const columnsFor = (takes: readonly TakeFacts[]): readonly Column<ClipLine>[] =>
     header: head(words.offPlan, words.stops),
     says: words.offPlanSays,
     cell: ({ off }) => (off ? printOff(off) : DASH),
+    title: ({ clip }) => marksLine(clip),
     sortBy: ({ off }) => (off ? -Math.abs(off.stops) : undefined),
   },
   {

@@ -61,6 +61,14 @@ export const printOff = ({ stops, by, spread }: OffPlan): string =>
     ? printStopsDecimal(stops)
     : `≈${printStopsDecimal(stops)}${spread === undefined ? '' : ` ±${spread.toFixed(1)}`}`;
 
+/** In how many of the measured frames marks were found, and how well; undefined where none were looked for. */
+export const marksLine = ({ found }: ClipRecord): string | undefined => {
+  if (!found?.marks) return undefined;
+  const { frames, score } = found.marks;
+  const fit = score === undefined ? '' : `, least correlation ${score.toFixed(2)}`;
+  return `Marks found in ${frames} of ${found.samples.length} frames${fit}`;
+};
+
 /** What is to be looked at, in a line; the worst first. */
 export const troubleOf = ({ clip, state, off, againstHero }: ClipLine): string => {
   const { found, problem } = clip;

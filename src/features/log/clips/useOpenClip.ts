@@ -2,24 +2,28 @@
 
 import { useRouter } from 'next/navigation';
 import { useStore } from 'zustand';
+import type { ClipRecord } from '#store/records/clip.ts';
 import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
-import { useBench, useHrefTo, useSelection } from '#ui/bench/hooks.ts';
+import { useBench, useHrefTo, useRecords, useSelection } from '#ui/bench/hooks.ts';
 
-/** Opens a clip in Judge, as long as its file is known to this window. */
+/** Opens a clip in Judge before its own camera, as long as its file is known to this window. */
 export const useOpenClip = () => {
-  const survey = useCardSurvey();
-  const files = useStore(survey, (state) => state.files);
+  const files = useStore(useCardSurvey(), (state) => state.files);
   const { session } = useBench();
-  const { camera, setup } = useSelection();
+  const { setup } = useSelection();
+  const cameras = useRecords((records) => records.cameras);
   const router = useRouter();
   const hrefTo = useHrefTo();
   return {
     canOpen: (id: string) => files.has(id),
-    open: async (id: string): Promise<void> => {
+    open: async ({ id, cameraId }: ClipRecord): Promise<void> => {
       const file = files.get(id);
       if (!file) return;
-      router.push(hrefTo('/judge'));
-      await session.tray.add([file], { range: camera.coding.range, setupId: setup.id });
+      const href = new URL(hrefTo('/judge'), window.location.href);
+      if (setup.cameraIds.includes(cameraId)) href.searchParams.set('camera', cameraId);
+      router.push(`${href.pathname}${href.search}`);
+      const range = cameras.get(cameraId)?.coding.range ?? 'legal';
+      await session.tray.add([file], { range, setupId: setup.id });
     },
   };
 };

@@ -32,6 +32,5 @@ export const createCardPairing = ({
       await writePairing(database, asked.clips, outcome.output);
       return outcome.output.clock;
     },
-    end: () => client?.end(),
   };
 };

@@ -87,7 +87,7 @@ const bench = () => {
   const survey = createCardSurvey({
     database,
     start,
-    cardOf: () => ({ numbers, placement: 0 }),
+    cardOf: () => ({ numbers }),
     newId: () => `clip-${(ids += 1)}`,
     now: () => 0,
   });

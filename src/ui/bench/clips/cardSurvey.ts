@@ -276,11 +276,6 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
       stops.forEach((stop) => stop.abort());
     },
     pair,
-    end: () => {
-      stops.forEach((stop) => stop.abort());
-      free.forEach((client) => client.end());
-      pairing.end();
-    },
   });
 };
 

@@ -1,18 +1,15 @@
-import { mean, median } from 'd3-array';
-import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { extent, mean, median } from 'd3-array';
 import type { SourceTags } from '#core/frame/tags.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { ClipFactsRecord, ClipFound, ClipRecord } from '#store/records/clip.ts';
 import type { SurveyedClip } from '#workers/survey/protocol.ts';
 import { distributionOf } from '../benchModel.ts';
-import { driftFigures, judgementOf, type JudgeContext } from '../judgement.ts';
+import { judgementOf, type JudgeContext } from '../judgement.ts';
 import { halfStops } from '../logTake.ts';
-import { stripSample } from '../stripSample.ts';
+import { meanStops, stripSample } from '../stripSample.ts';
 
 /** What a survey goes by: the card of the camera on its set-up. */
-export type SurveyCard = Pick<JudgeContext, 'numbers' | 'placement' | 'light' | 'coding' | 'kit'> & {
-  readonly numbers: SetCardNumbers;
-};
+export type SurveyCard = Pick<JudgeContext, 'numbers' | 'light' | 'coding' | 'kit'>;
 
 const tagWords = ({ transfer, primaries, matrix, range }: SourceTags): string =>
   [transfer, primaries, matrix, range].filter((tag) => tag !== undefined).join(', ');
@@ -42,6 +39,12 @@ const factsOf = ({ coding, clip, facts, chroma }: SurveyedClip): ClipFactsRecord
 const present = (values: readonly (number | undefined)[]) => values.filter((one) => one !== undefined);
 const short = (value: number) => Number(Math.max(-20, Math.min(20, value)).toFixed(4));
 
+/** Highest less lowest. */
+const apart = (values: readonly number[]): number => {
+  const [low = 0, high = 0] = extent(values);
+  return high - low;
+};
+
 const meanOf = (distributions: readonly Distribution[]): Distribution => ({
   perStop: distributions[0].perStop,
   bins: distributions[0].bins.map(({ stops }, bin) => ({
@@ -64,8 +67,8 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked
   const { numbers, light } = card;
   const strip = samples.map(({ frame, measurement }) => stripSample(frame, measurement, numbers, light));
   const distributions = samples.map(({ measurement }) => distributionOf(measurement, numbers));
-  const drift = driftFigures(strip, 0);
-  const cards = strip.filter(({ byCard }) => byCard).map(({ stops }) => stops);
+  const means = samples.map(({ measurement }) => short(meanStops(measurement, numbers)));
+  const cards = strip.filter(({ byCard }) => byCard).map(({ stops }) => short(stops));
   const casts = present(strip.map(({ mired }) => mired));
   const middle = samples.length >> 1;
   const doubts = judgementOf(samples[middle].measurement, distributions[middle], {
@@ -78,21 +81,22 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked
     samples: samples.map(({ frame, at }, n) => ({
       frame,
       at: Number(at.toFixed(3)),
-      meanStops: short(strip[n].stops),
+      meanStops: means[n],
       clippedAll: strip[n].clipped,
       ...(strip[n].byCard ? { cardStops: short(strip[n].stops) } : {}),
       ...(strip[n].mired === undefined ? {} : { mired: strip[n].mired }),
     })),
     distribution: halfStops(meanOf(distributions)),
-    meanStops: short(median(strip, ({ stops }) => stops) ?? 0),
-    ...(cards.length > 0 ? { cardStops: short(median(cards) ?? 0) } : {}),
+    meanStops: median(means) ?? 0,
+    ...(cards.length > 0 ? { cardStops: median(cards) } : {}),
     clippedAll: Math.max(...shares.map(({ clipping }) => clipping.all)),
     clippedSome: Math.max(...shares.map(({ clipping }) => clipping.some)),
     underFloor: median(shares, ({ shadows }) => shadows.share) ?? 0,
     ...(casts.length > 0 ? { mired: median(casts) } : {}),
     ...(isMarked ? { marks: marksOf(samples) } : {}),
-    driftStops: drift?.stops ?? 0,
-    ...(drift?.mired === undefined ? {} : { driftMired: drift.mired }),
+    // By the card where it was seen more than once, else by the mean: the two are never compared.
+    driftStops: apart(cards.length > 1 ? cards : means),
+    ...(casts.length > 1 ? { driftMired: apart(casts) } : {}),
     ...(doubts.length > 0 ? { doubt: doubts[0].title.slice(0, 120) } : {}),
     ...(cutShort === undefined ? {} : { cutShort: cutShort.slice(0, 300) }),
   };

@@ -24,7 +24,6 @@ const cardFor = ({ book }: Services, { shootId, setupId, cameraId }: CardOf): Su
     light: dialledLight(selection),
     coding: camera.coding,
     kit: { profileIds: camera.profileIds, setId: profile.id, profiles: kit.profiles },
-    placement: selection.plan.placement,
   };
 };
 
