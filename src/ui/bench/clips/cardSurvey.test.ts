@@ -7,6 +7,7 @@ import { Database } from '#store/database.ts';
 import { clipSchema } from '#store/records/clip.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
 import { countedFrame } from '#core/scopes/fixtures/countedFrame.ts';
+import type { Patch } from '#core/scopes/measure.ts';
 import { makeFrame } from '#core/frame/frame.ts';
 import { EXACT } from '#core/frame/tags.ts';
 import { failure, success, type Result } from '#core/result.ts';
@@ -14,13 +15,14 @@ import type { Client } from '#workers/rpc/client.ts';
 import type { SurveyedClip, SurveyJobs } from '#workers/survey/protocol.ts';
 import { cardNumbersOf } from '../benchModel.ts';
 import { createCardSurvey } from './cardSurvey.ts';
+import { surveyed } from './clipFound.ts';
 
 const selection = demoSelection('furnace-mouth', 'a-cam');
 const of = { shootId: selection.shoot.id, setupId: selection.setup.id, cameraId: selection.camera.id };
 const numbers = cardNumbersOf(selection);
 
-const found = (): SurveyedClip => {
-  const plane = () => new Uint16Array(64 * 36).fill(450);
+const measured = (code: number, hasCard = false) => {
+  const plane = () => new Uint16Array(64 * 36).fill(code);
   const frame = makeFrame({
     width: 64,
     height: 36,
@@ -31,8 +33,12 @@ const found = (): SurveyedClip => {
     b: plane(),
   });
   const { clipStops, floorStops } = numbers;
-  const options = { profile: selection.profile.data, clipStops, floorStops, patches: [] };
-  const measurement = measureFrame(countedFrame(frame), options);
+  const card: Patch = { id: 'card', kind: 'card', rect: { x: 8, y: 8, width: 16, height: 16 } };
+  const options = { profile: selection.profile.data, clipStops, floorStops, patches: hasCard ? [card] : [] };
+  return measureFrame(countedFrame(frame), options);
+};
+
+const found = (measurement = [450, 450, 450].map((code) => measured(code))): SurveyedClip => {
   return {
     coding: {
       width: 64,
@@ -48,7 +54,7 @@ const found = (): SurveyedClip => {
     },
     clip: { seconds: 10, rate: 25, variable: false, frames: 250 },
     facts: { startedAt: 1_776_000_000, timecode: '10:00:00:00' },
-    samples: [0, 125, 249].map((n) => ({ frame: n, at: n / 25, measurement, marks: [] })),
+    samples: [0, 125, 249].map((n, i) => ({ frame: n, at: n / 25, measurement: measurement[i], marks: [] })),
     thumbnails: [Uint8Array.of(1), Uint8Array.of(2), Uint8Array.of(3)],
   };
 };
@@ -99,6 +105,21 @@ const until = async (test: () => boolean | Promise<boolean>) => {
   for (let i = 0; i < 200 && !(await test()); i += 1) await new Promise((resolve) => setTimeout(resolve, 5));
   expect(await test()).toBe(true);
 };
+
+describe('drift within a clip', () => {
+  it('is of the card where it was seen, never of the card in one frame against the mean of another', () => {
+    const card = { numbers };
+    const mixed = found([measured(450, true), measured(450, true), measured(700)]);
+    expect(surveyed(mixed, card, true).found?.driftStops).toBeCloseTo(0);
+    const moved = found([measured(450, true), measured(520, true), measured(700)]);
+    expect(surveyed(moved, card, true).found?.driftStops).toBeCloseTo(
+      numbers.profile.stopsAt((520 - 64) / 876) - numbers.profile.stopsAt((450 - 64) / 876),
+      2,
+    );
+    const bare = found([measured(450), measured(450), measured(700)]);
+    expect(surveyed(bare, card, false).found?.driftStops).toBeGreaterThan(2);
+  });
+});
 
 describe('the survey of a card', () => {
   it('looks at two at a time, writes each as it comes; a broken one costs only itself', async () => {
