@@ -20,6 +20,7 @@ const coreOrder = [
   'transfer',
   'scene',
   'profile',
+  'correction',
   'advice',
   'lut',
   'exposure',
@@ -30,6 +31,7 @@ const coreOrder = [
   'kernels',
   'verdict',
   'clips',
+  'match',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';
 const coreRules = coreOrder.map((folder, at) => ({
