@@ -17,6 +17,7 @@ import {
   text,
   whole,
 } from './common.ts';
+import { correctionSchema } from './correction.ts';
 
 const levels = z.object({ min: finite, max: finite, step: positive });
 const picture = z.enum(['log', 'lut']);
@@ -34,6 +35,27 @@ const startsSchema = z.object({
   /** The LUT on each monitor, by the monitor's id. */
   monitorLuts: z.optional(z.record(idSchema, idSchema)),
 });
+
+/** What brings a camera to another in a light, as it was solved. */
+const matchSchema = z.object({
+  id: idSchema,
+  heroCameraId: idSchema,
+  /** The light it was solved in, K. */
+  kelvin: between(1000, 40_000),
+  profileId: idSchema,
+  heroProfileId: idSchema,
+  correction: correctionSchema,
+  /** ISO 8601 date. */
+  solvedOn: z.iso.date(),
+  /** Patches it was solved from, or the pictures as a whole. */
+  by: z.enum(['marks', 'whole']),
+  patches: whole(1, 400),
+  /** CIEDE2000 that it leaves: mean and worst; mean over patches that its fit has not seen. */
+  mean: atLeast(0),
+  worst: atLeast(0),
+  unseen: z.optional(atLeast(0)),
+});
+export type CameraMatch = z.infer<typeof matchSchema>;
 
 export const cameraSchema = z.object({
   id: idSchema,
@@ -106,6 +128,8 @@ export const cameraSchema = z.object({
     lowerLimit: levels,
   }),
   starts: z.optional(startsSchema),
+  /** What brings it to other cameras, a light each. */
+  matches: z.optional(listOf(matchSchema, 0, 60)),
   isDemo: demoSchema,
 });
 

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { atLeast, between, finite, idSchema, listOf, text, whole } from './common.ts';
+import { correctionSchema } from './correction.ts';
 
 const share = between(0, 1);
 
@@ -37,6 +38,19 @@ const clipSampleSchema = z.object({
   mired: z.optional(finite),
 });
 
+const triple = z.readonly(z.tuple([finite, finite, finite]));
+
+/** Light of a mark in a clip: mean of the frames in which it was found, in the profile's primaries. */
+const markLightSchema = z.object({
+  name: text(1, 80),
+  kind: z.enum(['card', 'skin', 'neutral', 'white']),
+  light: triple,
+  /** Standard error of the mean. */
+  error: triple,
+  clipped: share,
+  underFloor: share,
+});
+
 /** What was found in a clip, all its measured frames together. */
 const clipFoundSchema = z.object({
   samples: listOf(clipSampleSchema, 1, 60),
@@ -55,10 +69,17 @@ const clipFoundSchema = z.object({
   driftMired: z.optional(finite),
   /** What the codes say against the profile or the range that was planned. */
   doubt: z.optional(text(0, 120)),
+  /** How its light spreads: each tenth's channel by channel, in the profile's primaries. */
+  tones: z.optional(z.readonly(listOf(triple, 1, 20))),
+  lights: z.optional(listOf(markLightSchema, 0, 40)),
+  /** The profile that its light was read by. */
+  profileId: z.optional(idSchema),
   /** It ends before its end. */
   cutShort: z.optional(text(0, 300)),
 });
 export type ClipFound = z.infer<typeof clipFoundSchema>;
+
+const driftSchema = z.object({ stops: finite, mired: finite });
 
 /** A clip on a camera's card. The file itself is never stored. */
 export const clipSchema = z.object({
@@ -80,12 +101,30 @@ export const clipSchema = z.object({
   take: z.optional(
     z.object({ id: z.optional(idSchema), by: z.enum(['found', 'hand']), probability: z.optional(share) }),
   ),
+  /** What brings it to the hero of its set-up. */
+  correction: z.optional(
+    z.object({
+      correction: correctionSchema,
+      /** Solved from marks, estimated from the picture, or moved by hand. */
+      by: z.enum(['marks', 'estimate', 'hand']),
+      /** The clip it was brought to. */
+      heroId: idSchema,
+      /** CIEDE2000 that is left on what was marked. */
+      residual: z.optional(atLeast(0)),
+      /** Drift within the clip: stops and mired to add at its beginning and at its end. */
+      drift: z.optional(z.object({ from: driftSchema, to: driftSchema })),
+      accepted: z.boolean(),
+    }),
+  ),
+  /** It differs from its hero by intention: never asked about. */
+  onPurpose: z.optional(z.boolean()),
   circled: z.boolean(),
   notes: text(0, 4000),
   /** Thumbnails kept under `<id>-0` and on. */
   pictures: whole(0, 8),
 });
 export type ClipRecord = z.infer<typeof clipSchema>;
+export type ClipCorrection = NonNullable<ClipRecord['correction']>;
 
 /** How a camera's clock stood against ours on a shoot, where it was set by hand. */
 export const cameraClockSchema = z.object({

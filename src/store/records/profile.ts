@@ -26,7 +26,7 @@ const edits = {
   lift: z.optional(between(-0.2, 0.2)),
 };
 
-const curve = z.discriminatedUnion('kind', [
+export const curveSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('standard'),
     transfer: z.enum(Object.keys(TRANSFERS) as [TransferId, ...TransferId[]]),
@@ -69,6 +69,12 @@ const typedGamut = z
   .object({ name: nameSchema, red: xy, green: xy, blue: xy, white: xy })
   .check(z.refine((gamut) => ownGamut(gamut).ok, 'primaries and white that make no gamut'));
 
+export const gamutSchema = z.union([
+  z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]),
+  z.literal(UNKNOWN_GAMUT),
+  typedGamut,
+]);
+
 const anchor = z.object({
   id: z.enum(['black', 'grey', 'white', 'clip', 'extra']),
   reading: finite,
@@ -92,13 +98,13 @@ const evidenceItem = z.object({
   source: text(0, 120),
   readings: z.readonly(listOf(reading, 1, 200)),
   clipStops: z.optional(stopsSchema),
-  curve: z.optional(curve),
+  curve: z.optional(curveSchema),
   muted: z.optional(z.boolean()),
 }) satisfies z.ZodMiniType<EvidenceItem>;
 
 const profileFields = z.object({
-  curve,
-  gamut: z.union([z.enum(GAMUT_IDS as [GamutId, ...GamutId[]]), z.literal(UNKNOWN_GAMUT), typedGamut]),
+  curve: curveSchema,
+  gamut: gamutSchema,
   clipStops: stopsSchema,
   band: z.optional(
     z.object({

@@ -17,6 +17,8 @@ export const shootSchema = z.object({
   sun: z.optional(sunSchema),
   /** First day, ISO 8601. */
   day: z.optional(z.iso.date()),
+  /** The camera that the others are brought to; without one the first of each set-up. */
+  heroCameraId: z.optional(idSchema),
   isDemo: demoSchema,
 });
 export type ShootRecord = z.infer<typeof shootSchema>;

@@ -143,7 +143,7 @@ export type Pixels = {
   readonly rgba: Uint8ClampedArray<ArrayBuffer>;
 };
 
-type SceneInput = {
+export type SceneInput = {
   readonly truth: string;
   readonly light: readonly ArrayBuffer[];
   readonly mask: ArrayBuffer;

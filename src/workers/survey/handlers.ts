@@ -2,6 +2,8 @@ import { framesToSurvey } from '#core/clips/framesToSurvey.ts';
 import { pairClips } from '#core/clips/pairing.ts';
 import type { OpenedFrame } from '#core/formats/opened.ts';
 import type { Kernels } from '#core/kernels/types.ts';
+import { measurePatchLight, readByProfile, type LightReading } from '#core/match/measurePatches.ts';
+import { tonesOf } from '#core/match/tones.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { refindMarks, type FoundMark } from '#core/scopes/refind.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
@@ -23,7 +25,13 @@ export const surveyHandlers = (kernels: Kernels, open: Opener = openClip): Handl
 
   const look = async (
     clip: ClipSource,
-    { thumbnails: picture, reading, remembered = [], file: _file, ...options }: SurveyJobs['survey']['input'],
+    {
+      thumbnails: picture,
+      reading: asked,
+      remembered = [],
+      file: _file,
+      ...options
+    }: SurveyJobs['survey']['input'],
     { step, outside }: Pick<JobContext, 'step' | 'outside'>,
   ): Promise<Result<SurveyedClip>> => {
     const { times, ...info } = clip.info;
@@ -34,10 +42,11 @@ export const surveyHandlers = (kernels: Kernels, open: Opener = openClip): Handl
     let first: OpenedFrame | undefined;
     let marks: readonly FoundMark[] = [];
     let cutShort: string | undefined;
+    let reading: LightReading | undefined;
     await outside(async () => clip.expect?.(frames));
     for (const [i, frame] of frames.entries()) {
       await step(`Frame ${i + 1} of ${frames.length}`, i / frames.length);
-      const opened = await outside(() => clip.frameAt(frame, reading));
+      const opened = await outside(() => clip.frameAt(frame, asked));
       // A clip that is cut short is judged as far as it goes.
       if (!opened.ok) {
         if (!first) return opened;
@@ -50,7 +59,21 @@ export const surveyHandlers = (kernels: Kernels, open: Opener = openClip): Handl
       // Where they were in the frame before they are looked for first.
       marks = remembered.length > 0 ? refindMarks(held.frame, remembered, marks).found : [];
       const measurement = measureFrame(held, { ...options, patches: [...options.patches, ...marks] });
-      samples.push({ frame, at: times[frame] - times[0], measurement, marks });
+      reading ??= readByProfile(options.profile, held.frame, options.floorStops);
+      const { gamut } = options.profile;
+      const light = reading;
+      samples.push({
+        frame,
+        at: times[frame] - times[0],
+        measurement,
+        marks,
+        lights: marks.map(({ id, kind, rect }) => ({
+          name: id,
+          kind,
+          ...measurePatchLight(held.frame, rect, light, gamut),
+        })),
+        tones: tonesOf(held.frame, light, gamut),
+      });
       if (keep.has(i)) thumbnails.push(thumbnailOf(kernels, holder.current(), picture));
     }
     if (!first) return failure('clip', 'It holds no frame: copy it from the card again.');

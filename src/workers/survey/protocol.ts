@@ -1,6 +1,8 @@
 // What a survey worker does: one clip at a time, from its container to what was measured. Types only.
 import type { Pairing } from '#core/clips/pairing.ts';
 import type { ClipOnCard, TakeInLog } from '#core/clips/types.ts';
+import type { MarkLight } from '#core/match/clipCorrection.ts';
+import type { Tones } from '#core/match/tones.ts';
 import type { ReadingOptions } from '#core/formats/opened.ts';
 import type { Chroma } from '#core/signal/chroma.ts';
 import type { Result } from '#core/result.ts';
@@ -28,6 +30,9 @@ export type SurveyedClip = {
     readonly at: number;
     /** Marks that were found, each with how well it fits, up to 1. */
     readonly marks: readonly FoundMark[];
+    /** Light of each, and of each tenth of the picture, in the profile's primaries. */
+    readonly lights: readonly MarkLight[];
+    readonly tones: Tones;
   })[];
   /** Near its beginning, its middle and its end. PNG bytes. */
   readonly thumbnails: readonly Uint8Array<ArrayBuffer>[];

@@ -1,4 +1,6 @@
-import { extent, mean, median } from 'd3-array';
+import { extent, group, mean, median } from 'd3-array';
+import { meanOfFrames } from '#core/match/patches.ts';
+import type { Triple } from '#core/maths/matrix.ts';
 import type { SourceTags } from '#core/frame/tags.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
 import type { ClipFactsRecord, ClipFound, ClipRecord } from '#store/records/clip.ts';
@@ -62,6 +64,17 @@ const marksOf = (samples: SurveyedClip['samples']): NonNullable<ClipFound['marks
   return { frames, ...(scores.length > 0 ? { score: Math.max(0, Math.min(1, ...scores)) } : {}) };
 };
 
+const precise = (value: number) => Number(value.toPrecision(6));
+
+/** Light of each mark over the frames in which it was found. */
+const lightsOf = (samples: SurveyedClip['samples']): ClipFound['lights'] => {
+  const byName = group(
+    samples.flatMap(({ lights }) => lights),
+    ({ name }) => name,
+  );
+  return [...byName].map(([name, frames]) => ({ name, kind: frames[0].kind, ...meanOfFrames(frames) }));
+};
+
 /** What was found in a clip, by the card of its camera. */
 const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked: boolean): ClipFound => {
   const { numbers, light } = card;
@@ -95,6 +108,9 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked
     ...(casts.length > 0 ? { mired: median(casts) } : {}),
     ...(isMarked ? { marks: marksOf(samples) } : {}),
     // By the card where it was seen more than once, else by the mean: the two are never compared.
+    tones: samples[middle].tones.map((one) => one.map(precise) as unknown as Triple),
+    ...(isMarked ? { lights: lightsOf(samples) } : {}),
+    ...(card.kit ? { profileId: card.kit.setId } : {}),
     driftStops: apart(cards.length > 1 ? cards : means),
     ...(casts.length > 1 ? { driftMired: apart(casts) } : {}),
     ...(doubts.length > 0 ? { doubt: doubts[0].title.slice(0, 120) } : {}),

@@ -1,0 +1,174 @@
+import { compileCorrection } from '#core/correction/compile.ts';
+import { openFrame } from '#core/formats/openFrame.ts';
+import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
+import type { Rect } from '#core/frame/frame.ts';
+import type { Kernels } from '#core/kernels/types.ts';
+import { measurePatchLight, type LightReading } from '#core/match/measurePatches.ts';
+import { comparable, labOfLight, type MatchPatch } from '#core/match/patches.ts';
+import { matchSchools } from '#core/match/schools.ts';
+import { solveMatch } from '#core/match/solveMatch.ts';
+import { tonePatches, tonesOf } from '#core/match/tones.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { layerLight, mixed, openScene, resized, type Scene } from '#core/scene/scene.ts';
+import { weightsAt } from '#core/scene/truth.ts';
+import { checkedSettings, expose } from '#core/sensor/camera.ts';
+import { isStill, openClip } from '../judge/clips/open.ts';
+import { createHolder, infoOf, type Held } from '../judge/holder.ts';
+import type { ExposeInput } from '../judge/protocol.ts';
+import type { Handlers } from '../rpc/serve.ts';
+import { isLight, paintSide, sideLight, spaceOf } from './light.ts';
+import { SIDES, type MatchJobs, type OpenedSide, type Share, type Side } from './protocol.ts';
+
+const NO_PICTURE = failure(
+  'picture',
+  'Both pictures are needed: film a scene with both cameras, or open a file on each side.',
+);
+const NO_PATCH = failure(
+  'marks',
+  'Nothing that is marked can be compared: mark what is neither clipped nor lost in noise on both.',
+);
+
+const rectOf = ({ x, y, width, height }: Share, frame: { width: number; height: number }): Rect => ({
+  x: Math.round(x * frame.width),
+  y: Math.round(y * frame.height),
+  width: Math.max(2, Math.round(width * frame.width)),
+  height: Math.max(2, Math.round(height * frame.height)),
+});
+
+const clipOf = ({ lights, clipCode }: LightReading): number => lights[clipCode];
+
+/** The jobs of the matching worker: it holds one frame a side. @param open Opens a clip; tests bring their own. */
+export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip): Handlers<MatchJobs> => {
+  const holders = { camera: createHolder(kernels), hero: createHolder(kernels) };
+  const put = (side: Side, opened: OpenedFrame) => {
+    holders[side].put(opened);
+    return infoOf(holders[side].current().opened);
+  };
+  const both = (): { readonly [S in Side]: Held } | undefined => {
+    const [camera, hero] = [holders.camera.get(), holders.hero.get()];
+    return camera && hero ? { camera, hero } : undefined;
+  };
+
+  const filmed = (scene: Scene, input: ExposeInput) => {
+    const height = Math.round((input.width * scene.truth.height) / scene.truth.width);
+    const light = mixed(
+      scene.layers.map((_, n) => resized(layerLight(scene, n), input.width, height)),
+      weightsAt(scene.truth, input.seconds),
+    );
+    const frame = expose(light, input.body, input.settings, input.seed);
+    const reading = input.settings.coding.bitDepth === 8 ? 'codes8' : 'codes10';
+    const evidence = 'exposed by the simulated camera';
+    return plainly({ frame, reading, evidence, container: 'simulated camera' }, {});
+  };
+
+  const frameOf = async (
+    file: Blob,
+    at: number,
+    options: Parameters<typeof openFrame>[1],
+    signal: AbortSignal,
+  ): Promise<Result<{ readonly opened: OpenedFrame; readonly clip?: OpenedSide['clip'] }>> => {
+    if (await isStill(file)) {
+      const opened = openFrame(new Uint8Array(await file.arrayBuffer()), options);
+      return opened.ok ? success({ opened: opened.value }) : opened;
+    }
+    const clip = await open(file, () => undefined, signal);
+    if (!clip.ok) return clip;
+    try {
+      const { times, ...info } = clip.value.info;
+      const frame = Math.min(times.length - 1, Math.max(0, Math.round(at * (times.length - 1))));
+      const opened = await clip.value.frameAt(frame, options);
+      return opened.ok
+        ? success({ opened: opened.value, clip: { ...info, frames: times.length, frame } })
+        : opened;
+    } finally {
+      clip.value.close();
+    }
+  };
+
+  return {
+    film: async ({ truth, light, mask, walk, sides }, { step }) => {
+      await step('Opening the scene', 0.1);
+      const opened = openScene({
+        truth,
+        light: light.map((bytes) => new Uint8Array(bytes)),
+        mask: new Uint8Array(mask),
+        walk: walk && new Uint8Array(walk),
+      });
+      if (!opened.ok) return { output: opened };
+      for (const side of SIDES) {
+        const checked = checkedSettings(sides[side].settings);
+        if (!checked.ok) return { output: checked };
+      }
+      await step('Filming with both', 0.5);
+      const [camera, hero] = SIDES.map((side) => put(side, filmed(opened.value, sides[side])));
+      return { output: success({ truth: opened.value.truth, sides: { camera, hero } }) };
+    },
+
+    open: async ({ side, file, at, ...options }, { signal, step, outside }) => {
+      await step('Opening', 0.2);
+      const found = await outside(() => frameOf(file, at, options, signal));
+      if (!found.ok) return { output: found };
+      const coding = put(side, found.value.opened);
+      return { output: success({ coding, ...(found.value.clip ? { clip: found.value.clip } : {}) }) };
+    },
+
+    solve: async ({ marks, whole, ...readings }, { step }) => {
+      const held = both();
+      if (!held) return { output: NO_PICTURE };
+      await step('Measuring', 0.1);
+      const inLight = isLight(readings);
+      const space = spaceOf(readings);
+      const light = {
+        camera: sideLight(held.camera.frame, readings.sides.camera, inLight),
+        hero: sideLight(held.hero.frame, readings.sides.hero, inLight),
+      };
+      const measured = (side: Side, share: Share) =>
+        measurePatchLight(
+          light[side].frame,
+          rectOf(share, light[side].frame),
+          light[side].reading,
+          space.primaries,
+        );
+      const tones = (side: Side) => tonesOf(light[side].frame, light[side].reading, space.primaries);
+      const patches: readonly MatchPatch[] = whole
+        ? tonePatches(tones('camera'), tones('hero'), {
+            from: clipOf(light.camera.reading),
+            hero: clipOf(light.hero.reading),
+          })
+        : marks.map(({ name, kind, camera, hero }) => ({
+            name,
+            kind,
+            from: measured('camera', camera),
+            hero: measured('hero', hero),
+          }));
+      await step('Solving', 0.4);
+      const match = solveMatch(patches, space);
+      if (match.patches.length === 0) return { output: NO_PATCH };
+      const lab = labOfLight(space.primaries, space.level);
+      const { run } = compileCorrection(match.correction, space.primaries);
+      return {
+        output: success({
+          match,
+          schools: matchSchools({ patches, space, dials: readings.dials, correction: match.correction }),
+          plotted: comparable(patches).used.map(({ name, kind, from, hero }) => ({
+            name,
+            kind,
+            hero: lab(hero.light),
+            before: lab(from.light),
+            after: lab(run(from.light)),
+          })),
+          by: whole ? 'whole' : 'marks',
+          in: inLight ? 'light' : 'picture',
+        }),
+      };
+    },
+
+    picture: async ({ side, correction, width, ...readings }, { step }) => {
+      const held = holders[side].get();
+      if (!held) return { output: NO_PICTURE };
+      await step('Drawing', 0.1);
+      const painted = paintSide(held.frame, readings, readings.sides[side], width, correction);
+      return { output: success(painted), transfer: [painted.rgba.buffer] };
+    },
+  };
+};
