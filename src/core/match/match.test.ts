@@ -12,7 +12,6 @@ import { matchVerdict, worstSeen } from './verdict.ts';
 
 const DIAL = { kelvin: 5600, tint: 0 } as const;
 const SPACE = { primaries: 'bt2020', level: 0, dial: DIAL } as const;
-const TEN = { bitDepth: 10, range: 'legal' } as const;
 
 const kindOf = (kind: string): MatchKind =>
   kind === 'card' || kind === 'white' ? kind : kind === 'wedge' ? 'neutral' : 'colour';
@@ -163,9 +162,11 @@ describe('schools', () => {
 
 describe('verdict', () => {
   it('goes by skin and neutral where they were marked, and by the limits as they are set', () => {
-    const patch = (kind: MatchKind, after: number) => ({ name: kind, kind, before: 9, after });
+    const patch = (kind: MatchKind, after: number) => ({ name: kind, kind, before: 9, after, noise: 0 });
     expect(worstSeen([patch('colour', 8), patch('skin', 1.5), patch('card', 1)])).toBe(1.5);
     expect(worstSeen([patch('colour', 8)])).toBe(8);
+    // Noise is no difference: 5 of 13 leaves 12.
+    expect(worstSeen([{ ...patch('skin', 13), noise: 5 }])).toBe(12);
     expect(matchVerdict({ deltaE: 2, stops: 0.1 })).toBe('together');
     expect(matchVerdict({ deltaE: 2.1, stops: 0.1 })).toBe('seen');
     expect(matchVerdict({ deltaE: 1, stops: -0.3 })).toBe('seen');

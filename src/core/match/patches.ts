@@ -32,6 +32,8 @@ export type MatchedPatch = {
   readonly before: number;
   readonly after: number;
   readonly unseen?: number;
+  /** What noise alone makes of it, ΔE: one standard deviation. */
+  readonly noise: number;
 };
 
 /** Why a patch is not used. */

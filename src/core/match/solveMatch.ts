@@ -204,6 +204,7 @@ export const solveMatch = (
       kind,
       before: before[i],
       after: after[i],
+      noise: fit[i].noise,
       ...(best.unseen ? { unseen: best.unseen[i] } : {}),
     })),
     leftOut,

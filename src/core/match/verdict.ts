@@ -23,11 +23,22 @@ const FIRST: readonly MatchKind[] = ['skin', 'card', 'neutral', 'white'];
 
 export type MatchFigures = { readonly deltaE: number; readonly stops: number };
 
-/** How far off what a viewer sees first is: the worst of skin and neutral, or of all where neither was marked. */
-export const worstSeen = (patches: readonly MatchedPatch[]): number => {
-  const first = patches.filter(({ kind }) => FIRST.includes(kind));
-  return Math.max(0, ...(first.length > 0 ? first : patches).map(({ after }) => after));
+/** What is left of a patch once noise is taken off, as of errors that add by their squares. */
+export const withoutNoise = ({ after, noise }: Pick<MatchedPatch, 'after' | 'noise'>): number =>
+  Math.sqrt(Math.max(0, after * after - noise * noise));
+
+/** How far off the worst of some kinds is, noise taken off; undefined where none was marked. */
+export const worstOf = (
+  patches: readonly MatchedPatch[],
+  kinds: readonly MatchKind[],
+): number | undefined => {
+  const own = patches.filter(({ kind }) => kinds.includes(kind));
+  return own.length === 0 ? undefined : Math.max(...own.map(withoutNoise));
 };
+
+/** How far off what a viewer sees first is: the worst of skin and neutral, or of all where neither was marked. */
+export const worstSeen = (patches: readonly MatchedPatch[]): number =>
+  worstOf(patches, FIRST) ?? Math.max(0, ...patches.map(withoutNoise));
 
 /** Whether two pictures cut together. */
 export const matchVerdict = ({ deltaE, stops }: MatchFigures, limits = MATCH_LIMITS): MatchVerdict => {

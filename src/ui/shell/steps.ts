@@ -27,7 +27,7 @@ export const STEPS: readonly Step[] = [
   { key: '3', name: words.judge, path: '/judge', icon: Eye },
   { key: '4', name: words.log, path: '/log', icon: ClipboardList },
   { key: '5', name: 'LUTs', path: '/luts', icon: Palette },
-  { key: '6', name: words.match, path: '/match', icon: Combine, later: true },
+  { key: '6', name: words.match, path: '/match', icon: Combine },
   { key: '7', name: words.handOff, path: '/handoff', icon: Send },
   { key: '8', name: words.practise, path: '/practise', icon: GraduationCap, later: true },
 ];

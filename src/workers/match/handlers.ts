@@ -1,19 +1,20 @@
 import { compileCorrection } from '#core/correction/compile.ts';
 import { openFrame } from '#core/formats/openFrame.ts';
 import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
-import type { Rect } from '#core/frame/frame.ts';
+import type { Frame, Rect } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { measurePatchLight, type LightReading } from '#core/match/measurePatches.ts';
 import { comparable, labOfLight, type MatchPatch } from '#core/match/patches.ts';
 import { matchSchools } from '#core/match/schools.ts';
 import { solveMatch } from '#core/match/solveMatch.ts';
 import { tonePatches, tonesOf } from '#core/match/tones.ts';
+import { withoutNoise } from '#core/match/verdict.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { layerLight, mixed, openScene, resized, type Scene } from '#core/scene/scene.ts';
 import { weightsAt } from '#core/scene/truth.ts';
 import { checkedSettings, expose } from '#core/sensor/camera.ts';
 import { isStill, openClip } from '../judge/clips/open.ts';
-import { createHolder, infoOf, type Held } from '../judge/holder.ts';
+import { createHolder, infoOf } from '../judge/holder.ts';
 import type { ExposeInput } from '../judge/protocol.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { isLight, paintSide, sideLight, spaceOf } from './light.ts';
@@ -37,52 +38,60 @@ const rectOf = ({ x, y, width, height }: Share, frame: { width: number; height: 
 
 const clipOf = ({ lights, clipCode }: LightReading): number => lights[clipCode];
 
+/** A scene through a simulated camera. */
+const filmed = (scene: Scene, input: ExposeInput) => {
+  const height = Math.round((input.width * scene.truth.height) / scene.truth.width);
+  const light = mixed(
+    scene.layers.map((_, n) => resized(layerLight(scene, n), input.width, height)),
+    weightsAt(scene.truth, input.seconds),
+  );
+  const frame = expose(light, input.body, input.settings, input.seed);
+  const reading = input.settings.coding.bitDepth === 8 ? 'codes8' : 'codes10';
+  const evidence = 'exposed by the simulated camera';
+  return plainly({ frame, reading, evidence, container: 'simulated camera' }, {});
+};
+
+/** A still, or the frame of a clip that lies at a share of it. */
+const frameOf = async (
+  open: typeof openClip,
+  file: Blob,
+  at: number,
+  options: Parameters<typeof openFrame>[1],
+  signal: AbortSignal,
+): Promise<Result<{ readonly opened: OpenedFrame; readonly clip?: OpenedSide['clip'] }>> => {
+  if (await isStill(file)) {
+    const opened = openFrame(new Uint8Array(await file.arrayBuffer()), options);
+    return opened.ok ? success({ opened: opened.value }) : opened;
+  }
+  const clip = await open(file, () => undefined, signal);
+  if (!clip.ok) return clip;
+  try {
+    const { times, ...info } = clip.value.info;
+    const frame = Math.min(times.length - 1, Math.max(0, Math.round(at * (times.length - 1))));
+    const opened = await clip.value.frameAt(frame, options);
+    return opened.ok
+      ? success({ opened: opened.value, clip: { ...info, frames: times.length, frame } })
+      : opened;
+  } finally {
+    clip.value.close();
+  }
+};
+
 /** The jobs of the matching worker: it holds one frame a side. @param open Opens a clip; tests bring their own. */
 export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip): Handlers<MatchJobs> => {
-  const holders = { camera: createHolder(kernels), hero: createHolder(kernels) };
+  const holder = createHolder(kernels);
+  const frames: { [S in Side]?: Frame } = {};
   const put = (side: Side, opened: OpenedFrame) => {
-    holders[side].put(opened);
-    return infoOf(holders[side].current().opened);
+    holder.put(opened);
+    const { frame } = holder.current();
+    // The holder's room is for one frame: each side keeps its own.
+    const planes = { r: frame.r.slice(), g: frame.g.slice(), b: frame.b.slice() };
+    frames[side] = { ...frame, source: undefined, ...planes };
+    return infoOf(holder.current().opened);
   };
-  const both = (): { readonly [S in Side]: Held } | undefined => {
-    const [camera, hero] = [holders.camera.get(), holders.hero.get()];
+  const both = (): { readonly [S in Side]: Frame } | undefined => {
+    const { camera, hero } = frames;
     return camera && hero ? { camera, hero } : undefined;
-  };
-
-  const filmed = (scene: Scene, input: ExposeInput) => {
-    const height = Math.round((input.width * scene.truth.height) / scene.truth.width);
-    const light = mixed(
-      scene.layers.map((_, n) => resized(layerLight(scene, n), input.width, height)),
-      weightsAt(scene.truth, input.seconds),
-    );
-    const frame = expose(light, input.body, input.settings, input.seed);
-    const reading = input.settings.coding.bitDepth === 8 ? 'codes8' : 'codes10';
-    const evidence = 'exposed by the simulated camera';
-    return plainly({ frame, reading, evidence, container: 'simulated camera' }, {});
-  };
-
-  const frameOf = async (
-    file: Blob,
-    at: number,
-    options: Parameters<typeof openFrame>[1],
-    signal: AbortSignal,
-  ): Promise<Result<{ readonly opened: OpenedFrame; readonly clip?: OpenedSide['clip'] }>> => {
-    if (await isStill(file)) {
-      const opened = openFrame(new Uint8Array(await file.arrayBuffer()), options);
-      return opened.ok ? success({ opened: opened.value }) : opened;
-    }
-    const clip = await open(file, () => undefined, signal);
-    if (!clip.ok) return clip;
-    try {
-      const { times, ...info } = clip.value.info;
-      const frame = Math.min(times.length - 1, Math.max(0, Math.round(at * (times.length - 1))));
-      const opened = await clip.value.frameAt(frame, options);
-      return opened.ok
-        ? success({ opened: opened.value, clip: { ...info, frames: times.length, frame } })
-        : opened;
-    } finally {
-      clip.value.close();
-    }
   };
 
   return {
@@ -106,7 +115,7 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
 
     open: async ({ side, file, at, ...options }, { signal, step, outside }) => {
       await step('Opening', 0.2);
-      const found = await outside(() => frameOf(file, at, options, signal));
+      const found = await outside(() => frameOf(open, file, at, options, signal));
       if (!found.ok) return { output: found };
       const coding = put(side, found.value.opened);
       return { output: success({ coding, ...(found.value.clip ? { clip: found.value.clip } : {}) }) };
@@ -119,8 +128,8 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
       const inLight = isLight(readings);
       const space = spaceOf(readings);
       const light = {
-        camera: sideLight(held.camera.frame, readings.sides.camera, inLight),
-        hero: sideLight(held.hero.frame, readings.sides.hero, inLight),
+        camera: sideLight(held.camera, readings.sides.camera, inLight),
+        hero: sideLight(held.hero, readings.sides.hero, inLight),
       };
       const measured = (side: Side, share: Share) =>
         measurePatchLight(
@@ -146,6 +155,7 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
       if (match.patches.length === 0) return { output: NO_PATCH };
       const lab = labOfLight(space.primaries, space.level);
       const { run } = compileCorrection(match.correction, space.primaries);
+      const left = new Map(match.patches.map((patch) => [patch.name, withoutNoise(patch)]));
       return {
         output: success({
           match,
@@ -156,6 +166,7 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
             hero: lab(hero.light),
             before: lab(from.light),
             after: lab(run(from.light)),
+            off: left.get(name) ?? 0,
           })),
           by: whole ? 'whole' : 'marks',
           in: inLight ? 'light' : 'picture',
@@ -164,10 +175,10 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
     },
 
     picture: async ({ side, correction, width, ...readings }, { step }) => {
-      const held = holders[side].get();
+      const held = frames[side];
       if (!held) return { output: NO_PICTURE };
       await step('Drawing', 0.1);
-      const painted = paintSide(held.frame, readings, readings.sides[side], width, correction);
+      const painted = paintSide(held, readings, readings.sides[side], width, correction);
       return { output: success(painted), transfer: [painted.rgba.buffer] };
     },
   };

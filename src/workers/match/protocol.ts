@@ -74,6 +74,8 @@ export type PlottedPatch = {
   readonly hero: Lab;
   readonly before: Lab;
   readonly after: Lab;
+  /** ΔE that is left of it, noise taken off. */
+  readonly off: number;
 };
 
 export type SolvedMatch = {

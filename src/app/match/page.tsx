@@ -1,0 +1,8 @@
+'use client';
+
+import { laterScreen } from '#ui/later.tsx';
+
+// The set card stands first; the work comes in beside it.
+const Page = laterScreen(() => import('#features/match/MatchView.tsx').then((part) => part.MatchView));
+
+export default Page;
