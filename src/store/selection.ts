@@ -45,6 +45,21 @@ export const camerasOf = (book: BookRecords, setup: SetupRecord): CameraRecord[]
   setup.cameraIds.flatMap((id) => book.cameras.get(id) ?? []);
 
 /**
+ * The camera that the others of a set-up are brought to: the shoot's, else that of its first set-up; where neither
+ * plays here, the first of this one.
+ */
+export const heroCameraOf = (
+  book: BookRecords,
+  shootId: string,
+  setup: SetupRecord,
+): CameraRecord | undefined => {
+  const here = camerasOf(book, setup);
+  const first = setupsOf(book, shootId)[0]?.cameraIds[0];
+  const wanted = book.shoots.get(shootId)?.heroCameraId;
+  return here.find(({ id }) => id === wanted) ?? here.find(({ id }) => id === first) ?? here[0];
+};
+
+/**
  * The plan a camera starts with: what its owner keeps for it, else base ISO; 180 degrees, wide middle of its irises,
  * no ND, daylight.
  */

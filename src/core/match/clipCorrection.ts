@@ -1,3 +1,5 @@
+import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
+import { apply, type Matrix3, type Triple } from '../maths/matrix.ts';
 import type { OperationKind } from '../correction/operations.ts';
 import { operationOf, withOperation, type Correction } from '../correction/operations.ts';
 import type { MatchSpace } from './parameters.ts';
@@ -15,6 +17,26 @@ export type ClipLight = {
   readonly tones: Tones;
   /** Light of the clip of its profile. */
   readonly clip: number;
+};
+
+/** The light of a clip in other primaries; its tones channel by channel, which is near enough to estimate from. */
+export const clipLightIn = (light: ClipLight, from: GamutSpec, to: GamutSpec): ClipLight => {
+  if (from === to) return light;
+  const matrix = gamutMatrix(from, to);
+  const squared = matrix.map((v) => v * v) as unknown as Matrix3;
+  const turned = (error: Triple): Triple => {
+    const [r, g, b] = apply(squared, [error[0] ** 2, error[1] ** 2, error[2] ** 2]);
+    return [Math.sqrt(r), Math.sqrt(g), Math.sqrt(b)];
+  };
+  return {
+    ...light,
+    marks: light.marks.map((mark) => ({
+      ...mark,
+      light: apply(matrix, mark.light),
+      error: turned(mark.error),
+    })),
+    tones: light.tones.map((tone) => apply(matrix, tone)),
+  };
 };
 
 /** A clip brought to its hero. */

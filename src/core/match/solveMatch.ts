@@ -78,9 +78,11 @@ const solved = (
   kinds: readonly OperationKind[],
   start: Vector,
   space: MatchSpace,
+  /** Whether each is left out once, too: only where models are compared. */
+  isCompared = true,
 ): Solved => {
   const vector = fitted(patches, kinds, start, space);
-  if (3 * (patches.length - 1) < placesOf(kinds).length + 1) return { kinds, vector };
+  if (!isCompared || 3 * (patches.length - 1) < placesOf(kinds).length + 1) return { kinds, vector };
   const unseen = patches.map((patch, i) => {
     const others = patches.filter((_, j) => j !== i);
     return differences([patch], fitted(others, kinds, vector, space, ROUNDS_AGAIN), space)[0];
@@ -188,7 +190,8 @@ export const solveMatch = (
     };
   const fit = fitPatches(used, space);
   const start = firstGuess(used);
-  const first = solved(fit, ALWAYS, start, space);
+  const isCompared = allowed.length > 0;
+  const first = solved(fit, ALWAYS, start, space, isCompared);
   const { best, steps } = grow(fit, first, space, allowed);
   const before = differences(fit, NOTHING, space);
   const after = differences(fit, best.vector, space);
@@ -198,7 +201,7 @@ export const solveMatch = (
       OPERATION_KINDS.filter((kind) => best.kinds.includes(kind)),
       space,
     ),
-    steps: [...dialSteps(fit, first, start, space), ...steps],
+    steps: isCompared ? [...dialSteps(fit, first, start, space), ...steps] : [],
     patches: used.map(({ name, kind }, i) => ({
       name,
       kind,

@@ -15,7 +15,7 @@ import { StateMark } from '#ui/parts/StateMark.tsx';
 import { clipLine } from './clips/clipWords.ts';
 import { cardLine, foundLine } from './logModel.ts';
 import { NotesField } from './NotesField.tsx';
-import { Thumbnail } from './Thumbnail.tsx';
+import { Thumbnail } from '#ui/parts/Thumbnail.tsx';
 import { words } from '#ui/wording/log.ts';
 
 const TakeName = ({ setup, number, camera, loggedAt }: TakeFacts) => {

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import { compileCorrection } from '#core/correction/compile.ts';
 import type { Correction } from '#core/correction/operations.ts';
+import { invert } from '#core/maths/matrix.ts';
 import { between, finite, listOf, positive } from './common.ts';
 import { curveSchema, gamutSchema } from './profile.ts';
 
@@ -25,14 +25,16 @@ const operation = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('black'), offset: triple }),
 ]);
 
-const canRun = (correction: Correction): boolean => {
-  try {
-    const { run, undo } = compileCorrection(correction, 'bt2020');
-    return [...run([0.18, 0.18, 0.18]), ...undo([0.18, 0.18, 0.18])].every(Number.isFinite);
-  } catch {
-    return false;
-  }
-};
+/** A matrix has to have a way back; what compiles a correction is more than the first script should carry. */
+const canRun = ({ operations }: Correction): boolean =>
+  operations.every((one) => {
+    if (one.kind !== 'matrix') return true;
+    try {
+      return invert(one.matrix).every(Number.isFinite);
+    } catch {
+      return false;
+    }
+  });
 
 /** A correction of light, stored only where it can be run both ways. */
 export const correctionSchema = z

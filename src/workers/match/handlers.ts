@@ -3,6 +3,7 @@ import { openFrame } from '#core/formats/openFrame.ts';
 import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
 import type { Frame, Rect } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
+import { clipToHero } from '#core/match/clipCorrection.ts';
 import { measurePatchLight, type LightReading } from '#core/match/measurePatches.ts';
 import { comparable, labOfLight, type MatchPatch } from '#core/match/patches.ts';
 import { matchSchools } from '#core/match/schools.ts';
@@ -17,7 +18,7 @@ import { isStill, openClip } from '../judge/clips/open.ts';
 import { createHolder, infoOf } from '../judge/holder.ts';
 import type { ExposeInput } from '../judge/protocol.ts';
 import type { Handlers } from '../rpc/serve.ts';
-import { isLight, paintSide, sideLight, spaceOf } from './light.ts';
+import { isLight, paintPreview, paintSide, sideLight, spaceOf } from './light.ts';
 import { SIDES, type MatchJobs, type OpenedSide, type Share, type Side } from './protocol.ts';
 
 const NO_PICTURE = failure(
@@ -172,6 +173,22 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
           in: inLight ? 'light' : 'picture',
         }),
       };
+    },
+
+    clips: async ({ pairs, asked }, { step }) => {
+      const output = [];
+      for (const [i, { id, clip, hero, space }] of pairs.entries()) {
+        await step(`Clip ${i + 1} of ${pairs.length}`, i / pairs.length);
+        output.push({ id, ...clipToHero(clip, hero, space, asked) });
+      }
+      return { output };
+    },
+
+    preview: async ({ png, profile, pullStops, correction }) => {
+      const opened = openFrame(png, { range: 'full' });
+      if (!opened.ok) return { output: opened };
+      const painted = paintPreview(opened.value.frame, profile, pullStops, correction);
+      return { output: success(painted), transfer: [painted.rgba.buffer] };
     },
 
     picture: async ({ side, correction, width, ...readings }, { step }) => {

@@ -5,8 +5,10 @@ import type { Frame } from '#core/frame/frame.ts';
 import { apply, type Triple } from '#core/maths/matrix.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
+import { onCodes } from '#core/match/asCdl.ts';
 import { readAsPicture, readByProfile, type LightReading } from '#core/match/measurePatches.ts';
 import type { MatchSpace } from '#core/match/parameters.ts';
+import type { ProfileData } from '#core/profile/index.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { TRANSFERS } from '#core/transfer/index.ts';
 import type { Pixels } from '../judge/protocol.ts';
@@ -112,4 +114,26 @@ export const paintSide = (
       rgba[at + 3] = 255;
     }
   return { width: w, height: h, rgba };
+};
+
+/**
+ * A picture of a monitor with a correction under it: back to the recording's signal, corrected in light, and shown
+ * again. What the monitor cut off does not come back.
+ */
+export const paintPreview = (
+  { width, height, r, g, b, bitDepth }: Frame,
+  profile: ProfileData,
+  pullStops: number,
+  correction: Correction,
+): Pixels => {
+  const { rgb, undo } = compileRecipe(monitoringRecipe({ profile, pullStops }));
+  const corrected = onCodes(correction, profile);
+  const rgba = new Uint8ClampedArray(4 * width * height);
+  const top = 2 ** bitDepth - 1;
+  for (let i = 0, at = 0; i < r.length; i += 1, at += 4) {
+    const out = rgb(corrected(undo([r[i] / top, g[i] / top, b[i] / top])));
+    for (let c = 0; c < 3; c += 1) rgba[at + c] = 255 * out[c];
+    rgba[at + 3] = 255;
+  }
+  return { width, height, rgba };
 };

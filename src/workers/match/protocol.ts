@@ -1,8 +1,10 @@
 // What the matching worker does: two pictures side by side, what is solved between them, how they look. Types only.
-import type { Correction } from '#core/correction/operations.ts';
+import type { Correction, OperationKind } from '#core/correction/operations.ts';
 import type { Dial } from '#core/colour/lean.ts';
 import type { Lab } from '#core/colour/lab.ts';
 import type { ReadingOptions } from '#core/formats/opened.ts';
+import type { ClipLight, ClipMatch } from '#core/match/clipCorrection.ts';
+import type { MatchSpace } from '#core/match/parameters.ts';
 import type { MatchKind } from '#core/match/patches.ts';
 import type { SchoolAnswer } from '#core/match/schools.ts';
 import type { Match } from '#core/match/solveMatch.ts';
@@ -93,6 +95,22 @@ type PictureInput = MatchReadings & {
   readonly width: number;
 };
 
+/** A clip and the hero it is brought to; their light in the primaries of `space`. */
+export type ClipPair = {
+  readonly id: string;
+  readonly clip: ClipLight;
+  readonly hero: ClipLight;
+  readonly space: MatchSpace;
+};
+
+/** A kept picture of a clip as its monitor shows it, with a correction before the monitor's picture. */
+type PreviewInput = {
+  readonly png: Uint8Array<ArrayBuffer>;
+  readonly profile: ProfileData;
+  readonly pullStops: number;
+  readonly correction: Correction;
+};
+
 export type MatchJobs = {
   /** A scene of the stage through both cameras. */
   film: { input: FilmInput; output: Result<Filmed> };
@@ -101,4 +119,10 @@ export type MatchJobs = {
   solve: { input: SolveInput; output: Result<SolvedMatch> };
   /** A side as the hero's monitor would show it, with a correction or without. */
   picture: { input: PictureInput; output: Result<Pixels> };
+  /** Clips to their heroes. */
+  clips: {
+    input: { readonly pairs: readonly ClipPair[]; readonly asked: readonly OperationKind[] };
+    output: readonly (ClipMatch & { readonly id: string })[];
+  };
+  preview: { input: PreviewInput; output: Result<Pixels> };
 };

@@ -4,7 +4,7 @@ import Form from 'react-bootstrap/Form';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { words } from '#ui/wording/clips.ts';
 import { Choice } from '../Choice.tsx';
-import { CLIP_STATES, type ClipGroup, type ClipState } from './clipLines.ts';
+import { CLIP_STATES, type ClipGroup, type ClipState } from '#ui/bench/clips/clipLines.ts';
 import { STATE_WORDS } from './clipWords.ts';
 import type { useClipFilter } from './useClipFilter.ts';
 

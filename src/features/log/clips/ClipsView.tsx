@@ -15,7 +15,7 @@ import { SetAsideNotice } from '#ui/shell/SetAsideNotice.tsx';
 import { words } from '#ui/wording/clips.ts';
 import { CameraClock } from './CameraClock.tsx';
 import { ClipFilter } from './ClipFilter.tsx';
-import { clipLines, grouped, narrowed } from './clipLines.ts';
+import { clipLines, grouped, narrowed } from '#ui/bench/clips/clipLines.ts';
 import { ClipTable } from './ClipTable.tsx';
 import { clipsNote } from './clipWords.ts';
 import { ContactSheet } from './ContactSheet.tsx';

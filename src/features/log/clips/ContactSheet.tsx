@@ -7,8 +7,8 @@ import { clipPictureIds } from '#store/records/clip.ts';
 import { useSize } from '#ui/parts/useSize.ts';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { words } from '#ui/wording/clips.ts';
-import { Thumbnail } from '../Thumbnail.tsx';
-import type { ClipLine } from './clipLines.ts';
+import { Thumbnail } from '#ui/parts/Thumbnail.tsx';
+import type { ClipLine } from '#ui/bench/clips/clipLines.ts';
 import { printOff, STATE_WORDS, troubleOf } from './clipWords.ts';
 import { useCircle } from './useCircle.ts';
 

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { words } from '#ui/wording/clips.ts';
-import type { ClipLine } from './clipLines.ts';
+import type { ClipLine } from '#ui/bench/clips/clipLines.ts';
 
 /** The clips that the marks of the open picture may be in: of its own set-up and camera, else of what is chosen. */
 const alike = (

@@ -7,7 +7,7 @@ import type { TakeFacts } from '#store/takeFacts.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { words } from '#ui/wording/clips.ts';
-import type { ClipLine } from './clipLines.ts';
+import type { ClipLine } from '#ui/bench/clips/clipLines.ts';
 import { useNewTake } from './useNewTake.ts';
 
 const takeName = ({ setup, number }: TakeFacts) => `${setup} ${number}`;

@@ -1,6 +1,6 @@
 import { printStopsDecimal } from '#core/units.ts';
 import type { ClipFactsRecord, ClipRecord } from '#store/records/clip.ts';
-import { drifts, type ClipLine, type ClipState, type OffPlan } from './clipLines.ts';
+import { drifts, type ClipLine, type ClipState, type OffPlan } from '#ui/bench/clips/clipLines.ts';
 
 /** What a state is called, and the mark that stands for it. */
 export const STATE_WORDS = {

@@ -1,7 +1,7 @@
 'use client';
 
 import { parseAsString, parseAsStringLiteral, useQueryStates, type inferParserType } from 'nuqs';
-import { CLIP_GROUPS, CLIP_STATES } from './clipLines.ts';
+import { CLIP_GROUPS, CLIP_STATES } from '#ui/bench/clips/clipLines.ts';
 
 const VIEWS = ['lines', 'sheet'] as const;
 const keys = {

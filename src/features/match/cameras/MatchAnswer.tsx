@@ -99,8 +99,8 @@ const Solved = ({ pair, solved }: { pair: MatchPair; solved: SolvedMatch }) => {
           </dt>
           <dd title={words.limitsSays}>
             {[
-              ...(skin === undefined ? [] : [seenWords(words.skin, skin)]),
-              ...(neutral === undefined ? [] : [seenWords(words.neutral, neutral)]),
+              ...(skin === undefined ? [] : [seenWords(words.kindSkin, skin)]),
+              ...(neutral === undefined ? [] : [seenWords(words.kindNeutral, neutral)]),
               `${words.all} ΔE ${match.mean.toFixed(1)}, ${words.worst} ${match.worst.toFixed(1)}`,
             ].join(' · ')}
           </dd>

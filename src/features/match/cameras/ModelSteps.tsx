@@ -44,7 +44,7 @@ const columns: readonly Column<ModelStep>[] = [
 
 /** What each larger model gains, and which were taken. */
 export const ModelSteps = ({ match }: { match: Match }) => (
-  <Panel title={words.steps} note="ΔE2000, each patch by a fit that has not seen it">
+  <Panel title={words.steps} note={words.stepsNote}>
     <DataTable
       className="figures words"
       columns={columns}

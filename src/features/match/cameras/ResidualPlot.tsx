@@ -19,7 +19,7 @@ export const ResidualPlot = ({ solved: { plotted } }: { solved: SolvedMatch }) =
   const ticks = at.ticks(5).filter((tick) => tick !== 0);
   const y = (v: number) => SIZE - at(v);
   return (
-    <Panel title={words.residuals} note="a*, b*; ring: hero, point: after the match">
+    <Panel title={words.residuals} note={words.residualNote}>
       <svg className="match-plot" viewBox={`0 0 ${SIZE} ${SIZE}`} role="img" aria-label={words.residualPlot}>
         <clipPath id="match-plot-clip">
           <rect width={SIZE} height={SIZE} />

@@ -21,8 +21,13 @@ const columns: readonly Column<SchoolAnswer>[] = [
       </>
     ),
   },
-  { id: 'skin', header: `${words.skin} ΔE`, className: 'num', cell: ({ skin }) => figure(skin) },
-  { id: 'neutral', header: `${words.neutral} ΔE`, className: 'num', cell: ({ neutral }) => figure(neutral) },
+  { id: 'skin', header: `${words.kindSkin} ΔE`, className: 'num', cell: ({ skin }) => figure(skin) },
+  {
+    id: 'neutral',
+    header: `${words.kindNeutral} ΔE`,
+    className: 'num',
+    cell: ({ neutral }) => figure(neutral),
+  },
   { id: 'all', header: `${words.all} ΔE`, className: 'num', cell: ({ all }) => figure(all) },
 ];
 

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { neutralOf } from '#core/colour/lean.ts';
 import { OF_SPOTS, type StageSceneId } from '#store/demo/scenes.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
-import { camerasOf, resolveSelection, type Selection } from '#store/selection.ts';
+import { camerasOf, heroCameraOf, resolveSelection, type Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { bodyOf, knobsOfCard, settingsOfKnobs } from '#ui/stage/stageModel.ts';
@@ -49,7 +49,7 @@ export const useMatchPair = (): MatchPair | undefined => {
   const pair = useMemo((): MatchPair | undefined => {
     const { shoot, setup, camera: chosen } = selection;
     const cameras = camerasOf(records, setup);
-    const hero = cameras.find(({ id }) => id === shoot.heroCameraId) ?? cameras[0];
+    const hero = heroCameraOf(records, shoot.id, setup);
     const camera = [chosen, ...cameras].find(({ id }) => id !== hero?.id);
     const of = (id: string | undefined) =>
       id === undefined

@@ -54,7 +54,14 @@ const found = (measurement = [450, 450, 450].map((code) => measured(code))): Sur
     },
     clip: { seconds: 10, rate: 25, variable: false, frames: 250 },
     facts: { startedAt: 1_776_000_000, timecode: '10:00:00:00' },
-    samples: [0, 125, 249].map((n, i) => ({ frame: n, at: n / 25, measurement: measurement[i], marks: [], lights: [], tones: [[0.1, 0.1, 0.1]] })),
+    samples: [0, 125, 249].map((n, i) => ({
+      frame: n,
+      at: n / 25,
+      measurement: measurement[i],
+      marks: [],
+      lights: [],
+      tones: [[0.1, 0.1, 0.1]],
+    })),
     thumbnails: [Uint8Array.of(1), Uint8Array.of(2), Uint8Array.of(3)],
   };
 };

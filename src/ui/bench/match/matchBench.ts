@@ -195,6 +195,10 @@ export const createMatchBench = (start: () => Client<MatchJobs>) => {
       }),
     solve: async (input: MatchJobs['solve']['input'], signal: AbortSignal) =>
       unwrapped(await worker().call('solve', input, { signal })),
+    clips: (input: MatchJobs['clips']['input'], signal: AbortSignal) =>
+      worker().call('clips', input, { signal }),
+    preview: async (input: MatchJobs['preview']['input'], signal: AbortSignal) =>
+      unwrapped(await worker().call('preview', input, { signal })),
     picture: async (input: MatchJobs['picture']['input'], signal: AbortSignal) =>
       unwrapped(await worker().call('picture', input, { signal })),
   };

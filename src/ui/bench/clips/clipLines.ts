@@ -22,7 +22,10 @@ export type ClipLine = {
   readonly off?: OffPlan;
   /** Found against the hero of its set-up and camera, stops; the hero has none. */
   readonly againstHero?: OffPlan;
+  /** The others of its set-up and camera are held against it; told where there are others. */
   readonly isHero: boolean;
+  /** The best of its set-up and camera, alone or not. */
+  readonly isBest?: boolean;
   /** How unusual its exposure is within its set-up: robust z, 0 in the middle. */
   readonly unusual: number;
   readonly state: ClipState;
@@ -102,7 +105,7 @@ const againstHero = (lines: readonly ClipLine[]): readonly ClipLine[] => {
   const heroSpread = spreadOf(hero.clip.found);
   const held = lines.map((line): ClipLine => {
     if (!isFound(line)) return line;
-    if (line.clip.id === hero.clip.id) return { ...line, isHero: lines.length > 1 };
+    if (line.clip.id === hero.clip.id) return { ...line, isHero: lines.length > 1, isBest: true };
     const { cardStops } = line.clip.found;
     const heroCard = hero.clip.found.cardStops;
     const estimate = exposureAgainst(spreadOf(line.clip.found), heroSpread);

@@ -3,7 +3,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
 import { demoThumbnail } from '#store/demo/thumbnails.ts';
-import { useBench } from '#ui/bench/hooks.ts';
+import { useBench } from '../bench/hooks.ts';
 import { words } from '#ui/wording/log.ts';
 
 /** The picture of a take, from its record. */
