@@ -1,3 +1,5 @@
+import { compileCorrection } from '../correction/compile.ts';
+import type { Correction } from '../correction/operations.ts';
 import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
 import { apply, IDENTITY, invert, type Triple } from '../maths/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
@@ -17,6 +19,8 @@ export type LutRecipe = {
   readonly tone: ToneScale;
   /** Colour about luma on the output's signal; 1 leaves it, 0 is black and white. */
   readonly saturation: number;
+  /** What brings the camera to another, done on its light before the pull. */
+  readonly match?: Correction;
   /** What becomes of colours outside the output's gamut; without one they are cut at 0. */
   readonly gamutMap?: GamutMap;
 };
@@ -64,14 +68,15 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
   const gain = 2 ** -recipe.pullStops;
   const { matrix, back } = matrices(recipe.profile.gamut, output.primaries);
   const { saturation } = recipe;
+  const match = recipe.match && compileCorrection(recipe.match, recipe.profile.gamut);
   const map = compileGamutMap(recipe.gamutMap, recipe.profile.gamut, output.primaries);
   const last = output.last ?? SAME;
   const coded = (v: number) => clamp01(last.encode(clamp01(v)));
   // What is clipped stays clipped: no light is made of codes over the clip.
   const light = (signal: number) => transfer.decode(Math.min(signal, clipSignal)) * gain;
-  const neutral = (signal: number) => coded(tone.neutral(light(signal)));
+  const plainNeutral = (signal: number) => coded(tone.neutral(light(signal)));
   const m = matrix;
-  const picture = (r: number, g: number, b: number, into: Float64Array): void => {
+  const plainPicture = (r: number, g: number, b: number, into: Float64Array): void => {
     into[0] = m[0] * r + m[1] * g + m[2] * b;
     into[1] = m[3] * r + m[4] * g + m[5] * b;
     into[2] = m[6] * r + m[7] * g + m[8] * b;
@@ -81,8 +86,22 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
     for (let c = 0; c < 3; c += 1) into[c] = coded(into[c]);
   };
   const shown = new Float64Array(3);
+  const picture = match
+    ? (r: number, g: number, b: number, into: Float64Array): void => {
+        const [x, y, z] = match.run([r / gain, g / gain, b / gain]);
+        plainPicture(x * gain, y * gain, z * gain, into);
+      }
+    : plainPicture;
+  // What a match makes of a neutral has a colour: its green stands for it.
+  const neutral = match
+    ? (signal: number) => {
+        const v = light(signal);
+        picture(v, v, v, shown);
+        return shown[1];
+      }
+    : plainNeutral;
   const signalOf = (scene: number) => transfer.encode(scene / gain);
-  const apart = matrix === IDENTITY && saturation === 1 && recipe.output !== 'pq';
+  const apart = matrix === IDENTITY && saturation === 1 && recipe.output !== 'pq' && !match;
   return {
     neutral,
     light,
@@ -109,7 +128,10 @@ export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
       out.set(tone.scene([out[0], out[1], out[2]]));
       map?.open(out);
       const scene: Triple = [out[0], out[1], out[2]];
-      const [x, y, z] = back === IDENTITY ? scene : apply(back, scene);
+      const pulled = back === IDENTITY ? scene : apply(back, scene);
+      const [x, y, z] = match
+        ? match.undo([pulled[0] / gain, pulled[1] / gain, pulled[2] / gain]).map((v) => v * gain)
+        : pulled;
       return [signalOf(x), signalOf(y), signalOf(z)];
     },
   };

@@ -24,6 +24,7 @@ import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
 import { pullInFile, recipeNotes } from '#ui/luts/lutWords.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
+import { MatchPanel } from './MatchPanel.tsx';
 import { PocketCard } from './PocketCard.tsx';
 import { words } from '#ui/wording/handoff.ts';
 
@@ -172,6 +173,7 @@ export const HandoffView = () => (
     <div className="handoff-files">
       <LogFiles />
       <MonitoringLutPanel />
+      <MatchPanel />
     </div>
     <PocketPanel />
   </div>

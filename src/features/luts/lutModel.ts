@@ -6,7 +6,9 @@ import { TONE_PRESETS } from '#core/lut/toneScale.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { lutOfRecipe } from '#store/lutOfRecipe.ts';
 import type { LutBuild, LutRecord } from '#store/records/lut.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
 import type { Selection } from '#store/selection.ts';
+import { dialledLight } from '#ui/bench/benchModel.ts';
 import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { toneOf, type LutWork, type OpenedLut } from '#ui/bench/session/lutWork.ts';
 import { openedSpec } from '#ui/bench/useThrough.ts';
@@ -14,15 +16,25 @@ import { printPull } from '#ui/format.ts';
 import { bareProfile, cardRecipe, recipeSource, type LutSource } from '#ui/luts/lutSource.ts';
 import { words } from '#ui/wording/luts.ts';
 
+/** What the camera keeps for the light it is dialled to. */
+export const matchOf = (selection: Selection) => matchInLight(selection, dialledLight(selection).kelvin);
+
+/** The match as far as it is baked in. */
+const bakedMatch = ({ matched }: LutBuild, selection: Selection) => {
+  const match = matched ? matchOf(selection)?.correction : undefined;
+  return match ? { match } : {};
+};
+
 /** The recipe that is being built for the card. */
-export const recipeOf = (build: LutBuild, { profile, plan }: Selection): LutRecipe => ({
-  profile: bareProfile(profile.data),
-  pullStops: build.pull ?? plan.placement,
+export const recipeOf = (build: LutBuild, selection: Selection): LutRecipe => ({
+  profile: bareProfile(selection.profile.data),
+  pullStops: build.pull ?? selection.plan.placement,
   output: build.output,
   peak: build.output === 'pq' ? build.peak : OUTPUTS[build.output].peaks[0],
   tone: toneOf(build),
   saturation: build.saturation,
   ...(build.gamutMap ? { gamutMap: build.gamutMap } : {}),
+  ...bakedMatch(build, selection),
 });
 
 const isMoved = ({ preset, moved }: LutBuild) =>
@@ -35,6 +47,7 @@ export const buildName = (build: LutBuild, selection: Selection): string =>
     printPull(build.pull ?? selection.plan.placement),
     `${build.preset}${isMoved(build) ? ' moved' : ''}`,
     ...(build.output === 'bt1886' ? [] : [outputName(build)]),
+    ...(build.matched && matchOf(selection) ? ['matched'] : []),
   ].join(', ');
 
 const outputName = ({ output, peak }: Pick<LutBuild, 'output' | 'peak'>) =>

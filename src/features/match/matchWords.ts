@@ -1,10 +1,9 @@
 import type { Lab } from '#core/colour/lab.ts';
-import { operationOf, type Correction } from '#core/correction/operations.ts';
 import type { Dial } from '#core/colour/lean.ts';
 import type { Dialled } from '#core/match/dial.ts';
 import type { LeftOut, MatchKind } from '#core/match/patches.ts';
 import type { MatchVerdict } from '#core/match/verdict.ts';
-import { printSigned, printStops, printStopsDecimal } from '#core/units.ts';
+import { printSigned, printStops } from '#core/units.ts';
 import type { VerdictState } from '#core/verdict/index.ts';
 import type { PlottedPatch } from '#workers/match/protocol.ts';
 import { printKelvin } from '#ui/format.ts';
@@ -37,29 +36,6 @@ export const dialWords = ({ dial, stops }: Dialled, now: Dial): string =>
       ? []
       : [`expose ${printStops(Math.abs(stops)).replace('+', '')} ${stops > 0 ? 'more' : 'less'}`]),
   ].join(', ');
-
-/** Under these nobody sees it: hundredths of a stop, mired, points of tint, parts of contrast and saturation. */
-const LEAST = { stops: 0.02, mired: 0.5, tint: 0.5, share: 0.005 } as const;
-
-/** A correction in words, the parts that can be seen. */
-export const correctionWords = (correction: Correction): readonly string[] => {
-  const { stops = 0 } = operationOf(correction, 'exposure') ?? {};
-  const { mired = 0, tint = 0 } = operationOf(correction, 'balance') ?? {};
-  const { slope = 1 } = operationOf(correction, 'contrast') ?? {};
-  const { amount = 1 } = operationOf(correction, 'saturation') ?? {};
-  const black = operationOf(correction, 'black')?.offset;
-  return [
-    ...(Math.abs(stops) < LEAST.stops ? [] : [`light ${printStopsDecimal(stops, 2)} stop`]),
-    ...(Math.abs(mired) < LEAST.mired
-      ? []
-      : [`${Math.abs(mired).toFixed(0)} mired ${mired > 0 ? 'warmer' : 'cooler'}`]),
-    ...(Math.abs(tint) < LEAST.tint ? [] : [`tint ${printSigned(tint, 0)}`]),
-    ...(Math.abs(slope - 1) < LEAST.share ? [] : [`contrast × ${slope.toFixed(2)}`]),
-    ...(Math.abs(amount - 1) < LEAST.share ? [] : [`saturation × ${amount.toFixed(2)}`]),
-    ...(black ? [`black ${printSigned(-100 * black[1], 1)} %`] : []),
-    ...(operationOf(correction, 'matrix') ? ['a 3 × 3 for colours'] : []),
-  ];
-};
 
 const HUES = [
   'redder',

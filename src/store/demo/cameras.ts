@@ -1,6 +1,7 @@
 import { F_NUMBERS } from '#core/exposure/aperture.ts';
 import { ISO_SPEEDS } from '#core/exposure/iso.ts';
-import type { CameraRecord } from '../records/camera.ts';
+import type { CameraMatch, CameraRecord } from '../records/camera.ts';
+import demoMatches from './matches.json' with { type: 'json' };
 
 // The cameras of Salt and Fire, named by their job. All figures invented.
 
@@ -80,6 +81,7 @@ export const demoCameras: readonly CameraRecord[] = [
     recordings: [{ upToFps: 50, codec: 'long GOP', mbps: 100 }],
     sensitivity: 'gain',
     lean: { mired: 9, tint: -3, kelvin: 5600, measuredOn: '2026-01-18' },
+    matches: demoMatches as unknown as CameraMatch[],
     tintRange: [-9, 9],
     tintStep: 1,
     waveformReads: 'log',

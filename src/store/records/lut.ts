@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { correctionSchema } from './correction.ts';
 import { COMPRESS_FROM } from '#core/lut/gamutMap.ts';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
@@ -42,6 +43,8 @@ export const lutBuildSchema = z.object({
   gamutMap,
   /** Stops; without it the placement's. */
   pull: z.optional(stopsSchema),
+  /** With what the camera keeps that brings it to the hero camera in this light. */
+  matched: z.optional(z.boolean()),
 });
 export type LutBuild = z.infer<typeof lutBuildSchema>;
 
@@ -54,6 +57,7 @@ const recipeSchema = z.object({
   tone: toneSchema,
   saturation,
   gamutMap,
+  match: z.optional(correctionSchema),
 });
 
 /** A LUT of the kit: a recipe, or a file whose text is kept beside it. */

@@ -1,12 +1,16 @@
 'use client';
 
 import { useMemo } from 'react';
+import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { Result } from '#core/result.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import type { Through } from '#workers/judge/protocol.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import type { Coding } from '#core/signal/scale.ts';
+import { bareProfile } from '../luts/lutSource.ts';
+import { dialledLight } from './benchModel.ts';
 import { useBench, useRecords, useSelection, useSession } from './hooks.ts';
 import { lutSpecOf, type LutShelf } from './session/lutShelf.ts';
 import type { OpenedLut } from './session/lutWork.ts';
@@ -18,6 +22,8 @@ import { useAnswer } from './useAnswer.ts';
  */
 export type LutChoice = string;
 export const NO_CHOICE = 'auto';
+/** The profile's own picture with what the camera keeps that brings it to the hero camera. */
+export const MATCHED_CHOICE = 'matched';
 
 /** The opened file as it is asked of a worker. */
 export const openedSpec = ({ id, scale }: Pick<OpenedLut, 'id' | 'scale'>, coding: Coding): LutSpec => ({
@@ -56,7 +62,8 @@ export const useBrought = (
  * LUT that is gone counts as none.
  */
 export const useThrough = (choice: LutChoice): { readonly through?: Through; readonly problem?: string } => {
-  const { monitors, camera } = useSelection();
+  const selection = useSelection();
+  const { monitors, camera } = selection;
   const opened = useSession((state) => state.openedLut);
   const chosen = useRecords(({ luts }) => luts.get(choice));
   const lut = choice === NO_CHOICE ? monitors[0]?.lut : chosen;
@@ -64,7 +71,13 @@ export const useThrough = (choice: LutChoice): { readonly through?: Through; rea
   const { coding } = camera;
   const through = useMemo((): Through | undefined => {
     if (choice === 'opened' && opened) return { spec: openedSpec(opened, coding), output: opened.output };
+    if (choice === MATCHED_CHOICE) {
+      const match = matchInLight(selection, dialledLight(selection).kelvin)?.correction;
+      const { profile, plan } = selection;
+      const recipe = monitoringRecipe({ profile: bareProfile(profile.data), pullStops: plan.placement });
+      return match && { spec: { kind: 'recipe', recipe: { ...recipe, match } }, output: recipe.output };
+    }
     return lut && ready ? { spec: lutSpecOf(lut), output: lut.output } : undefined;
-  }, [choice, opened, coding, lut, ready]);
+  }, [choice, opened, coding, lut, ready, selection]);
   return { through, problem };
 };

@@ -72,6 +72,9 @@ export const recipeNotes = (recipe: LutRecipe, profileName: string, band?: Uncer
           `Colours outside: towards grey from ${recipe.gamutMap.from.toFixed(2)} of the edge, lightness and hue kept`,
         ]
       : []),
+    ...(recipe.match
+      ? ['Match: what brings this camera to the hero camera in its light is done before the pull']
+      : []),
     `Pull: ${pullStops === 0 ? 'not baked in' : baked}`,
     `Output ${name}${peak}, grey at ${tenths(tone.grey ?? grey)} %`,
     `Tone: ${curve}; saturation ${saturation}`,

@@ -77,4 +77,5 @@ export const words = {
   warn: 'Warn',
   warningZebraBroadFlameKey: 'Warning zebra: broad flame stripes (Z)',
   whatClipsByChannelKey: 'What clips, by channel: red upright, green level, blue leaning, all white (X)',
+  matchedTo: (hero: Said) => `computed, matched to ${hero}`,
 } as const;

@@ -40,4 +40,6 @@ export const words = {
   shadowsOpenedOrHeld: 'Shadows opened − or held down +',
   howEarlyHighlightsBegin: 'How early highlights begin to roll off',
   strengthOfColourOn: 'Strength of colour on the picture; 1 leaves it as it is',
+  matchBakedIn: (hero: Said) => `Match to ${hero} baked in`,
+  matchBakedInSays: 'What the camera keeps for this light is done on its light, before the pull',
 } as const;

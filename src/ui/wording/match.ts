@@ -83,8 +83,7 @@ export const words = {
   usedHere: (does: Said) => `Used in this light: ${does}.`,
   mixedHere: (a: Said, b: Said, does: Said) => `Between ${a} and ${b}, mixed by mired: ${does}.`,
   outsideLight: (mired: Said, nearest: Said) =>
-    `This light lies ${mired} mired outside those that were matched; the nearest, ` +
-    `${nearest}, is used. Match again here.`,
+    `This light lies ${mired} mired outside those that were matched: ${nearest} is used.`,
   noneKept: 'Nothing is kept for this camera yet.',
   oneCamera: 'This set-up has one camera',
   oneCameraSays: 'Give it a second one in Plan, then both can be brought together here.',
@@ -101,9 +100,7 @@ export const words = {
     'display, not in light. Its figures hold for this exposure alone.',
   estimated: 'Estimated from the pictures as a whole: what was framed otherwise counts as a difference.',
   limits: 'Limits',
-  limitsSays:
-    'Cuts together: skin and neutral within ΔE 2, exposure within 1/6 stop. Seen when ' +
-    'compared: within ΔE 5 and 1/3 stop. Our own, after common practice; noise is taken off.',
+  limitsSays: 'Together: skin and neutral within ΔE 2, noise taken off. Compared: within 5. Our own.',
   unseen: (figure: Said) => `${figure} on patches the fit has not seen`,
   hero: 'Hero',
   toTheHero: 'Clips to the hero',

@@ -6,9 +6,10 @@ import Form from 'react-bootstrap/Form';
 import { CUBE_SCALES } from '#core/lut/cubeScale.ts';
 import { compileGreyAxis } from '#core/lut/greyAxis.ts';
 import { compileProfile } from '#core/profile/index.ts';
-import { useBench, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
+import { useBench, useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
-import { NO_CHOICE, openedSpec } from '#ui/bench/useThrough.ts';
+import { MATCHED_CHOICE, NO_CHOICE, openedSpec } from '#ui/bench/useThrough.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -43,7 +44,10 @@ const useOpenedGrey = (): number | undefined => {
 /** What the monitor view goes through: as planned, computed from the profile, a LUT of the kit, or a file. */
 const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) => {
   const { session } = useBench();
-  const { monitors } = useSelection();
+  const selection = useSelection();
+  const { monitors } = selection;
+  const match = matchInLight(selection, useCard().light.kelvin);
+  const heroName = useRecords(({ cameras }) => cameras.get(match?.heroCameraId ?? '')?.name);
   const kit = useRecords(({ luts }) => luts);
   const opened = useSession((state) => state.openedLut);
   const input = useRef<HTMLInputElement>(null);
@@ -66,6 +70,7 @@ const LutPick = ({ look, setLook }: { look: JudgeLook; setLook: SetJudgeLook }) 
             as planned: {first ? `${first.lut.name} on ${first.monitor.name}` : 'computed'}
           </option>
           <option value="computed">{words.computedPullOfThe}</option>
+          {heroName !== undefined && <option value={MATCHED_CHOICE}>{words.matchedTo(heroName)}</option>}
           {[...kit.values()].map(({ id, name }) => (
             <option key={id} value={id}>
               {name}

@@ -6,7 +6,8 @@ import { COMPRESS_FROM } from '#core/lut/gamutMap.ts';
 import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { printStops } from '#core/units.ts';
-import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { matchOf } from '../lutModel.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Slider } from '../parts/Slider.tsx';
@@ -22,7 +23,10 @@ const compressChoices = (now: number | undefined): number[] =>
 
 /** Pull and tone scale of the LUT being built: presets, and each of their numbers by a slider. */
 export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: CompiledRecipe }) => {
-  const { plan } = useSelection();
+  const selection = useSelection();
+  const { plan } = selection;
+  const match = matchOf(selection);
+  const heroName = useRecords(({ cameras }) => cameras.get(match?.heroCameraId ?? '')?.name);
   const { numbers } = useCard();
   const { build, move, commit, set } = useBuild();
   return (
@@ -79,6 +83,16 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
         </Form.Select>
         {recipe.profile.gamut === UNKNOWN_GAMUT && <p className="quiet">{words.gamutIsUnknown}</p>}
       </Form.Group>
+      {match && heroName !== undefined && (
+        <Form.Check
+          type="switch"
+          id="lut-matched"
+          label={words.matchBakedIn(heroName)}
+          title={words.matchBakedInSays}
+          checked={build.matched === true}
+          onChange={({ target }) => set('match', { matched: target.checked || undefined })}
+        />
+      )}
       {toneFields(build, { white: whiteOut(recipe, compiled, numbers.profile) }).map(({ id, ...field }) => (
         <Slider
           key={id}

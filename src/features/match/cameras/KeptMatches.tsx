@@ -4,13 +4,13 @@ import { Trash2 } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { correctionInLight, type InterpolatedCorrection } from '#core/correction/interpolate.ts';
 import type { CameraMatch } from '#store/records/camera.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { printKelvin } from '#ui/format.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/match.ts';
-import { correctionWords } from '../matchWords.ts';
 import type { MatchPair } from './useMatchPair.ts';
 
 /** Outside the lights that were measured by more than this, the match is only near. Our own, mired. */

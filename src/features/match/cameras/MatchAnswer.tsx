@@ -5,13 +5,14 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { dialled } from '#core/match/dial.ts';
 import { matchVerdict, worstOf, worstSeen } from '#core/match/verdict.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { useBench, useSelection, useUrlIds } from '#ui/bench/hooks.ts';
 import { printKelvin } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { words } from '#ui/wording/match.ts';
 import type { SolvedMatch } from '#workers/match/protocol.ts';
-import { correctionWords, dialWords, differsWords, leftOutWords, VERDICTS } from '../matchWords.ts';
+import { dialWords, differsWords, leftOutWords, VERDICTS } from '../matchWords.ts';
 import { isKept, withMatch } from './keptMatch.ts';
 import type { MatchPair } from './useMatchPair.ts';
 

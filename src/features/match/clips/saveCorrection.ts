@@ -3,9 +3,9 @@ import { writeCc } from '#core/formats/cdl.ts';
 import { writeCube } from '#core/formats/cube.ts';
 import { sampleLattice } from '#core/lut/lattice.ts';
 import { onScale } from '#core/lut/cubeScale.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { download, slug } from '#ui/download.ts';
 import { words } from '#ui/wording/match.ts';
-import { correctionWords } from '../matchWords.ts';
 import type { ClipRow } from './useClipEdits.ts';
 
 const SIZE = 33;

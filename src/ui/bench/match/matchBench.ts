@@ -55,7 +55,7 @@ const KINDS: Partial<Record<SceneTruth['objects'][number]['kind'], MatchKind>> =
 };
 
 /** What both cameras see alike in a scene of the stage. */
-const marksOfTruth = ({ objects }: SceneTruth): readonly MatchMark[] =>
+export const marksOfTruth = ({ objects }: SceneTruth): readonly MatchMark[] =>
   objects.flatMap(({ kind, name, rect }) => {
     const is = KINDS[kind];
     return is ? [{ name, kind: is, camera: rect, hero: rect }] : [];

@@ -1,0 +1,74 @@
+'use client';
+
+import { Download } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import { writeCcc, type NamedCdl } from '#core/formats/cdl.ts';
+import { correctionCdl } from '#core/match/asCdl.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
+import { useClips } from '#ui/bench/clips/useClips.ts';
+import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
+import { download, slug } from '#ui/download.ts';
+import { printKelvin } from '#ui/format.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/handoff.ts';
+
+/** What the camera at hand needs in post to cut with the hero camera. */
+const CameraMatch = () => {
+  const selection = useSelection();
+  const { light } = useCard();
+  const match = matchInLight(selection, light.kelvin);
+  const hero = useRecords(({ cameras }) => cameras.get(match?.heroCameraId ?? ''));
+  if (!match || !hero) return <p className="quiet">{words.noMatchKept(selection.camera.name)}</p>;
+  const does = correctionWords(match.correction).join(', ');
+  return (
+    <p>
+      <strong>{words.cameraTo(selection.camera.name, hero.name)}</strong> {does}.{' '}
+      <span className="quiet">{words.solvedIn(match.from.map(printKelvin).join(', '))}</span>
+    </p>
+  );
+};
+
+/** Accepted corrections of the clips, as a collection of CDLs. */
+const ClipCorrections = () => {
+  const { shoot } = useSelection();
+  const { clips } = useClips();
+  const { profiles, cameras } = useRecords();
+  const accepted = clips.filter(({ correction }) => correction?.accepted);
+  const cdls = () =>
+    accepted.flatMap((clip): NamedCdl[] => {
+      const correction = clip.correction?.correction;
+      const coding = cameras.get(clip.cameraId)?.coding;
+      const profile = profiles.get(clip.found?.profileId ?? cameras.get(clip.cameraId)?.profileIds[0] ?? '');
+      if (!correction || !coding || !profile) return [];
+      const { cdl, worstCodes } = correctionCdl(correction, profile.data, 'code', coding);
+      const says = words.cdlWithin(worstCodes.toFixed(1), coding.bitDepth);
+      return [
+        {
+          id: clip.file.name.replace(/\.[^.]+$/, ''),
+          cdl,
+          descriptions: [`${profile.name}: ${correctionWords(correction).join(', ')}. ${says}`],
+        },
+      ];
+    });
+  return (
+    <div className="exports">
+      <Button
+        variant="outline-secondary"
+        disabled={accepted.length === 0}
+        onClick={() => download(`${slug(shoot.name)}-clips.ccc`, writeCcc(cdls()), 'application/xml')}
+      >
+        <Download size={16} aria-hidden="true" /> {words.clipCdls(accepted.length)}
+      </Button>
+      <span className="quiet">{accepted.length === 0 ? words.noneAccepted : words.cdlsSay}</span>
+    </div>
+  );
+};
+
+/** What brings cameras and clips together, for post. */
+export const MatchPanel = () => (
+  <Panel title={words.match}>
+    <CameraMatch />
+    <ClipCorrections />
+  </Panel>
+);
