@@ -240,6 +240,8 @@ export const VIEWS = [
   'log',
   'log&part=clips',
   'log&part=clips&clipsAs=sheet',
+  'match',
+  'match&part=clips',
   'handoff',
   'luts',
   'luts&below=kit',

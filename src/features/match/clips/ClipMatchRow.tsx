@@ -126,6 +126,7 @@ export const ClipMatchRow = ({ row, edits }: { row: ClipRow; edits: ClipEdits })
   };
   return (
     <ListGroup.Item
+      as="li"
       className={`match-clip${standing?.accepted ? ' accepted' : ''}`}
       tabIndex={0}
       aria-label={clip.file.name}

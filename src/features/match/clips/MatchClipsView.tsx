@@ -133,7 +133,7 @@ export const MatchClipsView = () => {
               <h3>
                 {hero.setup} <span className="quiet">{words.heroIs(hero.clip.file.name, heroReason)}</span>
               </h3>
-              <ListGroup variant="flush" className="match-clips">
+              <ListGroup as="ul" variant="flush" className="match-clips">
                 {own.map((row) => (
                   <ClipMatchRow key={row.line.clip.id} row={row} edits={edits} />
                 ))}
