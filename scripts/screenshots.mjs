@@ -45,16 +45,6 @@ for (const [name, setup, camera, part] of [
 }
 await visit(on('judge', 'furnace-mouth', 'a-cam'), '[data-verdict="forecast"]');
 await shoot('judge');
-await visit(
-  on('judge', 'bench-interview', 'a-cam', '&view=stops&contours=true&scope=percent'),
-  '[data-verdict="forecast"]',
-);
-await page.locator('[data-verdict="card"] button').click();
-await page.waitForTimeout(400);
-await shoot('judge-stops');
-
-await page.keyboard.press('Escape');
-
 // A clip of the simulated camera, opened as any other; then the same as a camera that Chromium plays.
 const recorded = async (setup, camera) => {
   await visit(on('judge', setup, camera), '[data-verdict="forecast"]');
@@ -140,9 +130,12 @@ await visit(on('luts', 'bench-interview', 'b-cam', '&part=inspect'), '[data-verd
 await page.getByRole('combobox', { name: 'LUT', exact: true }).selectOption({ label: 'Wide log, pull 1' });
 await page.waitForTimeout(3000);
 await shoot('luts-inspect');
-await visit(on('luts', 'furnace-mouth', 'a-cam', '&part=order'), '[data-order-verdict]');
+await visit(on('match', 'bench-interview', 'b-cam'), '.match-answer');
 await page.waitForTimeout(2500);
-await shoot('luts-order');
+await shoot('match');
+await visit(on('match', 'furnace-mouth', 'a-cam', '&part=clips'), '.match-verdicts');
+await page.waitForTimeout(2500);
+await shoot('match-clips');
 await visit(on('handoff', 'furnace-mouth', 'a-cam'), '.pocket');
 await shoot('handoff');
 

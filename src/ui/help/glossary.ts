@@ -134,8 +134,10 @@ const GLOSSARY = {
   match: {
     name: 'Match',
     says: [
-      'Bringing the picture of one camera to that of another: exposure, balance and contrast, one after the other.',
+      'Bringing the picture of one camera or clip to that of another, in scene light.',
+      'Exposure and balance first; contrast, black and colours only where they gain on patches not yet seen.',
     ],
+    also: ['camera matching', 'ΔE', 'CDL', 'hero camera'],
   },
   meter: {
     name: 'Meter shows',
