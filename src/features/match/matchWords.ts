@@ -37,14 +37,15 @@ export const dialWords = ({ dial, stops }: Dialled, now: Dial): string =>
       : [`expose ${printStops(Math.abs(stops)).replace('+', '')} ${stops > 0 ? 'more' : 'less'}`]),
   ].join(', ');
 
+/** Ways in the plane of a* and b*, an eighth of the circle each from +a* on. */
 const HUES = [
   'redder',
   'more orange',
   'yellower',
+  'more lime',
   'greener',
   'more teal',
   'bluer',
-  'more violet',
   'more magenta',
 ];
 /** Of lightness, chroma and the way in a* and b*: less is not worth a word. */

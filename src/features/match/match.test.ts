@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import type { Correction } from '#core/correction/operations.ts';
+import type { MatchedPatch } from '#core/match/patches.ts';
+import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
+import { cameraSchema } from '#store/records/camera.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
+import type { PlottedPatch, SolvedMatch } from '#workers/match/protocol.ts';
+import { isKept, withMatch } from './cameras/keptMatch.ts';
+import { vectorTrace, waveformTrace } from './cameras/traces.ts';
+import type { MatchPair } from './cameras/useMatchPair.ts';
+import { dialWords, differsWords, leftOutWords } from './matchWords.ts';
+
+const ABOUT = { kelvin: 5600, tint: 0 } as const;
+const correction: Correction = {
+  primaries: 'bt2020',
+  operations: [
+    { kind: 'contrast', slope: 1.08 },
+    { kind: 'exposure', stops: -0.25 },
+    { kind: 'balance', mired: 12, tint: -3, about: ABOUT },
+    { kind: 'black', offset: [0.004, 0.005, 0.004] },
+  ],
+};
+
+describe('words of a match', () => {
+  it('say what to dial, and no more than that', () => {
+    const rest = { primaries: 'bt2020', operations: [] } as Correction;
+    expect(dialWords({ dial: { kelvin: 5200, tint: 3 }, stops: 1 / 3, rest }, ABOUT)).toBe(
+      'dial 5200\u2009K, tint +3, expose 1/3 more',
+    );
+    expect(dialWords({ dial: ABOUT, stops: -2 / 3, rest }, ABOUT)).toBe(
+      'stay at 5600\u2009K, expose 2/3 less',
+    );
+  });
+
+  it('say a correction by its parts that can be seen', () => {
+    expect(correctionWords(correction)).toEqual([
+      'light −0.25 stop',
+      '12 mired warmer',
+      'tint −3',
+      'contrast × 1.08',
+      'black −0.5 %',
+    ]);
+    expect(correctionWords({ ...correction, operations: [{ kind: 'exposure', stops: 0.01 }] })).toEqual([]);
+  });
+
+  it('say what still differs, skin first, and why a patch was left out', () => {
+    const patch = (name: string, kind: PlottedPatch['kind'], after: PlottedPatch['after']): PlottedPatch => ({
+      name,
+      kind,
+      hero: [60, 20, 20],
+      before: [50, 0, 0],
+      after,
+      off: 2.34,
+    });
+    const told = differsWords([
+      patch('blue', 'colour', [60, 20, 10]),
+      patch('Ana', 'skin', [58, 24, 24]),
+      { ...patch('card', 'card', [60, 20, 20]), off: 0.4 },
+    ]);
+    expect(told).toEqual(['Ana: darker and stronger in colour, ΔE 2.3.', 'blue: bluer, ΔE 2.3.']);
+    expect(
+      leftOutWords([{ name: 'white', why: 'clipped', of: 'camera' }], { camera: 'B-cam', hero: 'A-cam' }),
+    ).toBe('white: clipped on B-cam');
+  });
+});
+
+describe('a match that is kept', () => {
+  const pairAt = (kelvin: number): MatchPair =>
+    ({
+      kelvin,
+      selections: {
+        camera: demoSelection('bench-interview', 'b-cam'),
+        hero: demoSelection('bench-interview', 'a-cam'),
+      },
+    }) as unknown as MatchPair;
+  const patch: MatchedPatch = { name: 'card', kind: 'card', before: 9, after: 0.5, noise: 0.1 };
+  const solved = {
+    match: { correction, steps: [], patches: [patch], leftOut: [], mean: 0.5, worst: 0.5 },
+    by: 'marks',
+  } as unknown as SolvedMatch;
+  const now = new Date('2026-04-20T10:00:00Z');
+
+  it('takes the place of the one of that light, and stands beside those of others', () => {
+    const demo = demoBook().cameras.get('b-cam')!.matches!;
+    const same = withMatch(pairAt(demo[0].kelvin), solved, 'new', now);
+    expect(same.matches!.map(({ id }) => id)).toEqual([demo[1].id, 'new']);
+    expect(withMatch(pairAt(3200), solved, 'new', now).matches).toHaveLength(3);
+    expect(cameraSchema.safeParse(same).success).toBe(true);
+    expect(isKept(pairAt(3200), solved)).toBe(false);
+  });
+
+  it('is found for a light between, for the profile of the plan', () => {
+    const selection = demoSelection('bench-interview', 'b-cam');
+    const camera = {
+      ...selection.camera,
+      matches: withMatch(pairAt(3200), solved, 'warm', now).matches,
+    };
+    const found = matchInLight({ ...selection, camera }, 4000)!;
+    expect(found.from).toEqual([5477, 3200]);
+    expect(found.heroCameraId).toBe('a-cam');
+    expect(matchInLight(demoSelection('bench-interview', 'a-cam'), 4000)).toBeUndefined();
+  });
+});
+
+describe('traces of a picture', () => {
+  const picture = (r: number, g: number, b: number) => ({
+    width: 4,
+    height: 2,
+    data: Uint8ClampedArray.from({ length: 32 }, (_, i) => [r, g, b, 255][i % 4]),
+  });
+
+  it('grey lies in the middle of the vectorscope, at its level in the waveform', () => {
+    const vector = vectorTrace(picture(128, 128, 128), 101);
+    expect(vector.counts[50 * 101 + 50]).toBe(8);
+    const wave = waveformTrace(picture(255, 255, 255), 4, 11);
+    expect([...wave.counts.slice(0, 4)]).toEqual([2, 2, 2, 2]);
+    expect(waveformTrace(picture(0, 0, 0), 4, 11).counts[10 * 4]).toBe(2);
+  });
+
+  it('red lies up, blue to the right (BT.709-6, item 3.3)', () => {
+    const where = (r: number, g: number, b: number) => vectorTrace(picture(r, g, b), 101).counts.indexOf(8);
+    expect(Math.floor(where(160, 100, 100) / 101)).toBeLessThan(50);
+    expect(where(100, 100, 160) % 101).toBeGreaterThan(50);
+  });
+});
