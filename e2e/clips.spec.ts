@@ -156,3 +156,24 @@ test('a folder is kept, read again after a reload, and told when it is gone', as
   await expect(page.getByText(/CARD cannot be read .* Choose it again/)).toBeVisible();
   await expect(page.locator(line('K0001.mov'))).toBeVisible();
 });
+
+test('a clip is circled and noted by one key, in focus or under the pointer', async ({ page }) => {
+  await visit(page, `${at('log', 'furnace-mouth')}&part=clips`);
+  const row = page.locator(line('B0004.y4m'));
+  await row.hover();
+  await page.keyboard.press('r');
+  await expect(row.getByRole('button', { name: /^Circle/ })).toHaveAttribute('aria-pressed', 'true');
+  await row.hover();
+  await page.keyboard.press('e');
+  const note = page.getByRole('textbox', { name: 'Note on B0004.y4m' });
+  await note.fill('Door shuts at the end.');
+  await note.press('Escape');
+  await stored(page);
+  await page.reload();
+  await page
+    .getByRole('searchbox')
+    .or(page.getByPlaceholder(/^Search/))
+    .first()
+    .fill('door shuts');
+  await expect(page.locator('.clip-table tbody tr[data-clip]')).toHaveCount(1);
+});

@@ -28,7 +28,7 @@ export type CorrectionCdl = {
 };
 
 /** Under this the toe of a log bends, and an offset is no longer a gain of light: stops under grey. */
-export const CDL_FROM = -3;
+const CDL_FROM = -3;
 /** Colours it is checked on: what the channels lie apart, stops. */
 const APART: readonly Triple[] = [
   [0, 0, 0],

@@ -18,7 +18,7 @@ export type MatchSpace = {
 };
 
 /** Places of each operation's numbers in one vector; what they are where nothing is done; how far they usually go. */
-export const PARAMETERS = {
+const PARAMETERS = {
   exposure: { from: 0, none: [0], usual: [1] },
   /** log2 of red over green and of blue over green. */
   balance: { from: 1, none: [0, 0], usual: [0.3, 0.3] },

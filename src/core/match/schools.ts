@@ -113,8 +113,8 @@ export const MATCH_SCHOOLS = {
     without: '',
   },
 } as const satisfies Record<string, MatchSchool>;
-export type MatchSchoolId = keyof typeof MATCH_SCHOOLS;
-export const MATCH_SCHOOL_IDS = Object.keys(MATCH_SCHOOLS) as MatchSchoolId[];
+type MatchSchoolId = keyof typeof MATCH_SCHOOLS;
+const MATCH_SCHOOL_IDS = Object.keys(MATCH_SCHOOLS) as MatchSchoolId[];
 
 /** CIEDE2000 that a school leaves: mean over skin, over neutrals and over all that was marked. */
 export type SchoolAnswer = {

@@ -6,7 +6,7 @@ import type { LightReading } from './measurePatches.ts';
 import type { MatchPatch, PatchLight } from './patches.ts';
 
 /** Shares of a picture whose light is compared where nothing is marked: its ends clip or drown. Our own. */
-export const TONE_SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
+const TONE_SHARES = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9] as const;
 /** Pixels that are looked at, at most. */
 const MOST_PIXELS = 40_000;
 /** How far the light of a share is taken to be unsure: what moved in the frame. Share of it; our own. */

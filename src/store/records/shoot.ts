@@ -9,6 +9,8 @@ export const sunSchema = z.object({
   clock: between(-12, 14),
 });
 
+const limit = z.object({ deltaE: between(0, 100), stops: between(0, 10) });
+
 export const shootSchema = z.object({
   id: idSchema,
   name: nameSchema,
@@ -19,6 +21,8 @@ export const shootSchema = z.object({
   day: z.optional(z.iso.date()),
   /** The camera that the others are brought to; without one the first of each set-up. */
   heroCameraId: z.optional(idSchema),
+  /** Up to where two pictures cut together, and up to where they are only seen when compared; moved by hand. */
+  matchLimits: z.optional(z.object({ together: limit, seen: limit })),
   isDemo: demoSchema,
 });
 export type ShootRecord = z.infer<typeof shootSchema>;

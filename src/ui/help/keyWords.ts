@@ -20,6 +20,8 @@ export const KEY_WORDS = {
   on: { does: 'One frame on', where: 'Judge' },
   next: { does: 'Next file of the tray', where: 'Judge' },
   previous: { does: 'File before it', where: 'Judge' },
+  circleClip: { does: 'Circle the clip in focus or under the pointer', where: 'Log, Clips' },
+  noteClip: { does: 'Write a note on that clip', where: 'Log, Clips' },
   hero: { does: 'Hold this frame as the reference', where: 'Judge' },
   glass: { does: 'Magnifier on or off', where: 'Judge' },
   ladder: { does: 'Move the card by a third', where: 'ladder' },

@@ -25,6 +25,8 @@ export const KEYMAP = {
   on: { presses: ['Period'], shown: '.' },
   next: { presses: ['KeyN'], shown: 'N' },
   previous: { presses: ['Shift+KeyN'], shown: 'Shift N' },
+  circleClip: { presses: ['KeyR'], shown: 'R' },
+  noteClip: { presses: ['KeyE'], shown: 'E' },
   hero: { presses: ['KeyH'], shown: 'H' },
   glass: { presses: ['KeyM'], shown: 'M' },
   ladder: { presses: [], shown: '↑ ↓' },

@@ -64,4 +64,7 @@ export const words = {
   noClipFits: 'No clip fits',
   showAll: 'Show all',
   notOpenHere: 'Choose its folder again to open it: the file itself is not kept.',
+  noteOf: (clip: Said) => `Note on ${clip}`,
+  correction: 'Correction',
+  correctionSays: 'What was accepted in Match, under Clips',
 } as const;

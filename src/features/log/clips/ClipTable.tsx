@@ -1,18 +1,21 @@
 'use client';
 
 import { Circle, CircleDot, ScanEye } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import { printStopsDecimal } from '#core/units.ts';
 import { clipPictureIds } from '#store/records/clip.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
+import { useKey } from '#ui/shell/useKey.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import type { Column } from '#ui/parts/column.ts';
 import { words } from '#ui/wording/clips.ts';
 import { Thumbnail } from '#ui/parts/Thumbnail.tsx';
 import { CLIP_STATES, heroReason, type ClipLine } from '#ui/bench/clips/clipLines.ts';
+import { ClipNote } from './ClipNote.tsx';
 import { factsLine, marksLine, printOff, STATE_WORDS, troubleOf } from './clipWords.ts';
 import { TakeOfClip } from './TakeOfClip.tsx';
 import { useCircle } from './useCircle.ts';
@@ -60,12 +63,14 @@ const Tools = ({ line: { clip } }: { line: ClipLine }) => {
     <div className="clip-tools">
       <Button
         variant="bare"
+        className="clip-circle"
         aria-pressed={clip.circled}
         aria-label={words.circleClip(name)}
         onClick={() => circle(clip)}
       >
         <Mark size={18} aria-hidden="true" />
       </Button>
+      <ClipNote clip={clip} />
       <Button
         variant="bare"
         aria-label={words.openInJudge(name)}
@@ -89,7 +94,16 @@ const head = (name: string, unit: string) => (
   </>
 );
 
-const columnsFor = (takes: readonly TakeFacts[]): readonly Column<ClipLine>[] => [
+const CORRECTION: Column<ClipLine> = {
+  id: 'correction',
+  header: words.correction,
+  says: words.correctionSays,
+  cell: ({ clip: { correction } }) =>
+    correction?.accepted ? correctionWords(correction.correction).join(', ') || DASH : DASH,
+  className: 'words clip-correction',
+};
+
+const columnsFor = (takes: readonly TakeFacts[], hasCorrections: boolean): readonly Column<ClipLine>[] => [
   {
     id: 'clip',
     header: words.clip,
@@ -156,6 +170,7 @@ const columnsFor = (takes: readonly TakeFacts[]): readonly Column<ClipLine>[] =>
     cell: ({ clip: { found } }) => (found ? percent(found.clippedAll) : DASH),
     sortBy: ({ clip: { found } }) => (found ? -found.clippedAll : undefined),
   },
+  ...(hasCorrections ? [CORRECTION] : []),
   {
     id: 'tools',
     header: <span className="visually-hidden">{words.marks}</span>,
@@ -173,20 +188,35 @@ export const ClipTable = ({
   takes: readonly TakeFacts[];
   label: string;
 }) => {
-  const columns = useMemo(() => columnsFor(takes), [takes]);
+  const hasCorrections = lines.some(({ clip }) => clip.correction?.accepted);
+  const columns = useMemo(() => columnsFor(takes, hasCorrections), [takes, hasCorrections]);
+  const table = useRef<HTMLDivElement>(null);
+  /** Presses a button of the line in focus, else of the one under the pointer. */
+  const press = (button: string) => {
+    const line = document.activeElement?.closest('tr[data-clip]') ?? table.current?.querySelector('tr:hover');
+    line?.querySelector<HTMLButtonElement>(button)?.click();
+  };
+  useKey('circleClip', () => press('.clip-circle'));
+  useKey('noteClip', (event) => {
+    // The letter is not the note's first.
+    event.preventDefault();
+    press('.clip-note-button');
+  });
   return (
-    <DataTable
-      label={label}
-      className="figures clip-table"
-      columns={columns}
-      rows={lines}
-      rowPx={ROW_PX}
-      rowKey={({ clip }) => clip.id}
-      rowProps={({ clip, state }) => ({
-        className: clip.circled ? 'clip-circled' : undefined,
-        'data-clip': clip.file.name,
-        'data-state': state,
-      })}
-    />
+    <div ref={table}>
+      <DataTable
+        label={label}
+        className="figures clip-table"
+        columns={columns}
+        rows={lines}
+        rowPx={ROW_PX}
+        rowKey={({ clip }) => clip.id}
+        rowProps={({ clip, state }) => ({
+          className: clip.circled ? 'clip-circled' : undefined,
+          'data-clip': clip.file.name,
+          'data-state': state,
+        })}
+      />
+    </div>
   );
 };

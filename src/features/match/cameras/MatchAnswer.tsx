@@ -13,6 +13,7 @@ import { StateMark } from '#ui/parts/StateMark.tsx';
 import { words } from '#ui/wording/match.ts';
 import type { SolvedMatch } from '#workers/match/protocol.ts';
 import { dialWords, differsWords, leftOutWords, VERDICTS } from '../matchWords.ts';
+import { LimitsMenu, useMatchLimits } from '../LimitsMenu.tsx';
 import { isKept, withMatch } from './keptMatch.ts';
 import type { MatchPair } from './useMatchPair.ts';
 
@@ -65,8 +66,9 @@ const Solved = ({ pair, solved }: { pair: MatchPair; solved: SolvedMatch }) => {
   const { match } = solved;
   const steps = dialled(match.correction, readings.dials.camera, camera);
   const rest = correctionWords(steps.rest);
+  const limits = useMatchLimits();
   const deltaE = worstSeen(match.patches);
-  const { name, mark } = VERDICTS[matchVerdict({ deltaE, stops: 0 })];
+  const { name, mark } = VERDICTS[matchVerdict({ deltaE, stops: 0 }, limits)];
   const skin = worstOf(match.patches, ['skin']);
   const neutral = worstOf(match.patches, ['card', 'neutral', 'white']);
   const differs = differsWords(solved.plotted);
@@ -147,7 +149,12 @@ export const MatchAnswer = ({
     <Panel
       title={words.toHero(camera.camera.name, hero.camera.name)}
       note={words.inLight(printKelvin(pair.kelvin))}
-      tools={<PairChoice pair={pair} />}
+      tools={
+        <>
+          <PairChoice pair={pair} />
+          <LimitsMenu />
+        </>
+      }
       className="match-head"
     >
       {problem !== undefined && <p className="field-error">{problem}</p>}

@@ -1,4 +1,6 @@
+import type { Correction } from '#core/correction/operations.ts';
 import type { CameraMatch, CameraRecord } from '#store/records/camera.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import type { SolvedMatch } from '#workers/match/protocol.ts';
 import type { MatchPair } from './useMatchPair.ts';
 
@@ -37,8 +39,10 @@ export const withMatch = (pair: MatchPair, solved: SolvedMatch, id: string, now:
   return { ...camera.camera, matches: [...others, kept].slice(-60) };
 };
 
-/** Whether this very match stands on the camera. */
+const said = (correction: Correction) => correctionWords(correction).join();
+
+/** Whether this match stands on the camera, as far as anybody could see a difference. */
 export const isKept = (pair: MatchPair, { match }: SolvedMatch): boolean =>
   (pair.selections.camera.camera.matches ?? []).some(
-    (one) => isSamePlace(one, pair) && JSON.stringify(one.correction) === JSON.stringify(match.correction),
+    (one) => isSamePlace(one, pair) && said(one.correction) === said(match.correction),
   );

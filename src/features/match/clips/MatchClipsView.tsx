@@ -17,6 +17,7 @@ import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { words } from '#ui/wording/match.ts';
+import { LimitsMenu, useMatchLimits } from '../LimitsMenu.tsx';
 import { ClipMatchRow } from './ClipMatchRow.tsx';
 import { useClipEdits, type ClipRow } from './useClipEdits.ts';
 
@@ -37,6 +38,7 @@ const useRows = (scope: 'setup' | 'shoot', asked: readonly OperationKind[]) => {
   const { clips, isRead } = useClips();
   const { facts } = useTakeIndex();
   const bench = useMatchBench();
+  const limits = useMatchLimits();
   const all = useMemo(() => {
     const lines = clipLines(clips, facts, (id) => records.cameras.get(id)?.name);
     const every = clipsToHeroes(lines, records, shoot.id);
@@ -49,7 +51,7 @@ const useRows = (scope: 'setup' | 'shoot', asked: readonly OperationKind[]) => {
   });
   const matches = new Map(solving.answer?.map((match) => [match.id, match]));
   const rows = all
-    .map((one): ClipRow => ({ ...one, standing: standingOfClip(one, matches.get(one.line.clip.id)) }))
+    .map((one): ClipRow => ({ ...one, standing: standingOfClip(one, matches.get(one.line.clip.id), limits) }))
     .toSorted(
       (a, b) =>
         Number(b.isHero) - Number(a.isHero) ||
@@ -95,6 +97,7 @@ export const MatchClipsView = () => {
       tools={
         <>
           <Segmented label={words.clipsOf} options={SCOPES} value={scope} onPick={setScope} />
+          <LimitsMenu />
           {open.length > 0 && (
             <Button size="sm" onClick={edits.acceptAll}>
               {words.acceptAll(open.length)}

@@ -39,7 +39,7 @@ export type MatchBenchState = {
 const EMPTY: MatchBenchState = { sides: {}, marks: [], whole: false, serial: 0 };
 
 /** An outcome of a worker with what it refuses as a failure. */
-export const unwrapped = <T>(outcome: Outcome<Result<T>>): Outcome<T> => {
+const unwrapped = <T>(outcome: Outcome<Result<T>>): Outcome<T> => {
   if (outcome.state !== 'done') return outcome;
   return outcome.output.ok
     ? { state: 'done', output: outcome.output.value }
