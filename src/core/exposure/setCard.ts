@@ -1,5 +1,6 @@
 import { stopsShownAt } from '../lut/greyAxis.ts';
-import { compileMonitoring } from '../lut/monitoring.ts';
+import { monitoringRecipe } from '../lut/monitoringRecipe.ts';
+import { compileNeutral } from '../lut/neutral.ts';
 import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { exactFNumber } from './aperture.ts';
@@ -81,7 +82,7 @@ export const zebraSignal = (
   if (reads === 'log') return profile;
   const { neutral } =
     typeof picture === 'number'
-      ? compileMonitoring({ profile, pullStops: follows === 'no' ? 0 : picture })
+      ? compileNeutral(monitoringRecipe({ profile, pullStops: follows === 'no' ? 0 : picture }))
       : picture;
   return {
     signalAt: (over) => neutral(profile.signalAt(over)),

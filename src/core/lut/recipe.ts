@@ -1,29 +1,12 @@
 import { compileCorrection } from '../correction/compile.ts';
-import type { Correction } from '../correction/operations.ts';
 import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
 import { apply, IDENTITY, invert, type Triple } from '../maths/matrix.ts';
-import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
-import { compileGamutMap, type GamutMap } from './gamutMap.ts';
-import { outputOf, type OutputId } from './outputs.ts';
-import { compileTone, type ToneScale } from './toneScale.ts';
+import { compileGamutMap } from './gamutMap.ts';
+import { compileNeutral, SAME_SIGNAL } from './neutral.ts';
+import type { LutRecipe } from './recipeData.ts';
 
-/** A LUT from a profile's signal to a picture, as data. */
-export type LutRecipe = {
-  readonly profile: ProfileData;
-  /** Stops taken off before the picture is made: the placement, so that the card looks like a card. 0 = none. */
-  readonly pullStops: number;
-  readonly output: OutputId;
-  /** Peak of the display, cd/m2; counts for PQ alone. */
-  readonly peak: number;
-  readonly tone: ToneScale;
-  /** Colour about luma on the output's signal; 1 leaves it, 0 is black and white. */
-  readonly saturation: number;
-  /** What brings the camera to another, done on its light before the pull. */
-  readonly match?: Correction;
-  /** What becomes of colours outside the output's gamut; without one they are cut at 0. */
-  readonly gamutMap?: GamutMap;
-};
+export type { LutRecipe };
 
 export type CompiledRecipe = {
   /** R'G'B' signal fractions in, signal 0..1 of the output out. */
@@ -42,9 +25,6 @@ export type CompiledRecipe = {
   readonly undo: (out: Triple) => Triple;
 };
 
-const clamp01 = (v: number) => Math.min(1, Math.max(0, v));
-const SAME = { encode: (v: number) => v, decode: (v: number) => v };
-
 /** Draws colour about its luma, in place. */
 const saturate = (rgb: Float64Array, luma: keyof typeof LUMA, saturation: number): void => {
   const { kr, kg, kb } = LUMA[luma];
@@ -62,19 +42,21 @@ const matrices = (from: GamutSpec, to: GamutSpec) => {
  * held to 0..1.
  */
 export const compileRecipe = (recipe: LutRecipe): CompiledRecipe => {
-  const { transfer, clipSignal, clipStops } = compileProfile(recipe.profile);
-  const output = outputOf(recipe.output);
-  const tone = compileTone(recipe.tone, output, recipe.peak, clipStops - recipe.pullStops);
-  const gain = 2 ** -recipe.pullStops;
+  const {
+    transfer,
+    clipSignal,
+    output,
+    tone,
+    gain,
+    light,
+    coded,
+    neutral: plainNeutral,
+  } = compileNeutral(recipe);
   const { matrix, back } = matrices(recipe.profile.gamut, output.primaries);
   const { saturation } = recipe;
   const match = recipe.match && compileCorrection(recipe.match, recipe.profile.gamut);
   const map = compileGamutMap(recipe.gamutMap, recipe.profile.gamut, output.primaries);
-  const last = output.last ?? SAME;
-  const coded = (v: number) => clamp01(last.encode(clamp01(v)));
-  // What is clipped stays clipped: no light is made of codes over the clip.
-  const light = (signal: number) => transfer.decode(Math.min(signal, clipSignal)) * gain;
-  const plainNeutral = (signal: number) => coded(tone.neutral(light(signal)));
+  const last = output.last ?? SAME_SIGNAL;
   const m = matrix;
   const plainPicture = (r: number, g: number, b: number, into: Float64Array): void => {
     into[0] = m[0] * r + m[1] * g + m[2] * b;

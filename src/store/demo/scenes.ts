@@ -3,7 +3,6 @@ import type { SetupRecord } from '../records/setup.ts';
 /** A scene that can be stood before: its files, and the set-up of the demo it belongs to. */
 type StageScene = {
   readonly name: string;
-  readonly says: string;
   readonly setupId: string;
   /** Cameras that look at it; without them all of the set-up. */
   readonly cameraIds?: readonly string[];
@@ -15,58 +14,49 @@ type StageScene = {
 export const STAGE_SCENES = {
   'furnace-mouth': {
     name: 'Furnace mouth',
-    says: 'A dark shop, a glowing gather, a door to cold daylight.',
     setupId: 'furnace-mouth',
     layers: 1,
   },
   'bench-interview': {
     name: 'Bench interview',
-    says: 'A window as key, two people, a tube in the back.',
     setupId: 'bench-interview',
     layers: 1,
   },
   'packing-yard': {
     name: 'Packing yard, sun and cloud',
-    says: 'White crates in hard sun, a cloud passes, deep shade under the roof.',
     setupId: 'packing-yard',
     layers: 2,
   },
   'yard-walk': {
     name: 'Packing yard, a walk',
-    says: 'Ola walks out of the shade into the sun.',
     setupId: 'packing-yard',
     layers: 1,
     walk: true,
   },
   dunes: {
     name: 'Dunes, sun and cloud',
-    says: 'From the air at first light, a cloud passes.',
     setupId: 'dunes',
     layers: 2,
   },
   slipway: {
     name: 'Slipway',
-    says: 'Ten metres down: what water leaves of the light.',
     setupId: 'slipway',
     layers: 1,
   },
   'hall-wide': {
     name: 'Hall, wide',
-    says: 'The whole stage, a projection, dark rows.',
     setupId: 'open-evening',
     cameraIds: ['hall-1'],
     layers: 1,
   },
   'hall-speaker': {
     name: 'Hall, speaker',
-    says: 'The same evening from the other camera.',
     setupId: 'open-evening',
     cameraIds: ['hall-2'],
     layers: 1,
   },
   'lantern-quay': {
     name: 'Lantern quay',
-    says: 'Lamps in frame, wet stones, a face under a lantern.',
     setupId: 'lantern-quay',
     layers: 1,
   },

@@ -17,7 +17,7 @@ describe('a filmed bracket', () => {
   });
   afterEach(() => here.close());
   const read = (bytes: Blob, signal = new AbortController().signal) =>
-    here.services.bracket.readCard({ ...filmed(), bytes }, MARK, 'full', signal);
+    here.frames.readCard({ ...filmed(), bytes }, MARK, 'full', signal);
 
   it('has the card read off a frame; what does not open is named', async () => {
     expect(await read(filmed().bytes)).toMatchObject({ ok: true, value: { coding: { range: 'full' } } });
@@ -25,7 +25,7 @@ describe('a filmed bracket', () => {
     const gone = Object.assign(new Blob(['x']), { arrayBuffer: () => Promise.reject(new Error('moved')) });
     expect(await read(gone)).toMatchObject({ ok: false, reason: expect.stringContaining('(moved)') });
     const signal = new AbortController().signal;
-    expect(await here.services.bracket.preview({ bytes: gone }, 'full', 64, signal)).toBeUndefined();
+    expect(await here.frames.preview({ bytes: gone }, 'full', 64, signal)).toBeUndefined();
   });
 
   it('is not answered once nobody waits, and says so when its worker ends', async () => {

@@ -1,10 +1,8 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { startBracket } from '#workers/bracket/client.ts';
 import { startJudge } from '#workers/judge/client.ts';
 import { startLuts } from '#workers/luts/client.ts';
 import { openBook, type Book } from '#store/book.ts';
 import { Database } from '#store/database.ts';
-import { createBracket, type Bracket } from './bracket.ts';
 import { createLutShelf, type LutShelf } from './session/lutShelf.ts';
 import { createSession, type Session } from './session/session.ts';
 import { hasMarker, markOpened, type Marker } from './marker.ts';
@@ -20,8 +18,6 @@ export type Services = {
   readonly session: Session;
   /** LUT files and what the LUT worker is asked. */
   readonly luts: LutShelf;
-  /** Frames of filmed brackets. */
-  readonly bracket: Bracket;
   /** The last minute of a feed. */
   readonly strip: Strip;
   /** Records that this browser had and has lost, by the marker outside them; known once the records are open. */
@@ -41,11 +37,9 @@ const open = (): OpenServices => {
   const [judge, lutClient] = [startJudge(), startLuts()];
   const luts = createLutShelf(judge, lutClient, database);
   const session = createSession(judge, luts);
-  const bracket = createBracket(startBracket());
   const close = () => {
     session.end();
     lutClient.end();
-    bracket.end();
     // What was asked for is still written.
     void book.close().then(() => database.close());
   };
@@ -57,7 +51,7 @@ const open = (): OpenServices => {
     void import('./unsentNotes.ts').then(({ sendUnsent }) => sendUnsent(book, database));
     setTimeout(() => void keepSafe(services), LATER_MS);
   });
-  const services = { database, book, session, luts, bracket, strip: createStrip(), lost };
+  const services = { database, book, session, luts, strip: createStrip(), lost };
   return { services, close };
 };
 

@@ -10,6 +10,7 @@ import type { EvidenceEffect } from '#core/profile/making.ts';
 import { printStops } from '#core/units.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { useBracket } from '#ui/bench/useBracket.ts';
 import { useTakesAgainst } from '#ui/bench/useTakesAgainst.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
@@ -155,7 +156,8 @@ const evidenceColumns = (items: readonly EvidenceItem[], keep: Keep): readonly C
 
 /** What an inferred curve rests on: each source with its exactness and its weight; each can be left out. */
 export const EvidenceView = () => {
-  const { book, bracket } = useBench();
+  const { book } = useBench();
+  const bracket = useBracket();
   const { profile } = useSelection();
   const [trouble, setTrouble] = useState<string>();
   const items = useMemo(() => profile.evidence ?? [], [profile]);

@@ -8,7 +8,7 @@ import type { Coding, Range } from '#core/signal/scale.ts';
 import { printStopsExact } from '#core/units.ts';
 import { stopsSchema } from '#store/records/common.ts';
 import { between } from '#store/records/common.ts';
-import { useBench } from '#ui/bench/hooks.ts';
+import { useBracket } from '#ui/bench/useBracket.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
 import { words } from '#ui/wording/kitWays.ts';
@@ -27,7 +27,7 @@ const unread = ({ name, bytes, stops, range }: BracketFrame): BracketFrame => ({
 
 /** Reads the card off every frame, one after the other. Stops when the signal says so: then undefined. */
 const useReadFrames = (range: Range) => {
-  const { bracket } = useBench();
+  const bracket = useBracket();
   return async (
     frames: readonly BracketFrame[],
     mark: CardMark,
@@ -57,7 +57,7 @@ const Picture = ({
   const canvas = useRef<HTMLCanvasElement>(null);
   const [from, setFrom] = useState<readonly [number, number]>();
   const [drawn, setDrawn] = useState<CardMark>();
-  const { bracket } = useBench();
+  const bracket = useBracket();
   useEffect(() => {
     const mine = new AbortController();
     // A frame that does not open is named when it is read; its preview stays black.
