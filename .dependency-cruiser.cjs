@@ -29,9 +29,9 @@ const coreOrder = [
   'scopes',
   'sensor',
   'kernels',
+  'match',
   'verdict',
   'clips',
-  'match',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';
 const coreRules = coreOrder.map((folder, at) => ({

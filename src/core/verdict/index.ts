@@ -5,6 +5,7 @@ import { clipAll, clipChannel } from './clipping.ts';
 import { coarseCodes } from './codes.ts';
 import { clipDrift } from './drift.ts';
 import { gradeForecast } from './forecast.ts';
+import { matchCut } from './matchCut.ts';
 import { monitorPull } from './monitor.ts';
 import { monitorPlan } from './monitorPlan.ts';
 import { nearClip } from './near.ts';
@@ -25,6 +26,7 @@ export const VERDICT_RULES = [
   nearClip,
   underExposure,
   whiteBalance,
+  matchCut,
   monitorPull,
   monitorPlan,
   rangeReading,

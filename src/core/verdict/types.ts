@@ -3,6 +3,7 @@ import type { Rect } from '../frame/frame.ts';
 import type { Distribution } from '../scopes/distribution.ts';
 import type { FrameMeasurement } from '../scopes/measureFrame.ts';
 import type { Temperature } from '../colour/temperature.ts';
+import type { Correction as LightCorrection } from '../correction/operations.ts';
 import type { Profile } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 
@@ -61,6 +62,12 @@ export type VerdictInput = {
   readonly others?: readonly { readonly name: string; readonly profile: Profile }[];
   /** Only where the frames of a clip were measured. */
   readonly drift?: Drift;
+  /** What the camera keeps for this light that brings it to the hero camera, and the lights it was found in, K. */
+  readonly match?: {
+    readonly hero: string;
+    readonly correction: LightCorrection;
+    readonly from: readonly number[];
+  };
 };
 
 export type VerdictRule = {

@@ -78,7 +78,8 @@ const CardProvider = ({ children }: { children: ReactNode }) => {
 };
 
 const JudgementProvider = ({ children }: { children: ReactNode }) => {
-  const { plan, camera, profile } = useSelection();
+  const selection = useSelection();
+  const { plan, camera, profile } = selection;
   const { placement } = plan;
   const { coding } = camera;
   const profiles = useRecords((records) => records.profiles);
@@ -86,6 +87,8 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
     () => ({ profileIds: camera.profileIds, setId: profile.id, profiles }),
     [camera, profile, profiles],
   );
+  const cameras = useRecords((records) => records.cameras);
+  const matches = useMemo(() => ({ of: selection, cameras }), [selection, cameras]);
   const { numbers, light } = useCard();
   const [muted] = useMuted();
   // What is measured of moving pictures comes several times a second: the page is drawn for it in slices, so that it
@@ -100,9 +103,19 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
   const verdicts = useMemo(
     () =>
       rules && measurement && distribution
-        ? rules(measurement, distribution, { numbers, placement, light, coding, kind, kit, samples, muted })
+        ? rules(measurement, distribution, {
+            numbers,
+            placement,
+            light,
+            coding,
+            kind,
+            kit,
+            samples,
+            matches,
+            muted,
+          })
         : [],
-    [rules, measurement, distribution, numbers, placement, light, coding, kind, kit, samples, muted],
+    [rules, measurement, distribution, numbers, placement, light, coding, kind, kit, samples, matches, muted],
   );
   const isJudged = rules !== undefined && measurement !== undefined;
   const value = useMemo(

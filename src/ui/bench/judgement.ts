@@ -5,7 +5,9 @@ import type { Distribution } from '#core/scopes/distribution.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import { judgeFrame, type Drift, type Verdict } from '#core/verdict/index.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
+import type { Selection } from '#store/selection.ts';
 import type { ClipSample } from '#workers/judge/protocol.ts';
 import type { OpenFrame } from './session/state.ts';
 import type { StripSample } from './strip.ts';
@@ -29,6 +31,11 @@ export type JudgeContext = {
     readonly profiles: ReadonlyMap<string, ProfileRecord>;
   };
   readonly samples?: readonly ClipSample[];
+  /** Whose matches are heard: the camera at hand, and the names of all. */
+  readonly matches?: {
+    readonly of: Pick<Selection, 'camera' | 'profile' | 'shoot'>;
+    readonly cameras: ReadonlyMap<string, { readonly name: string }>;
+  };
   readonly muted?: readonly string[];
 };
 
@@ -45,16 +52,27 @@ const othersOf = ({ profileIds, setId, profiles }: NonNullable<JudgeContext['kit
     return record ? [{ name: record.name, profile: compiledOnce(record) }] : [];
   });
 
+/** The match that is in force in a light, with the name of the camera it goes to. */
+const matchOf = ({ of, cameras }: NonNullable<JudgeContext['matches']>, kelvin: number) => {
+  const found = matchInLight(of, kelvin);
+  const hero = found && cameras.get(found.heroCameraId)?.name;
+  return found && hero !== undefined ? { hero, correction: found.correction, from: found.from } : undefined;
+};
+
 /** Every rule's word on a frame; only files are held against how the camera records. */
 export const judgementOf = (
   measurement: FrameMeasurement,
   distribution: Distribution,
-  { numbers, placement, light, coding, kind, kit, samples, muted }: JudgeContext,
+  { numbers, placement, light, coding, kind, kit, samples, matches, muted }: JudgeContext,
 ): Verdict[] => {
   const recorded = kind === 'still' || kind === 'clip' ? coding : undefined;
   const drift = samples && driftFigures(driftOf(samples, numbers, light), placement);
   const others = kit && othersOf(kit);
-  return judgeFrame({ measurement, distribution, numbers, placement, light, recorded, others, drift }, muted);
+  const match = matches && light && matchOf(matches, light.kelvin);
+  return judgeFrame(
+    { measurement, distribution, numbers, placement, light, recorded, others, drift, match },
+    muted,
+  );
 };
 
 /** What moved between the measured frames of a clip; undefined for fewer than two. */
