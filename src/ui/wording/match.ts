@@ -73,7 +73,6 @@ export const words = {
   differs: 'What still differs',
   nothingDiffers: 'Nothing over ΔE 1.',
   leftOut: 'Left out',
-  scopes: 'Both on one scale',
   vectorscope: 'Vectorscope, both pictures',
   waveforms: 'Waveforms, both pictures',
   keptMatches: 'Kept for this camera',
@@ -91,7 +90,6 @@ export const words = {
   noPicturesSays:
     'Film the same thing with both cameras, then open a still or a clip on each side. A ' +
     'grey card and a face are enough to begin.',
-  noMarks: 'Nothing is marked',
   noMarksSays: 'Drag over the same thing on both pictures, lay the board, or take the pictures as a whole.',
   simulated: 'filmed by the simulated cameras',
   solving: 'Solving',
@@ -110,7 +108,6 @@ export const words = {
   ourLimits: 'Back to ours',
   limitsSays: 'ΔE2000 of skin and neutral, noise taken off. 2 and 5, 1/6 and 1/3 stop: our own.',
   unseen: (figure: Said) => `${figure} on patches the fit has not seen`,
-  hero: 'Hero',
   toTheHero: 'Clips to the hero',
   thisSetup: 'This set-up',
   wholeShoot: 'Whole shoot',
@@ -147,7 +144,6 @@ export const words = {
   fromMarks: 'from its marks',
   byHand: 'by hand',
   recorded: 'as recorded',
-  corrected: 'corrected',
   drift: (from: Said, to: Said) => `drifts: ${from} at its beginning, ${to} at its end`,
   cutTogether: (count: number) => `${count} cut${count === 1 ? 's' : ''} together`,
   seenOnly: (count: Said) => `${count} seen when compared`,

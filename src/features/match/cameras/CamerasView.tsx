@@ -12,7 +12,7 @@ import { ModelSteps } from './ModelSteps.tsx';
 import { PairPictures } from './PairPictures.tsx';
 import { ResidualPlot } from './ResidualPlot.tsx';
 import { SchoolTable } from './SchoolTable.tsx';
-import { useMatchPair, type MatchPair } from './useMatchPair.ts';
+import { filmKey, useMatchPair, type MatchPair } from './useMatchPair.ts';
 
 const Pair = ({ pair }: { pair: MatchPair }) => {
   const bench = useMatchBench();
@@ -23,7 +23,7 @@ const Pair = ({ pair }: { pair: MatchPair }) => {
   // Without files of the user's the simulated cameras stand before the scene of the set-up.
   const hasFiles = sides.camera?.file !== undefined || sides.hero?.file !== undefined;
   useEffect(() => {
-    if (scene && !hasFiles) void bench.film(scene.id, scene.sides, JSON.stringify(scene));
+    if (scene && !hasFiles) void bench.film(scene.id, scene.sides, filmKey(scene));
   }, [bench, scene, hasFiles]);
   const hasBoth = sides.camera !== undefined && sides.hero !== undefined;
   const question = useMemo(

@@ -47,7 +47,7 @@ export const KeptMatches = ({ pair }: { pair: MatchPair }) => {
     });
   const columns: readonly Column<CameraMatch>[] = [
     { id: 'light', header: words.light, className: 'num', cell: ({ kelvin }) => printKelvin(kelvin) },
-    { id: 'does', header: words.step, cell: ({ correction }) => correctionWords(correction).join(', ') },
+    { id: 'does', header: words.edit, cell: ({ correction }) => correctionWords(correction).join(', ') },
     {
       id: 'left',
       header: `${words.mean} ΔE`,

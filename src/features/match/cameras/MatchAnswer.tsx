@@ -161,7 +161,7 @@ export const MatchAnswer = ({
       {solved ? (
         <Solved pair={pair} solved={solved} />
       ) : (
-        <p className="quiet">{isBusy ? words.solving : isMarked ? words.solving : words.noMarksSays}</p>
+        <p className="quiet">{isBusy || isMarked ? words.solving : words.noMarksSays}</p>
       )}
     </Panel>
   );

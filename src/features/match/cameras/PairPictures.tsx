@@ -4,7 +4,7 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
-import type { MatchBenchState, SideOnBench } from '#ui/bench/match/matchBench.ts';
+import type { MatchBench, MatchBenchState, SideOnBench } from '#ui/bench/match/matchBench.ts';
 import { useMatchBench } from '#ui/bench/match/useMatchBench.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -16,7 +16,7 @@ import type { Side, SolvedMatch } from '#workers/match/protocol.ts';
 import { MarkLayer } from './MarkLayer.tsx';
 import { MarkList } from './MarkList.tsx';
 import { MatchScopes } from './MatchScopes.tsx';
-import type { MatchPair } from './useMatchPair.ts';
+import { filmKey, type MatchPair } from './useMatchPair.ts';
 
 /** Width that a side's picture is worked out at, px. */
 const PICTURE_WIDTH = 480;
@@ -153,6 +153,13 @@ const PictureTools = ({
   );
 };
 
+/** Leaves what lies there and sets both cameras before the scene of the set-up. */
+const filmAgain = (bench: MatchBench, { scene }: MatchPair) => {
+  if (!scene) return;
+  bench.clear();
+  void bench.film(scene.id, scene.sides, filmKey(scene));
+};
+
 const Caption = ({ side, pair, at }: { side: Side; pair: MatchPair; at?: SideOnBench }) => {
   const { camera, profile } = pair.selections[side];
   return (
@@ -233,8 +240,8 @@ export const PairPictures = ({
         <>
           <FileButton side="hero" pair={pair} />
           <FileButton side="camera" pair={pair} />
-          {hasFiles && pair.scene && (
-            <Button size="sm" variant="outline-secondary" onClick={bench.clear}>
+          {(hasFiles || !hasAny) && pair.scene && (
+            <Button size="sm" variant="outline-secondary" onClick={() => filmAgain(bench, pair)}>
               {words.filmAgain}
             </Button>
           )}

@@ -26,6 +26,9 @@ export type MatchPair = {
   readonly scene?: { readonly id: StageSceneId; readonly sides: { readonly [S in Side]: ExposeInput } };
 };
 
+/** What both are filmed for: the same is not filmed twice. */
+export const filmKey = (scene: NonNullable<MatchPair['scene']>): string => JSON.stringify(scene);
+
 const whiteOf = ({ plan, camera }: Selection) => ({
   kelvin: neutralOf(plan.kelvin, camera.lean?.mired ?? 0),
   tint: plan.tint + (camera.lean?.tint ?? 0),
