@@ -4,7 +4,9 @@ import { useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 import { KEYMAP, type KeyId } from './keymap.ts';
 
-const TYPED = new Set(['text', 'search', 'number', 'email', 'tel', 'url', 'password']);
+/** Digits typed into a date are not the numbers of the steps. */
+const DATES = ['date', 'time', 'datetime-local', 'month', 'week'];
+const TYPED = new Set(['text', 'search', 'number', 'email', 'tel', 'url', 'password', ...DATES]);
 
 /** Whether a key press is meant for the field it is typed into. */
 const isTyping = ({ target }: KeyboardEvent): boolean => {
