@@ -50,7 +50,8 @@ const lineThrough = (points: readonly (readonly [number, number])[]) => {
 /**
  * The CDL that comes nearest to a correction on a recording's own scale: slope and offset through all its greys,
  * saturation as it is. In log a gain of light is an offset and contrast a slope, so that exposure, balance in the
- * recording's own primaries, contrast and saturation are exact; black and a matrix are not, and the figure says so.
+ * recording's own primaries, contrast and saturation are exact above the toe; in the toe, with black and with a matrix
+ * it is off, and the figures say by how much.
  */
 export const correctionCdl = (
   correction: Correction,

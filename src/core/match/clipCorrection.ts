@@ -1,11 +1,11 @@
 import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
-import { apply, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { apply } from '../maths/matrix.ts';
 import type { OperationKind } from '../correction/operations.ts';
 import { operationOf, withOperation, type Correction } from '../correction/operations.ts';
 import type { MatchSpace } from './parameters.ts';
 import { solveMatch, type Match } from './solveMatch.ts';
 import { tonePatches, type Tones } from './tones.ts';
-import type { MatchPatch, PatchLight } from './patches.ts';
+import { errorThrough, type MatchPatch, type PatchLight } from './patches.ts';
 import type { PatchKind } from '../scopes/measure.ts';
 
 /** A mark as it was found in a clip. */
@@ -23,17 +23,12 @@ export type ClipLight = {
 export const clipLightIn = (light: ClipLight, from: GamutSpec, to: GamutSpec): ClipLight => {
   if (from === to) return light;
   const matrix = gamutMatrix(from, to);
-  const squared = matrix.map((v) => v * v) as unknown as Matrix3;
-  const turned = (error: Triple): Triple => {
-    const [r, g, b] = apply(squared, [error[0] ** 2, error[1] ** 2, error[2] ** 2]);
-    return [Math.sqrt(r), Math.sqrt(g), Math.sqrt(b)];
-  };
   return {
     ...light,
     marks: light.marks.map((mark) => ({
       ...mark,
       light: apply(matrix, mark.light),
-      error: turned(mark.error),
+      error: errorThrough(matrix, mark.error),
     })),
     tones: light.tones.map((tone) => apply(matrix, tone)),
   };

@@ -1,10 +1,10 @@
 import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
 import { clampRect, type Frame, type Rect } from '../frame/frame.ts';
-import { apply, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { apply, type Triple } from '../maths/matrix.ts';
 import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { codeToSignal, maxCode, type Coding } from '../signal/scale.ts';
 import { TRANSFERS } from '../transfer/index.ts';
-import type { PatchLight } from './patches.ts';
+import { errorThrough, type PatchLight } from './patches.ts';
 
 /** How a camera's codes are read as light. */
 export type LightReading = {
@@ -50,8 +50,6 @@ export const readAsPicture = (coding: Coding): LightReading => ({
   floor: 0,
 });
 
-const squared = (m: Matrix3): Matrix3 => m.map((v) => v * v) as unknown as Matrix3;
-
 /**
  * Mean light of a rectangle in the primaries of the match with its standard error, and the shares at both ends. The
  * rectangle is cut to the picture; neighbours that share a chroma sample count as one.
@@ -86,10 +84,10 @@ export const measurePatchLight = (
   const matrix = primaries === to ? undefined : gamutMatrix(primaries, to);
   // A chroma sample of 4:2:0 is shared by four pixels.
   const independent = Math.max(1, pixels / 4);
-  const spread = matrix ? apply(squared(matrix), variance) : variance;
+  const error = variance.map((v) => Math.sqrt(v / independent)) as unknown as Triple;
   return {
     light: matrix ? apply(matrix, mean) : mean,
-    error: spread.map((v) => Math.sqrt(v / independent)) as unknown as Triple,
+    error: matrix ? errorThrough(matrix, error) : error,
     clipped: clipped / pixels,
     underFloor: dark / pixels,
   };

@@ -1,6 +1,6 @@
 import { gamutOf, rgbToXyz, type GamutSpec } from '../colour/gamut.ts';
 import { xyzToLab, type Lab } from '../colour/lab.ts';
-import { apply, type Triple } from '../maths/matrix.ts';
+import { apply, type Matrix3, type Triple } from '../maths/matrix.ts';
 import type { PatchKind } from '../scopes/measure.ts';
 
 /** What a patch is; `colour` of a board, `tone` a share of the whole picture that has no place in it. */
@@ -81,6 +81,13 @@ export const labOfLight = (primaries: GamutSpec, level: number): ((light: Triple
   const gain = 2 ** -level;
   const white = apply(toXyz, [1, 1, 1]);
   return (light) => xyzToLab(apply(toXyz, [gain * light[0], gain * light[1], gain * light[2]]), white);
+};
+
+/** Standard errors of channels that a matrix mixes, taken to be independent. */
+export const errorThrough = (matrix: Matrix3, error: Triple): Triple => {
+  const squared = matrix.map((v) => v * v) as unknown as Matrix3;
+  const [r, g, b] = apply(squared, [error[0] ** 2, error[1] ** 2, error[2] ** 2]);
+  return [Math.sqrt(r), Math.sqrt(g), Math.sqrt(b)];
 };
 
 /** The same patch on several frames as one: their mean, and the error that is left of it. */

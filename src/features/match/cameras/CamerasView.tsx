@@ -5,6 +5,7 @@ import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useMatchBench, useOnMatchBench } from '#ui/bench/match/useMatchBench.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
+import type { SolvedMatch } from '#workers/match/protocol.ts';
 import { words } from '#ui/wording/match.ts';
 import { KeptMatches } from './KeptMatches.tsx';
 import { MatchAnswer } from './MatchAnswer.tsx';
@@ -35,9 +36,16 @@ const Pair = ({ pair }: { pair: MatchPair }) => {
     key: question && !isDragging ? { question, serial } : undefined,
     ask: (signal) => bench.solve(question!, signal),
   });
-  const [last, setLast] = useState(solving.answer);
-  if (solving.answer !== undefined && solving.answer !== last) setLast(solving.answer);
-  const solved = question ? (solving.answer ?? last) : undefined;
+  // What was solved stays while marks are moved, but never for other cameras or pictures.
+  const fresh = solving.old ? undefined : solving.answer;
+  const [last, setLast] = useState<{
+    readonly of: unknown;
+    readonly on: number;
+    readonly solved: SolvedMatch;
+  }>();
+  if (fresh !== undefined && fresh !== last?.solved) setLast({ of: readings, on: serial, solved: fresh });
+  const isSame = last?.of === readings && last.on === serial;
+  const solved = question ? (fresh ?? (isSame ? last.solved : undefined)) : undefined;
   return (
     <div className="match">
       <MatchAnswer

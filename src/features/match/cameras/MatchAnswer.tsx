@@ -59,7 +59,7 @@ const PairChoice = ({ pair: { cameras, selections } }: { pair: MatchPair }) => {
 const seenWords = (what: string, deltaE: number) =>
   deltaE === 0 ? words.withinNoise(what) : `${what} ΔE ${deltaE.toFixed(1)}`;
 
-const Solved = ({ pair, solved }: { pair: MatchPair; solved: SolvedMatch }) => {
+const Solved = ({ pair, solved, isBusy }: { pair: MatchPair; solved: SolvedMatch; isBusy: boolean }) => {
   const { book } = useBench();
   const { selections, readings } = pair;
   const { camera } = selections.camera;
@@ -123,7 +123,12 @@ const Solved = ({ pair, solved }: { pair: MatchPair; solved: SolvedMatch }) => {
       )}
       {solved.in === 'picture' && <Alert variant="warning">{words.inPicture}</Alert>}
       {solved.by === 'whole' && <p className="quiet">{words.estimated}</p>}
-      <Button size="sm" variant={kept ? 'outline-secondary' : 'primary'} disabled={kept} onClick={keep}>
+      <Button
+        size="sm"
+        variant={kept ? 'outline-secondary' : 'primary'}
+        disabled={kept || isBusy}
+        onClick={keep}
+      >
         {kept ? words.kept : words.keep}
       </Button>
     </>
@@ -159,7 +164,7 @@ export const MatchAnswer = ({
     >
       {problem !== undefined && <p className="field-error">{problem}</p>}
       {solved ? (
-        <Solved pair={pair} solved={solved} />
+        <Solved pair={pair} solved={solved} isBusy={isBusy} />
       ) : (
         <p className="quiet">{isBusy || isMarked ? words.solving : words.noMarksSays}</p>
       )}

@@ -49,7 +49,9 @@ const useRows = (scope: 'setup' | 'shoot', asked: readonly OperationKind[]) => {
     key: pairs.length > 0 ? { pairs, asked } : undefined,
     ask: (signal) => bench.clips({ pairs, asked }, signal),
   });
-  const matches = new Map(solving.answer?.map((match) => [match.id, match]));
+  // An answer to an earlier question is of other heroes: nothing is accepted by it.
+  const answer = solving.old ? undefined : solving.answer;
+  const matches = new Map(answer?.map((match) => [match.id, match]));
   const rows = all
     .map((one): ClipRow => ({ ...one, standing: standingOfClip(one, matches.get(one.line.clip.id), limits) }))
     .toSorted(
