@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Correction } from '#core/correction/operations.ts';
+import { operationOf, type Correction } from '#core/correction/operations.ts';
 import type { MatchedPatch } from '#core/match/patches.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { cameraSchema } from '#store/records/camera.ts';
@@ -100,6 +100,20 @@ describe('a match that is kept', () => {
     expect(found.from).toEqual([5477, 3200]);
     expect(found.heroCameraId).toBe('a-cam');
     expect(matchInLight(demoSelection('bench-interview', 'a-cam'), 4000)).toBeUndefined();
+  });
+
+  it('is not done twice: what is dialled by now is taken off its balance', () => {
+    const selection = demoSelection('bench-interview', 'b-cam');
+    const balanceAt = (kelvin: number, tint: number) =>
+      operationOf(
+        matchInLight({ ...selection, plan: { ...selection.plan, kelvin, tint } }, 5477)!.correction,
+        'balance',
+      )!;
+    const before = balanceAt(selection.plan.kelvin, 0);
+    expect(before.mired).toBeCloseTo(-12.15, 1);
+    // As the answer told: 5200 K instead of 5600 is 13.7 mired of it, the tint all but a little.
+    expect(balanceAt(5200, 4).mired).toBeCloseTo(before.mired + 1e6 / 5200 - 1e6 / 5600, 6);
+    expect(balanceAt(5200, 4).tint).toBeCloseTo(before.tint - 4, 6);
   });
 });
 
