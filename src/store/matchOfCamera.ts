@@ -27,8 +27,8 @@ const lessDialled = (
 
 /**
  * The match that is in force for what is selected: to the hero camera of the shoot, else to the one it was matched to
- * last; recorded in the profile of the plan, its balance from what is dialled now. Its light stays as it was solved: what
- * was exposed more since is not taken off. Undefined where nothing is kept.
+ * last; recorded in the profile of the plan, its balance from what is dialled now. Its light stays as it was solved:
+ * what was exposed more since is not taken off. Undefined where nothing is kept.
  */
 export const matchInLight = (
   selection: Pick<Selection, 'camera' | 'profile' | 'plan' | 'shoot'>,
