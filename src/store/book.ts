@@ -6,6 +6,7 @@ import { createHistory } from './history.ts';
 import { NO_RECORDS } from './mirror.ts';
 import { patchOf, type AnyRecord, type RecordPatch } from './patches.ts';
 import type { TakeRecord } from './records/take.ts';
+import type { TakeMarksRecord } from './records/takeMarks.ts';
 import type { SetAside } from './setAside.ts';
 import type { BookTable, RecordOf, TableName } from './tables.ts';
 import { createWriting } from './writing.ts';
@@ -33,7 +34,11 @@ export type Book = BookStore & {
     fields: Partial<RecordOf<T>>,
   ) => Promise<boolean>;
   /** Writes a take with its picture; its number is given as it is written. */
-  readonly logTake: (draft: TakeDraft, png?: Uint8Array<ArrayBuffer>) => Promise<TakeRecord | undefined>;
+  readonly logTake: (
+    draft: TakeDraft,
+    png?: Uint8Array<ArrayBuffer>,
+    marks?: TakeMarksRecord,
+  ) => Promise<TakeRecord | undefined>;
   /** @returns what was taken back; undefined when nothing was. */
   readonly undo: () => Promise<string | undefined>;
   readonly redo: () => Promise<string | undefined>;
@@ -70,13 +75,14 @@ export const openBook = (database: Database): Book => {
       }));
       return (await remember(label, [{ table, id, kind: 'fields', fields: set }])) !== undefined;
     }) satisfies Book['patch'],
-    logTake: async (draft: TakeDraft, png?: Uint8Array<ArrayBuffer>) => {
+    logTake: async (draft: TakeDraft, png?: Uint8Array<ArrayBuffer>, marks?: TakeMarksRecord) => {
       const { id } = draft;
       const patches: RecordPatch[] = [
         { table: 'takes', id, kind: 'put', record: { ...draft, number: 0 } as TakeRecord },
       ];
       if (png)
         patches.push({ table: 'thumbnails', id, kind: 'put', record: { id, png } as RecordOf<'thumbnails'> });
+      if (marks) patches.push({ table: 'takeMarks', id, kind: 'put', record: marks });
       const written = await remember((made) => logLabel(takeIn(made).number), patches);
       return written && takeIn(written.done);
     },

@@ -86,4 +86,9 @@ export const MIGRATIONS: readonly Migration[] = [
     // The clips of a shoot, and of one camera.
     stores: { clips: 'id, shootId, [shootId+cameraId]', cameraClocks: 'id, shootId' },
   },
+  {
+    version: 8,
+    // What was marked on the picture of a take, to be found in its clip.
+    stores: { takeMarks: 'id, shootId' },
+  },
 ];

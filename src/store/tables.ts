@@ -9,6 +9,7 @@ import { setupSchema } from './records/setup.ts';
 import { shootSchema } from './records/shoot.ts';
 import { subjectSchema } from './records/subject.ts';
 import { takeSchema, thumbnailSchema } from './records/take.ts';
+import { takeMarksSchema } from './records/takeMarks.ts';
 
 /** Every table and the schema its records pass on the way in. */
 export const TABLES = {
@@ -26,6 +27,7 @@ export const TABLES = {
   lutTexts: lutTextSchema,
   takes: takeSchema,
   thumbnails: thumbnailSchema,
+  takeMarks: takeMarksSchema,
   clips: clipSchema,
   cameraClocks: cameraClockSchema,
 } as const satisfies Record<string, z.ZodMiniType<{ id: string }>>;

@@ -19,6 +19,7 @@ export const RECORD_WORDS: { readonly [T in TableName]: string } = {
   lutTexts: 'LUT file',
   takes: 'take',
   thumbnails: 'thumbnail',
+  takeMarks: 'picture with marks',
   clips: 'clip',
   cameraClocks: 'camera clock',
 };

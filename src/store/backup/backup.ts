@@ -32,7 +32,14 @@ const idIn = (name: string, folder: string) =>
   decodeURIComponent(name.slice(folder.length).replace(/\.\w+$/, ''));
 
 /** Tables whose rows say which shoot they belong to. */
-const OF_SHOOT: ReadonlySet<TableName> = new Set(['setups', 'subjects', 'takes', 'clips', 'cameraClocks']);
+const OF_SHOOT: ReadonlySet<TableName> = new Set([
+  'setups',
+  'subjects',
+  'takes',
+  'takeMarks',
+  'clips',
+  'cameraClocks',
+]);
 
 /** Which rows belong to one shoot and what it uses; all where there is none. */
 const wanted = (

@@ -177,6 +177,7 @@ export const demoRecords = () => ({
   lutTexts: undefined,
   takes: demoTakes as unknown as TakeRecord[],
   thumbnails: undefined,
+  takeMarks: undefined,
   clips: demoClips as unknown as ClipRecord[],
   cameraClocks: undefined,
 });

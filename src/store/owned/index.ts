@@ -42,7 +42,10 @@ export const heldBy = async <T extends OwnedTable>(
   const clips = hasClips ? (await clipsOfShoot(database, record.id)).clips : [];
   const ids = [...good.map(({ id }) => id), ...clips.flatMap(clipPictureIds)];
   const pictures = (await database.rows('thumbnails').bulkGet(ids)).filter((one) => one !== undefined);
-  return { ...NONE_HELD, takes: good, thumbnails: pictures, clips };
+  const marks = (await database.rows('takeMarks').bulkGet(good.map(({ id }) => id))).filter(
+    (one) => one !== undefined,
+  );
+  return { ...NONE_HELD, takes: good, thumbnails: pictures, takeMarks: marks, clips };
 };
 
 const wordOf = (table: TableName, name: string) => `${RECORD_WORDS[table]} ${name}`;

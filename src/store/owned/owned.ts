@@ -4,17 +4,19 @@ import type { Change } from '../edits.ts';
 import type { ClipRecord } from '../records/clip.ts';
 import type { LutTextRecord } from '../records/lut.ts';
 import type { TakeRecord, ThumbnailRecord } from '../records/take.ts';
+import type { TakeMarksRecord } from '../records/takeMarks.ts';
 import type { RecordOf, TableName } from '../tables.ts';
 
 /** Records that are not in memory and go along with what is deleted or copied. */
 export type Held = {
   readonly takes: readonly TakeRecord[];
   readonly thumbnails: readonly ThumbnailRecord[];
+  readonly takeMarks: readonly TakeMarksRecord[];
   readonly clips: readonly ClipRecord[];
   readonly lutTexts: readonly LutTextRecord[];
 };
 
-export const NONE_HELD: Held = { takes: [], thumbnails: [], clips: [], lutTexts: [] };
+export const NONE_HELD: Held = { takes: [], thumbnails: [], takeMarks: [], clips: [], lutTexts: [] };
 
 /** Makes ids that nobody has. */
 export type NewId = () => string;

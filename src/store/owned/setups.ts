@@ -28,11 +28,12 @@ export const setups: Owned<'setups'> = {
     const order = nextOrder(setupsOf(book, setup.shootId));
     return plannedAlike(book, setup, { ...setup, id, name: make.name, order });
   },
-  removal: (book, setup, { takes, thumbnails }) => [
+  removal: (book, setup, { takes, thumbnails, takeMarks }) => [
     ...gone('setups', [setup]),
     ...gone('plans', plansOf(book, setup)),
     ...gone('takes', takes),
     ...gone('thumbnails', thumbnails),
+    ...gone('takeMarks', takeMarks),
   ],
   staying: (book, { shootId }) =>
     setupsOf(book, shootId).length > 1

@@ -23,7 +23,7 @@ export const shoots: Owned<'shoots'> = {
       }),
     ];
   },
-  removal: (book, shoot, { takes, thumbnails, clips }) => {
+  removal: (book, shoot, { takes, thumbnails, takeMarks, clips }) => {
     const setups = setupsOf(book, shoot.id);
     return [
       ...gone('shoots', [shoot]),
@@ -38,6 +38,7 @@ export const shoots: Owned<'shoots'> = {
       ),
       ...gone('takes', takes),
       ...gone('thumbnails', thumbnails),
+      ...gone('takeMarks', takeMarks),
       ...gone('clips', clips),
       ...gone(
         'cameraClocks',

@@ -16,5 +16,9 @@ export const takes: Owned<'takes'> = {
   copy: (_book, { measured: _, ...take }, _held, { id, now }) => [
     added('takes', { ...take, id: id(), number: 0, loggedAt: now.toISOString(), circled: false }),
   ],
-  removal: (_book, take, { thumbnails }) => [...gone('takes', [take]), ...gone('thumbnails', thumbnails)],
+  removal: (_book, take, { thumbnails, takeMarks }) => [
+    ...gone('takes', [take]),
+    ...gone('thumbnails', thumbnails),
+    ...gone('takeMarks', takeMarks),
+  ],
 };

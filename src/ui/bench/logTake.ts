@@ -8,6 +8,7 @@ import { cardReading, type Verdict } from '#core/verdict/index.ts';
 import type { TakeDraft } from '#store/book.ts';
 import type { CardSnapshot, TakeMeasurement, TakeRecord } from '#store/records/take.ts';
 import type { Selection } from '#store/selection.ts';
+import { takeMarksOf } from '#store/takeMarks.ts';
 import { patchName } from '../patchName.ts';
 import { distributionOf } from './benchModel.ts';
 import { judgementOf } from './judgement.ts';
@@ -161,7 +162,7 @@ const lookNow = async ({ session, luts, book }: Services, { selection, card, mut
   if (!captured) return success(undefined);
   const { frame, samples } = session.getState();
   if (!frame || !isOf(frame.info, captured)) return CHANGED;
-  const { measurement, png, info } = captured;
+  const { measurement, png, info, marks } = captured;
   const distribution = distributionOf(measurement, numbers);
   const { plan, camera } = selection;
   const asked = {
@@ -180,7 +181,7 @@ const lookNow = async ({ session, luts, book }: Services, { selection, card, mut
   };
   const verdicts = judgementOf(measurement, distribution, asked);
   const at = momentOf(frame.kind, captured.at);
-  return success({ frame: { ...frame, info }, measurement, distribution, verdicts, at, png });
+  return success({ frame: { ...frame, info }, measurement, distribution, verdicts, at, png, marks });
 };
 
 /**
@@ -195,7 +196,7 @@ export const logTake = async (services: Services, moment: Moment): Promise<TakeR
     services.session.notice.say('The picture', looked);
     return undefined;
   }
-  const { png, ...found } = looked.value ?? { verdicts: [] };
+  const { png, marks, ...found } = looked.value ?? { verdicts: [] };
   const draft = takeOf({ selection, numbers: card.numbers, ...found }, now, id);
-  return services.book.logTake(draft, png);
+  return services.book.logTake(draft, png, marks && takeMarksOf(draft, marks));
 };

@@ -15,6 +15,7 @@ import { drawClipMap } from '#core/scopes/clipMap.ts';
 import { drawContours } from '#core/scopes/contours.ts';
 import { SCOPE_PAINTERS, type ScopeCounts } from '#core/scopes/drawScope.ts';
 import { measureFrame } from '#core/scopes/measureFrame.ts';
+import { rememberMarks } from '#core/scopes/refind.ts';
 import { patchesAt } from '#core/scopes/tracks.ts';
 import { VIEW_PAINTERS } from '#core/kernels/picture.ts';
 import { shrink } from '#core/scopes/shrink.ts';
@@ -202,7 +203,11 @@ export const lookHandlers = (
       const { opening, picture } = now;
       const info = { ...infoOf(held.opened), opening, picture };
       const png = thumbnailOf(kernels, held, thumbnail, throughLut(thumbnail.through));
-      return { output: { ...now, info, png }, transfer: [png.buffer] };
+      const marks = rememberMarks(
+        held.frame,
+        now.measurement.patches.map(({ patch }) => patch),
+      );
+      return { output: { ...now, info, png, marks }, transfer: [png.buffer] };
     },
 
     picture: async (request) => {

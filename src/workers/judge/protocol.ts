@@ -132,7 +132,12 @@ export type ThumbnailRequest = {
 };
 
 /** A take's picture: everything of one moment. */
-export type Captured = MeasuredFrame & { readonly info: FrameInfo; readonly png: Uint8Array<ArrayBuffer> };
+export type Captured = MeasuredFrame & {
+  readonly info: FrameInfo;
+  readonly png: Uint8Array<ArrayBuffer>;
+  /** The marks that were measured, each with what stands round it. */
+  readonly marks: readonly Remembered[];
+};
 
 /** A picture that is kept as the reference. */
 export type Hero = MeasuredFrame & { readonly hero: number };

@@ -8,6 +8,12 @@ import type { SurveyJobs } from '#workers/survey/protocol.ts';
 /** A camera on a shoot. */
 export type OneCamera = { readonly shootId: string; readonly cameraId: string };
 
+/** Whose clips are taken in. */
+export type CardOf = OneCamera & {
+  /** The set-up whose plan they are measured by until they have a take. */
+  readonly setupId: string;
+};
+
 /** Pairs the clips of a camera with its takes, beside the page, and writes what was found. */
 export const createCardPairing = ({
   database,

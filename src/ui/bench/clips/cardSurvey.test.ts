@@ -10,6 +10,10 @@ import { countedFrame } from '#core/scopes/fixtures/countedFrame.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import { makeFrame } from '#core/frame/frame.ts';
 import { EXACT } from '#core/frame/tags.ts';
+import type { Pairing } from '#core/clips/pairing.ts';
+import { rememberMarks, type Remembered } from '#core/scopes/refind.ts';
+import { takeMarksOf } from '#store/takeMarks.ts';
+import { sampleTake } from '#store/fixtures/sampleTake.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { SurveyedClip, SurveyJobs } from '#workers/survey/protocol.ts';
@@ -66,7 +70,12 @@ const found = (measurement = [450, 450, 450].map((code) => measured(code))): Sur
   };
 };
 
-type Asked = { readonly name: string; readonly answer: (result: Result<SurveyedClip>) => void };
+type SurveyAsked = { readonly file?: File; readonly remembered?: readonly Remembered[] };
+type Asked = {
+  readonly name: string;
+  readonly marks: number;
+  readonly answer: (result: Result<SurveyedClip>) => void;
+};
 
 let opened: Database[] = [];
 afterEach(async () => {
@@ -78,16 +87,21 @@ const bench = () => {
   const database = new Database(`survey-${Math.random()}`, { demo: false });
   opened.push(database);
   const asked: Asked[] = [];
+  let pairs: Pairing['pairs'] = [];
   let [running, most, ended, ids] = [0, 0, 0, 0];
   const start = (): Client<SurveyJobs> =>
     ({
-      call: async (job: string, input: { file?: File }, options?: { signal?: AbortSignal }) => {
-        if (job === 'pair') return { state: 'done', output: { pairs: [], clock: [] } };
+      call: async (job: string, input: SurveyAsked, options?: { signal?: AbortSignal }) => {
+        if (job === 'pair') return { state: 'done', output: { pairs, clock: [] } };
         running += 1;
         most = Math.max(most, running);
         const outcome = await new Promise((resolve) => {
           options?.signal?.addEventListener('abort', () => resolve({ state: 'cancelled' }));
-          asked.push({ name: input.file!.name, answer: (output) => resolve({ state: 'done', output }) });
+          asked.push({
+            name: input.file!.name,
+            marks: input.remembered?.length ?? 0,
+            answer: (output) => resolve({ state: 'done', output }),
+          });
         });
         running -= 1;
         return outcome;
@@ -104,7 +118,10 @@ const bench = () => {
     newId: () => `clip-${(ids += 1)}`,
     now: () => 0,
   });
-  return { database, survey, asked, counts: () => ({ most, ended }) };
+  const pairAs = (found: Pairing['pairs']) => {
+    pairs = found;
+  };
+  return { database, survey, asked, pairAs, counts: () => ({ most, ended }) };
 };
 const file = (name: string, size = 3) =>
   new File(['x'.repeat(size)], name, { lastModified: 1_776_000_000_000 });
@@ -129,6 +146,37 @@ describe('drift within a clip', () => {
 });
 
 describe('the survey of a card', () => {
+  it('looks once more, by the marks of its take, at a clip that was paired with one', async () => {
+    const { database, survey, asked, pairAs } = bench();
+    const take = { ...sampleTake, ...of };
+    await database.rows('takes').put(take);
+    const card: Patch = { id: 'card', kind: 'card', rect: { x: 8, y: 8, width: 16, height: 16 } };
+    const plane = Uint16Array.from({ length: 64 * 36 }, (_, i) => (i * 37) % 900);
+    const frame = makeFrame({
+      width: 64,
+      height: 36,
+      bitDepth: 10,
+      range: 'legal',
+      r: plane,
+      g: plane,
+      b: plane,
+    });
+    await database.rows('takeMarks').put(takeMarksOf(take, rememberMarks(frame, [card]))!);
+    pairAs([{ clipId: 'clip-1', takeId: take.id, probability: 0.99, isSure: true }]);
+    await survey.take([file('A1.mov')], of);
+    await until(() => asked.length === 1);
+    expect(asked[0].marks).toBe(0);
+    asked[0].answer(success(found()));
+    await until(() => asked.length === 2);
+    expect(asked[1]).toMatchObject({ name: 'A1.mov', marks: 1 });
+    asked[1].answer(success(found()));
+    await until(() => survey.getState().since === undefined);
+    // Not found in it: it is not looked for again and again.
+    await survey.pair(of);
+    expect(asked).toHaveLength(2);
+    expect((await clipsOfShoot(database, of.shootId)).clips[0].found?.marks).toEqual({ frames: 0 });
+  });
+
   it('looks at two at a time, writes each as it comes; a broken one costs only itself', async () => {
     const { database, survey, asked, counts } = bench();
     await survey.take(

@@ -1,5 +1,4 @@
 import { createStore } from 'zustand/vanilla';
-import type { Profile, ProfileData } from '#core/profile/index.ts';
 import type { ClockReading } from '#core/clips/types.ts';
 import {
   clipOfFile,
@@ -11,29 +10,19 @@ import {
 } from '#store/clips.ts';
 import type { Database } from '#store/database.ts';
 import { cameraClockId, type ClipRecord } from '#store/records/clip.ts';
+import type { TakeRecord } from '#store/records/take.ts';
 import { failureWords } from '#store/words.ts';
 import type { Remembered } from '#core/scopes/refind.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { SurveyJobs } from '#workers/survey/protocol.ts';
-import { createCardPairing, type OneCamera } from './cardPairing.ts';
-import { surveyed, type SurveyCard } from './clipFound.ts';
+import { createCardPairing, type CardOf, type OneCamera } from './cardPairing.ts';
+import type { SurveyCard } from './clipFound.ts';
+import { createLook, type Waiting } from './lookAtClip.ts';
+import { createSecondLooks } from './secondLook.ts';
 import { takenWords } from './surveyWords.ts';
 
 /** Clips looked at side by side. */
 const AT_ONCE = 2;
-const THUMBNAIL_WIDTH = 160;
-
-/** Whose clips are taken in. */
-export type CardOf = OneCamera & {
-  /** The set-up whose plan they are measured by until they have a take. */
-  readonly setupId: string;
-};
-
-type Waiting = CardOf & {
-  readonly id: string;
-  readonly file: File;
-  readonly remembered?: readonly Remembered[];
-};
 
 export type CardSurveyState = {
   /** Clips that wait, in their order. */
@@ -67,8 +56,8 @@ const NOTHING: CardSurveyState = {
 type Parts = {
   readonly database: Database;
   readonly start: () => Client<SurveyJobs>;
-  /** The card that a camera's clips are measured by; undefined where the camera or shoot is gone. */
-  readonly cardOf: (of: CardOf) => SurveyCard | undefined;
+  /** The card that a clip is measured by, its take's where it has one; undefined where camera or shoot is gone. */
+  readonly cardOf: (of: CardOf, take?: TakeRecord) => SurveyCard | undefined;
   readonly newId: () => string;
   readonly now: () => number;
 };
@@ -81,29 +70,6 @@ const seen = ({ name, size, lastModified }: File): FileSeen => ({
   bytes: size,
   writtenAt: new Date(lastModified).toISOString(),
 });
-
-/** A compiled profile as data: functions do not travel. */
-const dataOf = ({ transfer: _t, signalAt: _s, stopsAt: _a, clipSignal: _c, ...data }: Profile): ProfileData =>
-  data;
-
-/** What a worker is asked of a clip, by the card of its camera. */
-const surveyInput = (
-  { file, remembered }: Waiting,
-  { numbers, coding }: SurveyCard,
-): SurveyJobs['survey']['input'] => {
-  const { clipStops, floorStops, pullStops } = numbers;
-  const profile = dataOf(numbers.profile);
-  return {
-    file,
-    reading: { range: coding?.range ?? 'legal' },
-    profile,
-    clipStops,
-    floorStops,
-    patches: [],
-    ...(remembered ? { remembered } : {}),
-    thumbnails: { profile, pullStops, width: THUMBNAIL_WIDTH },
-  };
-};
 
 /** Clips whose files are at hand, to be looked at. */
 const withFiles = (
@@ -156,6 +122,8 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
   /** Workers that have nothing to do. */
   let free: Client<SurveyJobs>[] = [];
   const stops = new Map<string, AbortController>();
+  const look = createLook({ database, cardOf });
+  const secondLooks = createSecondLooks({ database, cardOf, hasFile: (id) => get().files.has(id) });
   const isAsked = (id: string) => id in get().running || get().waiting.some((one) => one.id === id);
 
   const settle = (id: string, how: 'done' | 'failed' | 'stopped') => {
@@ -174,28 +142,30 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
 
   const survey = async (asked: Waiting, client: Client<SurveyJobs>) => {
     const { id } = asked;
-    const card = cardOf(asked);
-    if (!card) return settle(id, 'stopped');
     const stop = new AbortController();
     stops.set(id, stop);
-    const outcome = await client.call('survey', surveyInput(asked, card), {
-      signal: stop.signal,
-      onProgress: ({ fraction }) => set(({ running }) => ({ running: { ...running, [id]: fraction } })),
-    });
-    if (outcome.state === 'cancelled') return settle(id, 'stopped');
-    if (outcome.state === 'failed') return leaveOut(id, outcome.reason);
-    if (!outcome.output.ok) return leaveOut(id, outcome.output.reason);
-    try {
-      await writeSurvey(
-        database,
-        id,
-        surveyed(outcome.output.value, card, asked.remembered !== undefined),
-        outcome.output.value.thumbnails,
-      );
-      settle(id, 'done');
-    } catch (error) {
-      await leaveOut(id, `What was found could not be written: ${failureWords(error)}.`);
-    }
+    const onProgress = ({ fraction }: { readonly fraction: number }) =>
+      set(({ running }) => ({ running: { ...running, [id]: fraction } }));
+    const outcome = await look(asked, client, { signal: stop.signal, onProgress });
+    if (outcome.state === 'leftOut') await leaveOut(id, outcome.problem);
+    else settle(id, outcome.state);
+  };
+
+  const queue = (more: readonly Waiting[]) => {
+    set(({ waiting }) => ({ waiting: [...waiting, ...more] }));
+    go();
+  };
+
+  /** Clips that were paired with takes that know more are looked at once more, by those. */
+  const lookAgain = async (of: OneCamera): Promise<void> => {
+    const free = async () =>
+      (await clipsOfShoot(database, of.shootId)).clips.filter(({ id }) => !isAsked(id));
+    const wanted = await secondLooks.wanted(of, await free());
+    if (wanted.length === 0) return;
+    // The set-up is that of its take.
+    const more = withFiles(wanted, get().files, { setupId: '' });
+    set(({ waiting }) => ({ waiting: [...waiting, ...more] }));
+    go();
   };
 
   const pairing = createCardPairing({ database, start });
@@ -203,8 +173,9 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
   const pair = async (of: OneCamera): Promise<void> => {
     try {
       const clock = await pairing.pair(of);
-      if (clock)
-        set(({ clocks }) => ({ clocks: { ...clocks, [cameraClockId(of.shootId, of.cameraId)]: clock } }));
+      if (!clock) return;
+      set(({ clocks }) => ({ clocks: { ...clocks, [cameraClockId(of.shootId, of.cameraId)]: clock } }));
+      await lookAgain(of);
     } catch (error) {
       set({ note: `Clips and takes could not be paired: ${failureWords(error)}.` });
     }
@@ -254,15 +225,15 @@ export const createCardSurvey = ({ database, start, cardOf, newId, now }: Parts)
         ...[...there, ...wanted].map(({ id, file }) => [id, file] as const),
       ]);
       await database.rows('clips').bulkAdd(fresh);
-      set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: words, files }));
-      go();
+      set({ note: words, files });
+      queue(wanted);
     },
     /** Looks for marks in clips whose files are known here; how many those are is given back. */
     findMarks: (remembered: readonly Remembered[], clips: readonly ClipRecord[], setupId: string): number => {
       const free = clips.filter(({ id }) => !isAsked(id));
       const wanted = withFiles(free, get().files, { setupId, remembered });
-      set(({ waiting }) => ({ waiting: [...waiting, ...wanted], note: undefined }));
-      go();
+      set({ note: undefined });
+      queue(wanted);
       return wanted.length;
     },
     pause: () => set({ isPaused: true }),
