@@ -1,3 +1,4 @@
+import { rollup, sum } from 'd3-array';
 import type { Profile } from '../profile/index.ts';
 import { maxCode, signalToCode, type Coding, type Range } from '../signal/scale.ts';
 import { TRANSFERS } from '../transfer/index.ts';
@@ -156,6 +157,18 @@ const FAR_BEHIND = 0.1;
 /** A picture whose ends lie closer than this, codes of 8 bit, says nothing: a wall, a card that fills it. Our own. */
 const EVEN = 40;
 const DOUBTED = 0.2;
+/** No other kind makes it doubtful that is likelier by less than this: many poor answers are none. Our own. */
+const AHEAD = 3;
+
+/** How likely each name is, whatever its range. */
+const byName = (found: readonly KindFound[]): readonly number[] =>
+  [
+    ...rollup(
+      found,
+      (own) => sum(own, ({ posterior }) => posterior),
+      ({ kind }) => kind.name,
+    ),
+  ].map(([, posterior]) => posterior);
 
 /**
  * What a picture is, in one judgement: as it is set, or what it may be instead. More than one is an answer too: it
@@ -169,6 +182,8 @@ export const pictureKind = (counts: CodeCounts, kinds: readonly [Kind, ...Kind[]
     .toSorted((a, b) => b.posterior - a.posterior);
   const { dark, bright } = endsOf(counts);
   const isEven = bright - dark < EVEN && found[0].outside < BEYOND;
-  const isAsSet = isEven || (found[0].posterior >= DOUBTED && likely.includes(found[0]));
+  const set = found[0].posterior;
+  const isDoubted = set < DOUBTED && Math.max(...byName(found)) >= AHEAD * set;
+  const isAsSet = isEven || (!isDoubted && likely.includes(found[0]));
   return { found, instead: isAsSet ? [] : likely };
 };

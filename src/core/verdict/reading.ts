@@ -3,7 +3,15 @@ import { signalToCode } from '../signal/scale.ts';
 import { codeAtShare, ENDS, limitsOf, pictureKind, type Kind, type KindFound } from './pictureKind.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { capital, printShare } from './wording.ts';
-import { darkerThanBlack, endsLie, FLAT_OR_LOG, KIND_HOLDS, mayBe, standsOn } from './verdictWords.ts';
+import {
+  CANNOT_TELL,
+  darkerThanBlack,
+  endsLie,
+  FLAT_OR_LOG,
+  KIND_HOLDS,
+  mayBe,
+  standsOn,
+} from './verdictWords.ts';
 
 const RANGES = ['legal', 'full'] as const;
 /** A log curve's black stands above this. Our own. */
@@ -109,7 +117,7 @@ const insteadOf = (set: Kind, instead: readonly KindFound[]) => {
   const log = instead.reduce((sum, { kind, posterior }) => sum + (isLog(kind) ? posterior : 0), 0);
   if (log > 0.5 && !isLog(set)) return { title: 'Flat: log, or haze', advice: FLAT_OR_LOG };
   if (isOneName) return { title: `Looks like ${first.name}`, advice: endsLie(nameOf(first)) };
-  return { title: 'Not as set: cannot tell', advice: mayBe([...new Set(kinds.map(nameOf))]) };
+  return { title: CANNOT_TELL, advice: mayBe([...new Set(kinds.map(nameOf))]) };
 };
 
 export const referredReading = {

@@ -101,6 +101,10 @@ export const fileAgainstCard = (told: string, meant: string, also: readonly stri
   return `The file has ${told}, the card ${meant}${more}. Check the camera’s menu or the card’s profile.`;
 };
 
+/** What is said of a picture that hardly is what is set, where several others are as likely. */
+export const CANNOT_TELL = 'Not as set: cannot tell';
+
 export const KIND_HOLDS =
-  'Doubted where what is set is under 20 % likely, by the darkest and brightest tones and by what lies outside it. ' +
+  'Doubted where what is set is under 20 % likely and something else three times as likely, by the darkest and ' +
+  'brightest tones and by what lies outside it. ' +
   'Told where nothing else comes within a tenth. Limits of our own.';

@@ -1,4 +1,5 @@
 import { extent, group, mean, median } from 'd3-array';
+import { CANNOT_TELL } from '#core/verdict/verdictWords.ts';
 import { meanOfFrames } from '#core/match/patches.ts';
 import type { Triple } from '#core/maths/matrix.ts';
 import type { SourceTags } from '#core/frame/tags.ts';
@@ -88,7 +89,10 @@ const foundOf = ({ samples, cutShort }: SurveyedClip, card: SurveyCard, isMarked
     ...card,
     placement: 0,
     kind: 'clip',
-  }).filter(({ id, state }) => KIND_RULES.has(id) && state !== 'holds');
+  }).filter(
+    // Of two hundred clips only what can be named is worth a look.
+    ({ id, state, title }) => KIND_RULES.has(id) && state !== 'holds' && title !== CANNOT_TELL,
+  );
   const shares = samples.map(({ measurement }) => measurement);
   return {
     samples: samples.map(({ frame, at }, n) => ({
