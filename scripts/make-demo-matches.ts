@@ -1,11 +1,18 @@
 // npm run matches: brings the demo's B-cam to its A-cam before scenes of the stage, as the step Match does:
-// src/store/demo/matches.json. Needs the scenes. Deterministic.
+// src/store/demo/matches.json. Accepts the solved correction of one clip in clips.json. Needs the scenes. Deterministic.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { neutralOf } from '#core/colour/lean.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { sceneFiles, type StageSceneId } from '#store/demo/scenes.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
+import { clipToHero } from '#core/match/clipCorrection.ts';
+import { demoClips } from '#store/fixtures/demoClips.ts';
+import type { ClipRecord } from '#store/records/clip.ts';
+import { exposedStops } from '#store/exposedStops.ts';
+import { factsOf } from '#store/takeFacts.ts';
+import { clipLines } from '#ui/bench/clips/clipLines.ts';
+import { clipsToHeroes, driftOf, standingOfClip } from '#ui/bench/match/clipMatches.ts';
 import { marksOfTruth } from '#ui/bench/match/matchBench.ts';
 import { bodyOf, knobsOfCard, settingsOfKnobs } from '#ui/stage/stageModel.ts';
 import { matchHandlers } from '#workers/match/handlers.ts';
@@ -74,6 +81,7 @@ const matchAt = async ([scene, setup, solvedOn]: (typeof PLACES)[number]) => {
     profileId: selections.camera.profile.id,
     heroProfileId: selections.hero.profile.id,
     correction: match.correction,
+    exposed: of((side) => exposedStops(selections[side], selections[side].setup.fps)),
     solvedOn,
     by,
     patches: match.patches.length,
@@ -86,3 +94,37 @@ const matchAt = async ([scene, setup, solvedOn]: (typeof PLACES)[number]) => {
 const matches = [];
 for (const place of PLACES) matches.push(await matchAt(place));
 writeFileSync('src/store/demo/matches.json', `${JSON.stringify(matches, undefined, 1)}\n`);
+
+/** Clips whose corrections were accepted in the demo. */
+const ACCEPTED: readonly string[] = ['demo-clip-furnace-mouth-a-cam-1'];
+
+const { clips, takes } = demoClips();
+const lines = clipLines(
+  clips,
+  takes.map((take) => factsOf(take)),
+  (id) => book.cameras.get(id)?.name,
+);
+const toHeroes = clipsToHeroes(lines, book, 'salt-and-fire');
+const corrected = clips.map((clip): ClipRecord => {
+  const { correction: _before, ...plain } = clip;
+  const row = toHeroes.find(({ line }) => line.clip.id === clip.id);
+  if (!ACCEPTED.includes(clip.id) || !row?.pair) return plain;
+  const { pair, hero, line } = row;
+  const match = clipToHero(pair.clip, pair.hero, pair.space);
+  const standing = standingOfClip({ ...row, line: { ...line, clip: plain } }, match);
+  if (!standing?.correction || !standing.by) return plain;
+  const drift = driftOf(plain);
+  console.log(`${clip.file.name}: ΔE ${standing.before.toFixed(1)} to ${standing.after.toFixed(1)}`);
+  return {
+    ...plain,
+    correction: {
+      correction: standing.correction,
+      by: standing.by,
+      heroId: hero.clip.id,
+      residual: standing.after,
+      ...(drift ? { drift } : {}),
+      accepted: true,
+    },
+  };
+});
+writeFileSync('src/store/demo/clips.json', `${JSON.stringify(corrected, undefined, 1)}\n`);

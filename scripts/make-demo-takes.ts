@@ -162,7 +162,9 @@ const recorded = async (
   const name = `${camera.name[0]}${String(number).padStart(4, '0')}.y4m`;
   const file = { name, bytes: clip.value.bytes.length, writtenAt };
   found.value.thumbnails.forEach((png, n) => writeFileSync(`public/demo/takes/${id}-${n}.png`, png));
-  const card = { numbers, light: dialledLight(selection) };
+  const { profileIds } = selection.camera;
+  const kit = { profileIds, setId: selection.profile.id, profiles: book.profiles };
+  const card = { numbers, light: dialledLight(selection), kit };
   return clipSchema.parse({
     ...waitingClip(id, { shootId: shoot.id, cameraId: camera.id }, file),
     ...surveyed(found.value, card, true),

@@ -21,6 +21,9 @@ export type LastPlace = { readonly shoot?: string; readonly setup?: string; read
 
 type MonitorLut = { readonly monitor: MonitorRecord; readonly lut: LutRecord };
 
+/** A camera as it is planned on a set-up. */
+export type Planned = { readonly camera: CameraRecord; readonly plan: PlanRecord };
+
 export type Selection = {
   readonly shoot: ShootRecord;
   readonly setup: SetupRecord;
@@ -30,6 +33,8 @@ export type Selection = {
   readonly defaults: PlanRecord;
   readonly profile: ProfileRecord;
   readonly subjects: readonly SubjectRecord[];
+  /** The camera that this one is matched to, where it plays on the set-up. */
+  readonly hero?: Planned;
   /** Monitors with a LUT of the kit on them, in the order of the bag; the card goes by the first. */
   readonly monitors: readonly MonitorLut[];
   /** One sentence for each id in the URL that names nothing. */
@@ -123,6 +128,25 @@ const profileOf = (
   return other;
 };
 
+/** The id of the camera that a camera's matches go to: the shoot's hero, else the one it was matched to last. */
+export const heroIdOf = (
+  { matches = [] }: Pick<CameraRecord, 'matches'>,
+  { heroCameraId }: Pick<ShootRecord, 'heroCameraId'>,
+): string | undefined =>
+  (matches.find((match) => match.heroCameraId === heroCameraId) ?? matches.at(-1))?.heroCameraId;
+
+/** The camera that one is matched to, as it is planned; undefined where it is matched to none that plays here. */
+const matchedTo = (
+  book: BookRecords,
+  { shoot, setup, camera }: Pick<Selection, 'shoot' | 'setup' | 'camera'>,
+): Planned | undefined => {
+  const id = heroIdOf(camera, shoot);
+  const hero = camerasOf(book, setup).find((one) => one.id === id);
+  if (!hero) return undefined;
+  const defaults = defaultPlan(setup, hero);
+  return { camera: hero, plan: book.plans.get(defaults.id) ?? defaults };
+};
+
 /**
  * What the URL means; where it is silent the last place, where it is wrong the first of each.
  * @returns undefined when there is nothing to show
@@ -158,5 +182,17 @@ export const resolveSelection = (
   if (!profile) return undefined;
   const subjects = setup.subjectIds.flatMap((id) => book.subjects.get(id) ?? []);
   const monitors = monitorLutsOf(book, plan);
-  return { shoot, setup, camera, plan, defaults, profile, subjects, monitors, problems };
+  const hero = matchedTo(book, { shoot, setup, camera });
+  return {
+    shoot,
+    setup,
+    camera,
+    plan,
+    defaults,
+    profile,
+    subjects,
+    monitors,
+    problems,
+    ...(hero ? { hero } : {}),
+  };
 };

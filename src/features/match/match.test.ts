@@ -3,6 +3,8 @@ import { operationOf, type Correction } from '#core/correction/operations.ts';
 import type { MatchedPatch } from '#core/match/patches.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
 import { cameraSchema } from '#store/records/camera.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
+import type { Selection } from '#store/selection.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import type { PlottedPatch, SolvedMatch } from '#workers/match/protocol.ts';
@@ -81,6 +83,11 @@ describe('a match that is kept', () => {
   } as unknown as SolvedMatch;
   const now = new Date('2026-04-20T10:00:00Z');
 
+  const heroAt = (selection: Selection, fields: Partial<PlanRecord>): Selection => ({
+    ...selection,
+    hero: { ...selection.hero!, plan: { ...selection.hero!.plan, ...fields } },
+  });
+
   it('takes the place of the one of that light, and stands beside those of others', () => {
     const demo = demoBook().cameras.get('b-cam')!.matches!;
     const same = withMatch(pairAt(demo[0].kelvin), solved, 'new', now);
@@ -96,7 +103,8 @@ describe('a match that is kept', () => {
       ...selection.camera,
       matches: withMatch(pairAt(3200), solved, 'warm', now).matches,
     };
-    const found = matchInLight({ ...selection, camera }, 4000)!;
+    const found = matchInLight(heroAt({ ...selection, camera }, { kelvin: 4000 }), 5477)!;
+    // Between both, by the light that its hero is balanced to.
     expect(found.from).toEqual([5477, 3200]);
     expect(found.heroCameraId).toBe('a-cam');
     expect(matchInLight(demoSelection('bench-interview', 'a-cam'), 4000)).toBeUndefined();
@@ -114,6 +122,34 @@ describe('a match that is kept', () => {
     // As the answer told: 5200 K instead of 5600 is 13.7 mired of it, the tint all but a little.
     expect(balanceAt(5200, 4).mired).toBeCloseTo(before.mired + 1e6 / 5200 - 1e6 / 5600, 6);
     expect(balanceAt(5200, 4).tint).toBeCloseTo(before.tint - 4, 6);
+  });
+
+  const kept = (selection: Selection): Selection => {
+    const { matches } = withMatch(pairAt(5477), solved, 'day', now);
+    return { ...selection, camera: { ...selection.camera, matches } };
+  };
+
+  it('is not done twice: what was opened since, beyond what its hero was, is taken off its light', () => {
+    const selection = kept(demoSelection('bench-interview', 'b-cam'));
+    const stops = (of: Selection) => operationOf(matchInLight(of, 5477)!.correction, 'exposure')!.stops;
+    const before = stops(selection);
+    const opened = { ...selection, plan: { ...selection.plan, ndStops: selection.plan.ndStops - 1 } };
+    expect(stops(opened)).toBeCloseTo(before - 1, 6);
+    // Both closed by a stop: the light has changed, not the match.
+    const both = heroAt(opened, { ndStops: selection.hero!.plan.ndStops - 1 });
+    expect(stops(both)).toBeCloseTo(before, 6);
+  });
+
+  it('in another light both are dialled to, it stays what it was', () => {
+    const selection = kept(demoSelection('bench-interview', 'b-cam'));
+    const balance = (of: Selection) => operationOf(matchInLight(of, 5477)!.correction, 'balance')!;
+    const shifted = (kelvin: number) => 1e6 / (1e6 / kelvin + 60);
+    const warmer = heroAt(
+      { ...selection, plan: { ...selection.plan, kelvin: shifted(selection.plan.kelvin) } },
+      { kelvin: shifted(selection.hero!.plan.kelvin) },
+    );
+    expect(matchInLight(warmer, 5477)!.outside).toBeGreaterThan(40);
+    expect(Math.abs(balance(warmer).mired - balance(selection).mired)).toBeLessThan(3);
   });
 });
 

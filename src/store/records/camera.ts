@@ -45,6 +45,8 @@ const matchSchema = z.object({
   profileId: idSchema,
   heroProfileId: idSchema,
   correction: correctionSchema,
+  /** How far both were exposed when it was solved: stops over grey of a card of 1 cd/m2. */
+  exposed: z.optional(z.object({ camera: finite, hero: finite })),
   /** ISO 8601 date. */
   solvedOn: z.iso.date(),
   /** Patches it was solved from, or the pictures as a whole. */

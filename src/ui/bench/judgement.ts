@@ -33,7 +33,7 @@ export type JudgeContext = {
   readonly samples?: readonly ClipSample[];
   /** Whose matches are heard: the camera at hand, and the names of all. */
   readonly matches?: {
-    readonly of: Pick<Selection, 'camera' | 'profile' | 'plan' | 'shoot'>;
+    readonly of: Pick<Selection, 'camera' | 'profile' | 'plan' | 'setup' | 'shoot' | 'hero'>;
     readonly cameras: ReadonlyMap<string, { readonly name: string }>;
   };
   readonly muted?: readonly string[];

@@ -56,6 +56,7 @@ export const ClipFilter = ({ values, set }: ReturnType<typeof useClipFilter>) =>
       options={[
         { id: 'lines', name: words.lines },
         { id: 'sheet', name: words.sheet },
+        { id: 'corrected', name: words.correctedSheet },
       ]}
       value={values.as}
       onPick={(as) => set({ as })}

@@ -15,6 +15,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { words } from '#ui/wording/clips.ts';
 import { Thumbnail } from '#ui/parts/Thumbnail.tsx';
 import { CLIP_STATES, heroReason, type ClipLine } from '#ui/bench/clips/clipLines.ts';
+import { ClipHandle } from './ClipDrag.tsx';
 import { ClipNote } from './ClipNote.tsx';
 import { factsLine, marksLine, printOff, STATE_WORDS, troubleOf } from './clipWords.ts';
 import { TakeOfClip } from './TakeOfClip.tsx';
@@ -31,7 +32,9 @@ const Name = ({ line }: { line: ClipLine }) => {
   const ids = clipPictureIds(clip);
   return (
     <div className="clip-name">
-      <Thumbnail takeId={ids[ids.length >> 1] ?? ''} alt="" />
+      <ClipHandle line={line}>
+        <Thumbnail takeId={ids[ids.length >> 1] ?? ''} alt="" />
+      </ClipHandle>
       <div>
         <span className="clip-file" title={clip.file.name}>
           {clip.file.name}

@@ -14,6 +14,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { SetAsideNotice } from '#ui/shell/SetAsideNotice.tsx';
 import { words } from '#ui/wording/clips.ts';
 import { CameraClock } from './CameraClock.tsx';
+import { ClipDrag } from './ClipDrag.tsx';
 import { ClipFilter } from './ClipFilter.tsx';
 import { clipLines, grouped, narrowed } from '#ui/bench/clips/clipLines.ts';
 import { ClipTable } from './ClipTable.tsx';
@@ -72,7 +73,6 @@ export const ClipsView = () => {
     multiple: true,
     onDrop: take,
   });
-  const View = as === 'sheet' ? ContactSheet : ClipTable;
   const isNothing = isRead && clips.length === 0 && setAside.length === 0;
   const count = shown.reduce((sum, { lines: own }) => sum + own.length, 0);
   return (
@@ -120,18 +120,29 @@ export const ClipsView = () => {
             </Button>
           </Empty>
         )}
-        {shown.map(({ name, lines: own }) =>
-          own.length === 0 ? null : (
-            <section key={name} className="clip-group">
-              {group !== 'none' && (
-                <h3>
-                  {name || words.noTake} <span className="quiet num">{own.length}</span>
-                </h3>
-              )}
-              <View lines={own} takes={facts} label={name || words.clips} />
-            </section>
-          ),
-        )}
+        <ClipDrag takes={facts}>
+          {shown.map(({ name, lines: own }) =>
+            own.length === 0 ? null : (
+              <section key={name} className="clip-group">
+                {group !== 'none' && (
+                  <h3>
+                    {name || words.noTake} <span className="quiet num">{own.length}</span>
+                  </h3>
+                )}
+                {as === 'lines' ? (
+                  <ClipTable lines={own} takes={facts} label={name || words.clips} />
+                ) : (
+                  <ContactSheet
+                    key={as}
+                    lines={own}
+                    label={name || words.clips}
+                    isCorrected={as === 'corrected'}
+                  />
+                )}
+              </section>
+            ),
+          )}
+        </ClipDrag>
       </Panel>
       {isDragActive && <div className="drop-hint">Drop to look at them</div>}
     </div>

@@ -4,22 +4,20 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { printInstant } from '#core/day/clock.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
-import { useBench } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
 import { words } from '#ui/wording/clips.ts';
 import type { ClipLine } from '#ui/bench/clips/clipLines.ts';
+import { useTakeChoice } from './useTakeChoice.ts';
 import { useNewTake } from './useNewTake.ts';
 
 const takeName = ({ setup, number }: TakeFacts) => `${setup} ${number}`;
 
 /** Which take a clip is, and the way to say otherwise. */
 export const TakeOfClip = ({ line, takes }: { line: ClipLine; takes: readonly TakeFacts[] }) => {
-  const { book } = useBench();
+  const choose = useTakeChoice();
   const makeTake = useNewTake();
   const { clip, take, camera, state } = line;
   const name = clip.file.name;
-  const choose = (id: string | undefined) =>
-    book.patch(`Take of ${name.slice(0, 60)}`, 'clips', clip.id, { take: { id, by: 'hand' } });
   if (clip.state !== 'surveyed') return <span className="quiet">–</span>;
   return (
     <Popup
@@ -41,7 +39,7 @@ export const TakeOfClip = ({ line, takes }: { line: ClipLine; takes: readonly Ta
             aria-label={words.whichTake(name)}
             value={take?.id ?? ''}
             onChange={({ target }) => {
-              void choose(target.value === '' ? undefined : target.value);
+              void choose(clip, target.value === '' ? undefined : target.value);
               close();
             }}
           >

@@ -3,7 +3,7 @@
 import { parseAsString, parseAsStringLiteral, useQueryStates, type inferParserType } from 'nuqs';
 import { CLIP_GROUPS, CLIP_STATES } from '#ui/bench/clips/clipLines.ts';
 
-const VIEWS = ['lines', 'sheet'] as const;
+const VIEWS = ['lines', 'sheet', 'corrected'] as const;
 const keys = {
   find: parseAsString,
   state: parseAsStringLiteral(CLIP_STATES),

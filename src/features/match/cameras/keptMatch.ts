@@ -1,4 +1,5 @@
 import type { Correction } from '#core/correction/operations.ts';
+import { exposedStops } from '#store/exposedStops.ts';
 import type { CameraMatch, CameraRecord } from '#store/records/camera.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import type { SolvedMatch } from '#workers/match/protocol.ts';
@@ -28,6 +29,10 @@ export const withMatch = (pair: MatchPair, solved: SolvedMatch, id: string, now:
     profileId: camera.profile.id,
     heroProfileId: hero.profile.id,
     correction: match.correction,
+    exposed: {
+      camera: exposedStops(camera, camera.setup.fps),
+      hero: exposedStops(hero, hero.setup.fps),
+    },
     solvedOn: now.toISOString().slice(0, 10),
     by,
     patches: match.patches.length,

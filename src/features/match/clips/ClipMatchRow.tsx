@@ -16,7 +16,7 @@ import { words } from '#ui/wording/match.ts';
 import { VERDICTS } from '../matchWords.ts';
 import { saveAs, SAVES, type SaveId } from './saveCorrection.ts';
 import type { ClipEdits, ClipRow } from './useClipEdits.ts';
-import { useClipPreview } from './useClipPreview.ts';
+import { useClipPreview } from '#ui/bench/match/useClipPreview.ts';
 
 /** What the arrow keys do: thirds of a stop, mireds. */
 const NUDGES: Readonly<Record<string, Nudge>> = {

@@ -1,3 +1,4 @@
+import { demoClips } from '#store/fixtures/demoClips.ts';
 // The day's clips as lines: which is the hero, what is off, what is unusual.
 import { describe, expect, it } from 'vitest';
 import type { ClipRecord } from '#store/records/clip.ts';
@@ -115,5 +116,11 @@ describe('lines of the day', () => {
     expect(narrowed(lines, { find: 'boom quay' }).map((line) => line.clip.id)).toEqual(['B0017']);
     expect(narrowed(lines, { state: 'waiting' }).map((line) => line.clip.id)).toEqual(['B0018']);
     expect(narrowed(lines, { find: 'nothing' })).toEqual([]);
+  });
+
+  it('no clip of the demo is held to be recorded otherwise than it was', () => {
+    expect(demoClips().clips.map(({ found }) => found?.doubt)).toEqual(
+      demoClips().clips.map(() => undefined),
+    );
   });
 });

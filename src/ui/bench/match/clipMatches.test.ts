@@ -9,7 +9,9 @@ import { clipLines } from '../clips/clipLines.ts';
 import { clipsToHeroes, driftOf, standingOfClip } from './clipMatches.ts';
 
 const book = demoBook();
-const { clips, takes } = demoClips();
+const { clips: asShipped, takes } = demoClips();
+/** Nothing is accepted yet. */
+const clips = asShipped.map(({ correction: _, ...clip }) => clip);
 const rowsOf = (all: readonly ClipRecord[] = clips, records = book) =>
   clipsToHeroes(
     clipLines(

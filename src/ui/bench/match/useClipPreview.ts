@@ -5,9 +5,9 @@ import { useMemo } from 'react';
 import type { Correction } from '#core/correction/operations.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { demoThumbnail } from '#store/demo/thumbnails.ts';
-import { useBench } from '#ui/bench/hooks.ts';
-import { useMatchBench } from '#ui/bench/match/useMatchBench.ts';
-import { useCanvas } from '#ui/bench/useAnswer.ts';
+import { useBench } from '../hooks.ts';
+import { useCanvas } from '../useAnswer.ts';
+import { useMatchBench } from './useMatchBench.ts';
 
 /** A kept picture with a correction on it, painted on a canvas. */
 export const useClipPreview = (
