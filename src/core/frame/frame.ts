@@ -52,3 +52,18 @@ export const clampRect = (rect: Rect, { width, height }: Pick<Frame, 'width' | '
     height: Math.min(height - y, Math.max(1, Math.round(rect.height))),
   };
 };
+
+/** A rectangle of a frame, cut out; its luma is made anew from R'G'B'. */
+export const cutOut = (frame: Frame, region: Rect): Frame => {
+  const { x, y, width, height } = clampRect(region, frame);
+  const cut = (plane: Uint16Array) => {
+    const out = new Uint16Array(width * height);
+    for (let row = 0; row < height; row += 1) {
+      const from = (y + row) * frame.width + x;
+      out.set(plane.subarray(from, from + width), row * width);
+    }
+    return out;
+  };
+  const { bitDepth, range, feed } = frame;
+  return { width, height, bitDepth, range, feed, r: cut(frame.r), g: cut(frame.g), b: cut(frame.b) };
+};

@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BOARD_PATCHES, BOARD_RATIO, boardPatchAt } from '../scene/board.ts';
+import { BOARDS, gridBoard } from './boards.ts';
 import { boardPatches, FIRST_CORNERS, isBoard, onBoardAt, type Corners } from './board.ts';
 
 const near = (v: number) => fc.double({ min: v - 0.12, max: v + 0.12, noNaN: true });
@@ -49,5 +50,45 @@ describe('the board between four corners', () => {
     expect(boardPatches([a, c, b, d])).toEqual([]);
     // Mirrored is still a board.
     expect(isBoard([b, a, d, c])).toBe(true);
+  });
+});
+
+describe('boards in columns and rows', () => {
+  it('lie between their corners, lettered by column, the grey row neutral', () => {
+    const patches = boardPatches(FIRST_CORNERS, BOARDS.grid24.layout);
+    expect(patches).toHaveLength(24);
+    expect(patches.filter(({ kind }) => kind === 'neutral').map(({ name }) => name)).toEqual(
+      ['A', 'B', 'C', 'D', 'E', 'F'].map((column) => `${column}4`),
+    );
+    const [first] = patches;
+    const [[left, top], [right, ,]] = FIRST_CORNERS;
+    const cell = (right - left) / 6;
+    expect(first.rect.x).toBeCloseTo(left + cell / 4, 9);
+    expect(first.rect.width).toBeCloseTo(cell / 2, 9);
+    expect(first.rect.y).toBeGreaterThan(top);
+  });
+
+  it('never overlap, whatever the view', () => {
+    fc.assert(
+      fc.property(corners, (made) => {
+        const patches = boardPatches(made, BOARDS.grid48.layout);
+        for (const [i, { rect: a }] of patches.entries())
+          for (const { rect: b } of patches.slice(i + 1)) {
+            if (a.x + a.width > b.x && b.x + b.width > a.x && a.y + a.height > b.y && b.y + b.height > a.y)
+              throw new Error('two patches overlap');
+          }
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('have 1 to 26 columns and rows', () => {
+    for (const [columns, rows] of [
+      [0, 4],
+      [27, 1],
+      [2.5, 3],
+    ])
+      expect(() => gridBoard(columns, rows)).toThrow(RangeError);
+    expect(gridBoard(26, 26)).toHaveLength(676);
   });
 });

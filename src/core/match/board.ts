@@ -1,5 +1,6 @@
-import { BOARD_PATCHES, BOARD_RATIO } from '../scene/board.ts';
-import { apply, invert, multiply, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { BOARD_RATIO } from '../scene/board.ts';
+import { apply, invert, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { BOARDS, type BoardLayout } from './boards.ts';
 import type { MatchKind } from './patches.ts';
 
 type Point = readonly [x: number, y: number];
@@ -47,28 +48,36 @@ export const isBoard = (corners: Corners): boolean => {
   return turns.every((turn) => turn > 1e-6) || turns.every((turn) => turn < -1e-6);
 };
 
-const KINDS = { card: 'card', white: 'white', wedge: 'neutral', patch: 'colour', trap: 'colour' } as const;
+const halfOf = (a: Point, b: Point): Point => [(b[0] - a[0]) / 2, (b[1] - a[1]) / 2];
+
+/** Half the sides of an upright rectangle that lies in a parallelogram of these half sides and fills it as it leans. */
+const uprightIn = ([ux, uy]: Point, [vx, vy]: Point): Point => {
+  const det = Math.abs(ux * vy - uy * vx);
+  const [wide, high] = [Math.abs(ux) + Math.abs(vx), Math.abs(uy) + Math.abs(vy)];
+  // Along either side of the parallelogram a corner of the rectangle may not lie beyond its half.
+  const reach = Math.max(
+    Math.abs(vy) * wide + Math.abs(vx) * high,
+    Math.abs(uy) * wide + Math.abs(ux) * high,
+  );
+  return [(wide * det) / reach, (high * det) / reach];
+};
 
 /**
- * The patches of the board of the stage between four corners that were dragged to its own, each as the upright
- * rectangle that surely lies in it; the black trap is none. Nothing for corners that make no board.
+ * The patches of a board between four corners that were dragged to its own, each as the upright rectangle that surely
+ * lies in it. Nothing for corners that make no board.
  */
-export const boardPatches = (corners: Corners): readonly PlacedPatch[] => {
+export const boardPatches = (
+  corners: Corners,
+  layout: BoardLayout = BOARDS.stage.layout,
+): readonly PlacedPatch[] => {
   if (!isBoard(corners)) return [];
-  const onBoard = multiply(fromSquare(corners), [1 / BOARD_RATIO, 0, 0, 0, 1, 0, 0, 0, 1]);
-  return BOARD_PATCHES.filter(({ kind }) => kind !== 'trap').map(({ name, kind, at: [x, y], half }) => {
+  const onBoard = fromSquare(corners);
+  return layout.map(({ name, kind, at: [x, y], half: [dx, dy] }) => {
     const [cx, cy] = at(onBoard, x, y);
-    const sides = [
-      at(onBoard, x - half, y),
-      at(onBoard, x + half, y),
-      at(onBoard, x, y - half),
-      at(onBoard, x, y + half),
-    ];
-    const reach = (of: 0 | 1, c: number) => Math.max(...sides.map((side) => Math.abs(side[of] - c)));
-    // A turned square holds an upright one of half its reach.
-    const turned = Math.abs(sides[0][1] - sides[1][1]) > 0.2 * Math.abs(sides[0][0] - sides[1][0]) ? 0.6 : 1;
-    const [w, h] = [turned * reach(0, cx), turned * reach(1, cy)];
-    return { name, kind: KINDS[kind], rect: { x: cx - w, y: cy - h, width: 2 * w, height: 2 * h } };
+    const [left, right] = [at(onBoard, x - dx, y), at(onBoard, x + dx, y)];
+    const [upper, lower] = [at(onBoard, x, y - dy), at(onBoard, x, y + dy)];
+    const [w, h] = uprightIn(halfOf(left, right), halfOf(upper, lower));
+    return { name, kind, rect: { x: cx - w, y: cy - h, width: 2 * w, height: 2 * h } };
   });
 };
 

@@ -1,4 +1,4 @@
-import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
+import { cutOut, type Frame, type Rect } from '#core/frame/frame.ts';
 import type { UnpackingPlace } from '#core/frame/ofVideo.ts';
 import type { OpenedFrame } from '#core/formats/opened.ts';
 import type { Kernels } from '#core/kernels/types.ts';
@@ -182,21 +182,6 @@ const ownSlots = (width: number, height: number, levels: number): Slots => {
     pairs: new Uint32Array(512 * 512),
     cells: emptyCells(width, height),
   };
-};
-
-/** A rectangle of a frame, cut out; its luma is made anew from R'G'B'. */
-const cutOut = (frame: Frame, region: Rect): Frame => {
-  const { x, y, width, height } = clampRect(region, frame);
-  const cut = (plane: Uint16Array) => {
-    const out = new Uint16Array(width * height);
-    for (let row = 0; row < height; row += 1) {
-      const from = (y + row) * frame.width + x;
-      out.set(plane.subarray(from, from + width), row * width);
-    }
-    return out;
-  };
-  const { bitDepth, range, feed } = frame;
-  return { width, height, bitDepth, range, feed, r: cut(frame.r), g: cut(frame.g), b: cut(frame.b) };
 };
 
 /** A frame of its own memory, counted as the one on the bench is. */

@@ -104,6 +104,15 @@ describe('the matching worker', () => {
       Math.max(...a.map((v, i) => Math.abs(v - b[i])));
     expect(apart(bytes(hero), bytes(corrected))).toBeLessThanOrEqual(1);
     expect(apart(bytes(hero), bytes(plain))).toBeGreaterThan(20);
+    const region = { x: 0.5, y: 0.5, width: 0.5, height: 0.5 };
+    const part = await jobs.picture({ ...input, side: 'hero', region }, context);
+    const whole = await jobs.picture({ ...input, side: 'hero', width: 10_000 }, context);
+    if (!part.output.ok || !whole.output.ok) throw new Error('no picture');
+    const [{ width, height, rgba }, all] = [part.output.value, whole.output.value];
+    expect([width, height]).toEqual([all.width / 2, all.height / 2]);
+    expect([...rgba.slice(0, 4)]).toEqual([
+      ...all.rgba.slice(4 * (height * all.width + width), 4 * (height * all.width + width) + 4),
+    ]);
   });
 
   it('says what is missing: a picture, a patch, a frame', async () => {

@@ -1,7 +1,7 @@
 import { compileCorrection } from '#core/correction/compile.ts';
 import { openFrame } from '#core/formats/openFrame.ts';
 import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
-import type { Frame, Rect } from '#core/frame/frame.ts';
+import { cutOut, type Frame, type Rect } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { clipToHero } from '#core/match/clipCorrection.ts';
 import { measurePatchLight, type LightReading } from '#core/match/measurePatches.ts';
@@ -191,11 +191,12 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
       return { output: success(painted), transfer: [painted.rgba.buffer] };
     },
 
-    picture: async ({ side, correction, width, ...readings }, { step }) => {
+    picture: async ({ side, correction, width, region, ...readings }, { step }) => {
       const held = frames[side];
       if (!held) return { output: NO_PICTURE };
       await step('Drawing', 0.1);
-      const painted = paintSide(held, readings, readings.sides[side], width, correction);
+      const part = region ? cutOut(held, rectOf(region, held)) : held;
+      const painted = paintSide(part, readings, readings.sides[side], width, correction);
       return { output: success(painted), transfer: [painted.rgba.buffer] };
     },
   };

@@ -93,6 +93,8 @@ type PictureInput = MatchReadings & {
   readonly side: Side;
   readonly correction?: Correction;
   readonly width: number;
+  /** A part of it; the whole where there is none. */
+  readonly region?: Share;
 };
 
 /** A clip and the hero it is brought to; their light in the primaries of `space`. */

@@ -2,7 +2,9 @@
 
 import { useCallback, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Dropdown from 'react-bootstrap/Dropdown';
 import Form from 'react-bootstrap/Form';
+import { BOARDS, BOARD_IDS } from '#core/match/boards.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import type { MatchBench, MatchBenchState, SideOnBench } from '#ui/bench/match/matchBench.ts';
 import { useMatchBench } from '#ui/bench/match/useMatchBench.ts';
@@ -14,6 +16,7 @@ import { words } from '#ui/wording/match.ts';
 import type { Correction } from '#core/correction/operations.ts';
 import type { Side, SolvedMatch } from '#workers/match/protocol.ts';
 import { MarkLayer } from './MarkLayer.tsx';
+import { MarkZoom } from './MarkZoom.tsx';
 import { MarkList } from './MarkList.tsx';
 import { MatchScopes } from './MatchScopes.tsx';
 import { filmKey, type MatchPair } from './useMatchPair.ts';
@@ -106,6 +109,25 @@ const Frames = ({ side, pair, state }: { side: Side; pair: MatchPair; state: Mat
   );
 };
 
+/** Boards whose patches are laid by dragging four corners. */
+const BoardMenu = () => {
+  const bench = useMatchBench();
+  return (
+    <Dropdown>
+      <Dropdown.Toggle size="sm" variant="outline-secondary">
+        {words.layBoard}
+      </Dropdown.Toggle>
+      <Dropdown.Menu renderOnMount={false}>
+        {BOARD_IDS.map((id) => (
+          <Dropdown.Item key={id} as="button" type="button" onClick={() => bench.layBoard(id)}>
+            {BOARDS[id].name}
+          </Dropdown.Item>
+        ))}
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+};
+
 type NewKind = (typeof NEW_KINDS)[number];
 
 /** How the pictures are shown, and what is marked next. */
@@ -138,9 +160,7 @@ const PictureTools = ({
           </option>
         ))}
       </Form.Select>
-      <Button size="sm" variant="outline-secondary" onClick={bench.layBoard}>
-        {words.layBoard}
-      </Button>
+      <BoardMenu />
       <Button size="sm" variant="outline-secondary" onClick={() => bench.setWhole(!whole)}>
         {whole ? words.useMarks : words.wholeClips}
       </Button>
@@ -215,7 +235,7 @@ export const PairPictures = ({
           sideName={pair.selections[side].camera.name}
           ratio={coding.height / coding.width}
           marks={whole ? [] : marks}
-          board={board?.[side]}
+          board={board?.corners[side]}
           selected={selected}
           onSelect={setSelected}
           onDrag={onDrag}
@@ -231,6 +251,8 @@ export const PairPictures = ({
   const names = { hero: pair.selections.hero.camera.name, camera: pair.selections.camera.camera.name };
   const hasAny = sides.camera !== undefined || sides.hero !== undefined;
   const hasFiles = sides.camera?.file !== undefined || sides.hero?.file !== undefined;
+  const isOnBoth = sides.camera !== undefined && sides.hero !== undefined;
+  const zoomed = isOnBoth && !whole ? marks.find(({ name }) => name === selected) : undefined;
   const problem = hero.problem ?? shown.problem ?? over.problem;
   return (
     <Panel
@@ -271,6 +293,14 @@ export const PairPictures = ({
               <Frames side="camera" pair={pair} state={state} />
             </figure>
           </div>
+          {zoomed && (
+            <MarkZoom
+              mark={zoomed}
+              pair={pair}
+              state={state}
+              correction={look === 'recorded' ? undefined : correction}
+            />
+          )}
           <MatchScopes
             hero={heroCanvas}
             camera={look === 'wipe' ? overCanvas : shownCanvas}

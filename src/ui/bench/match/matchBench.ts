@@ -1,4 +1,5 @@
 import { createStore } from 'zustand/vanilla';
+import { BOARDS, type BoardId } from '#core/match/boards.ts';
 import { boardPatches, FIRST_CORNERS, type Corners } from '#core/match/board.ts';
 import type { MatchKind } from '#core/match/patches.ts';
 import type { ReadingOptions } from '#core/formats/opened.ts';
@@ -24,7 +25,7 @@ export type MatchBenchState = {
   readonly sides: { readonly [S in Side]?: SideOnBench };
   readonly marks: readonly MatchMark[];
   /** Corners of a board on both, while its patches are laid by them. */
-  readonly board?: { readonly [S in Side]: Corners };
+  readonly board?: { readonly id: BoardId; readonly corners: { readonly [S in Side]: Corners } };
   /** Whole pictures instead of marks. */
   readonly whole: boolean;
   /** What is being brought. */
@@ -61,9 +62,10 @@ export const marksOfTruth = ({ objects }: SceneTruth): readonly MatchMark[] =>
     return is ? [{ name, kind: is, camera: rect, hero: rect }] : [];
   });
 
-const marksOfBoard = (board: NonNullable<MatchBenchState['board']>): readonly MatchMark[] => {
-  const hero = boardPatches(board.hero);
-  const camera = boardPatches(board.camera);
+const marksOfBoard = ({ id, corners }: NonNullable<MatchBenchState['board']>): readonly MatchMark[] => {
+  const { layout } = BOARDS[id];
+  const hero = boardPatches(corners.hero, layout);
+  const camera = boardPatches(corners.camera, layout);
   return hero.flatMap(({ name, kind, rect }, i) =>
     camera[i] ? [{ name, kind, hero: rect, camera: camera[i].rect }] : [],
   );
@@ -182,15 +184,17 @@ export const createMatchBench = (start: () => Client<MatchJobs>) => {
     removeMark: (name: string) => set(({ marks }) => ({ marks: marks.filter((mark) => mark.name !== name) })),
     clearMarks: () => set({ marks: [], board: undefined }),
     /** Lays the board: its corners are dragged, its patches follow. */
-    layBoard: () => {
-      const board = { camera: FIRST_CORNERS, hero: FIRST_CORNERS };
+    layBoard: (id: BoardId) => {
+      // Another board on the corners that are there, where it is the other that hangs between them.
+      const corners = get().board?.corners ?? { camera: FIRST_CORNERS, hero: FIRST_CORNERS };
+      const board = { id, corners };
       set({ board, marks: marksOfBoard(board), whole: false });
     },
     moveCorner: (side: Side, corner: number, to: Corners[number]) =>
       set(({ board }) => {
         if (!board) return {};
-        const corners = board[side].map((point, i) => (i === corner ? to : point)) as unknown as Corners;
-        const next = { ...board, [side]: corners };
+        const own = board.corners[side].map((point, i) => (i === corner ? to : point)) as unknown as Corners;
+        const next = { ...board, corners: { ...board.corners, [side]: own } };
         return { board: next, marks: marksOfBoard(next) };
       }),
     solve: async (input: MatchJobs['solve']['input'], signal: AbortSignal) =>
