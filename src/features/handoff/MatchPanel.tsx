@@ -7,6 +7,7 @@ import { correctionCdl } from '#core/match/asCdl.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import { useClips } from '#ui/bench/clips/useClips.ts';
 import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { outsideWords } from '#ui/bench/match/outsideWords.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { download, slug } from '#ui/download.ts';
 import { printKelvin } from '#ui/format.ts';
@@ -20,11 +21,13 @@ const CameraMatch = () => {
   const match = matchInLight(selection, light.kelvin);
   const hero = useRecords(({ cameras }) => cameras.get(match?.heroCameraId ?? ''));
   if (!match || !hero) return <p className="quiet">{words.noMatchKept(selection.camera.name)}</p>;
+  const far = outsideWords(match);
   const does = correctionWords(match.correction).join(', ');
   return (
     <p>
       <strong>{words.cameraTo(selection.camera.name, hero.name)}</strong> {does}.{' '}
-      <span className="quiet">{words.solvedIn(match.from.map(printKelvin).join(', '))}</span>
+      <span className="quiet">{words.solvedIn(match.from.map(printKelvin).join(', '))}</span>{' '}
+      {far !== undefined && <span className="field-error">{far}</span>}
     </p>
   );
 };

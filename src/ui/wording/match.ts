@@ -82,8 +82,6 @@ export const words = {
   patches: 'Patches',
   usedHere: (does: Said) => `Used in this light: ${does}.`,
   mixedHere: (a: Said, b: Said, does: Said) => `Between ${a} and ${b}, mixed by mired: ${does}.`,
-  outsideLight: (mired: Said, nearest: Said) =>
-    `This light lies ${mired} mired outside those that were matched: ${nearest} is used.`,
   noneKept: 'Nothing is kept for this camera yet.',
   oneCamera: 'This set-up has one camera',
   oneCameraSays: 'Give it a second one in Plan, then both can be brought together here.',

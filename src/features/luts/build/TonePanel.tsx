@@ -8,6 +8,7 @@ import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { printStops } from '#core/units.ts';
 import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { matchOf } from '../lutModel.ts';
+import { outsideWords } from '#ui/bench/match/outsideWords.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Slider } from '../parts/Slider.tsx';
@@ -26,6 +27,7 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
   const selection = useSelection();
   const { plan } = selection;
   const match = matchOf(selection);
+  const far = match && outsideWords(match);
   const heroName = useRecords(({ cameras }) => cameras.get(match?.heroCameraId ?? '')?.name);
   const { numbers } = useCard();
   const { build, move, commit, set } = useBuild();
@@ -93,6 +95,7 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
           onChange={({ target }) => set('match', { matched: target.checked || undefined })}
         />
       )}
+      {build.matched && far !== undefined && <p className="field-error">{far}</p>}
       {toneFields(build, { white: whiteOut(recipe, compiled, numbers.profile) }).map(({ id, ...field }) => (
         <Slider
           key={id}

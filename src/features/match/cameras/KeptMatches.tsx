@@ -2,8 +2,10 @@
 
 import { Trash2 } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { correctionInLight, type InterpolatedCorrection } from '#core/correction/interpolate.ts';
+import type { InterpolatedCorrection } from '#core/correction/interpolate.ts';
 import type { CameraMatch } from '#store/records/camera.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
+import { outsideWords } from '#ui/bench/match/outsideWords.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { printKelvin } from '#ui/format.ts';
@@ -13,14 +15,12 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/match.ts';
 import type { MatchPair } from './useMatchPair.ts';
 
-/** Outside the lights that were measured by more than this, the match is only near. Our own, mired. */
-const FAR_OUTSIDE = 5;
-
 /** Which of what is kept is used in the light at hand. */
 const usedWords = (here: InterpolatedCorrection | undefined): string => {
   if (!here) return words.noneKept;
   const [first, second] = here.from.map(printKelvin);
-  if (here.outside > FAR_OUTSIDE) return words.outsideLight(here.outside.toFixed(0), first);
+  const far = outsideWords(here);
+  if (far !== undefined) return far;
   const does = correctionWords(here.correction).join(', ');
   return second === undefined ? words.usedHere(does) : words.mixedHere(first, second, does);
 };
@@ -71,8 +71,9 @@ export const KeptMatches = ({ pair }: { pair: MatchPair }) => {
       ),
     },
   ];
-  const here = correctionInLight(own, pair.kelvin);
-  const isFar = here !== undefined && here.outside > FAR_OUTSIDE;
+  const found = matchInLight(pair.selections.camera, pair.kelvin);
+  const here = found?.heroCameraId === heroId ? found : undefined;
+  const isFar = here !== undefined && outsideWords(here) !== undefined;
   return (
     <Panel title={words.keptMatches}>
       <p className={isFar ? 'field-error' : 'quiet'}>{usedWords(here)}</p>
