@@ -1,13 +1,13 @@
 'use client';
 
-import { Circle, CircleDot } from 'lucide-react';
+import { Circle, CircleDot, Star } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { printInstant, zoneOf } from '#core/day/clock.ts';
 import { printStopsDecimal } from '#core/units.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
-import { useBench, useSelection } from '#ui/bench/hooks.ts';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useTake } from '#ui/bench/useTakeIndex.ts';
 import { LadderGlyph } from '#ui/ladder/LadderGlyph.tsx';
 import { OwnedTools } from '#ui/owned/OwnedTools.tsx';
@@ -53,7 +53,34 @@ const Found = ({ measured, clip }: Pick<TakeRecord, 'measured'> & { clip?: ClipR
   );
 };
 
-const Tools = ({ take }: { take: TakeRecord }) => {
+/** Makes a take the one that the clips of its set-up are brought to, or leaves that to Match again. */
+const HeroButton = ({ take, clip }: { take: TakeRecord; clip?: ClipRecord }) => {
+  const { book } = useBench();
+  const setup = useRecords(({ setups }) => setups.get(take.setupId));
+  if (!setup || (!clip && !take.measured?.patches?.length)) return null;
+  const isHero = clip ? setup.heroClipId === clip.id : setup.heroTakeId === take.id;
+  const chosen = clip ? { heroClipId: clip.id } : { heroTakeId: take.id };
+  const none = { heroClipId: undefined, heroTakeId: undefined };
+  return (
+    <Button
+      variant="bare"
+      aria-pressed={isHero}
+      aria-label={words.heroTake(take.number)}
+      title={words.heroTakeSays}
+      onClick={() => {
+        const after = { ...setup, ...none, ...(isHero ? {} : chosen) };
+        void book.edit({
+          label: `Hero of ${setup.name}`,
+          changes: [{ table: 'setups', id: setup.id, before: setup, after }],
+        });
+      }}
+    >
+      <Star size={20} aria-hidden="true" fill={isHero ? 'currentColor' : 'none'} />
+    </Button>
+  );
+};
+
+const Tools = ({ take, clip }: { take: TakeRecord; clip?: ClipRecord }) => {
   const { book } = useBench();
   const Mark = take.circled ? CircleDot : Circle;
   return (
@@ -69,6 +96,7 @@ const Tools = ({ take }: { take: TakeRecord }) => {
       >
         <Mark size={20} aria-hidden="true" />
       </Button>
+      <HeroButton take={take} clip={clip} />
       <OwnedTools table="takes" record={take} />
     </div>
   );
@@ -104,7 +132,7 @@ export const TakeRow = ({ facts, clip }: { facts: TakeFacts; clip?: ClipRecord }
             take={take}
             onSave={(notes) => book.patch(`Notes of take ${take.number}`, 'takes', take.id, { notes })}
           />
-          <Tools take={take} />
+          <Tools take={take} clip={clip} />
         </>
       )}
     </div>

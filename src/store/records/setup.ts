@@ -104,6 +104,8 @@ export const setupSchema = z.object({
   when: z.optional(z.object({ day: whole(1, 99), hour: between(0, 24) })),
   /** The clip that the others of this set-up are brought to, where it was chosen by hand. */
   heroClipId: z.optional(idSchema),
+  /** The take that they are brought to, where it was chosen and has no clip. */
+  heroTakeId: z.optional(idSchema),
   /** Checklist items ticked off, by camera. */
   ticked: z._default(z.record(idSchema, listOf(text(0, 40), 0, 40)), {}),
 });

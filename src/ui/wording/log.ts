@@ -21,6 +21,8 @@ export const words = {
   takes: 'Takes',
   offPlan: 'off plan',
   circleTake: (number: Said) => `Circle take ${number}`,
+  heroTake: (take: Said) => `Take ${take} is the hero of its set-up`,
+  heroTakeSays: 'Hero: Match brings the clips of this set-up to it',
   circleTheOneTo: 'Circle: the one to use',
   frame: (file: Said) => `Frame ${file}`,
   howThePictureSpreads: 'How the picture spreads over stops',

@@ -18,6 +18,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { words } from '#ui/wording/match.ts';
 import { LimitsMenu, useMatchLimits } from '../LimitsMenu.tsx';
+import { useHeroTakes } from './useHeroTakes.ts';
 import { ClipMatchRow } from './ClipMatchRow.tsx';
 import { useClipEdits, type ClipRow } from './useClipEdits.ts';
 
@@ -39,11 +40,12 @@ const useRows = (scope: 'setup' | 'shoot', asked: readonly OperationKind[]) => {
   const { facts } = useTakeIndex();
   const bench = useMatchBench();
   const limits = useMatchLimits();
+  const heroTakes = useHeroTakes();
   const all = useMemo(() => {
     const lines = clipLines(clips, facts, (id) => records.cameras.get(id)?.name);
-    const every = clipsToHeroes(lines, records, shoot.id);
+    const every = clipsToHeroes(lines, records, shoot.id, heroTakes);
     return scope === 'shoot' ? every : every.filter(({ line }) => line.setup === setup.name);
-  }, [clips, facts, records, shoot.id, setup.name, scope]);
+  }, [clips, facts, records, shoot.id, setup.name, scope, heroTakes]);
   const pairs = all.flatMap(({ pair }) => pair ?? []);
   const solving = useAnswer({
     key: pairs.length > 0 ? { pairs, asked } : undefined,

@@ -91,7 +91,7 @@ export const useClipEdits = (rows: readonly ClipRow[]) => {
     chooseHero: ({ line }: ClipRow) => {
       const setup = setupsOf(records, shoot.id).find(({ name }) => name === line.setup);
       if (!setup) return;
-      const after = { ...setup, heroClipId: line.clip.id };
+      const after = { ...setup, heroClipId: line.clip.id, heroTakeId: undefined };
       void book.edit({
         label: 'Choose the hero',
         changes: [{ table: 'setups', id: setup.id, before: setup, after }],

@@ -75,9 +75,9 @@ const heroOf = (lines: readonly ClipLine[]): Found | undefined =>
   lines.filter(isFound).toSorted((a, b) => better(heroRank(a), heroRank(b)))[0];
 
 /** Why a clip is the hero, in a few words. */
-export const heroReason = ({ clip, take, off }: ClipLine): string =>
+export const heroReason = ({ clip, take, off }: ClipLine, isChosen = false): string =>
   [
-    clip.circled || take?.circled ? 'circled' : 'best of its set-up',
+    isChosen ? 'chosen by hand' : clip.circled || take?.circled ? 'circled' : 'best of its set-up',
     off?.by === 'card' ? `${Math.abs(off.stops).toFixed(1)} stop off plan by its card` : 'no card seen',
     `${(100 * (clip.found?.clippedAll ?? 0)).toFixed(1)} % clipped`,
   ].join(', ');

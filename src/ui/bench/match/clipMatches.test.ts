@@ -6,6 +6,7 @@ import { demoBook } from '#store/fixtures/demoBook.ts';
 import { factsOf } from '#store/takeFacts.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import { clipLines } from '../clips/clipLines.ts';
+import { lineOfHeroTake } from './heroTake.ts';
 import { clipsToHeroes, driftOf, standingOfClip } from './clipMatches.ts';
 
 const book = demoBook();
@@ -91,5 +92,28 @@ describe('clips to the hero of their set-up', () => {
     expect(
       driftOf({ ...clip, found: { ...clip.found!, samples: clip.found!.samples.slice(0, 2) } }),
     ).toBeUndefined();
+  });
+
+  it('a take without a clip can be the hero: its marks are what is brought to', () => {
+    const records = demoBook();
+    const take = takes.find(({ id }) => id === 'demo-furnace-mouth-a-cam-2')!;
+    const setup = { ...records.setups.get('furnace-mouth')!, heroTakeId: take.id };
+    const book = { ...records, setups: new Map(records.setups).set(setup.id, setup) };
+    const others = clips.filter(({ take: of }) => of?.id !== take.id);
+    const lines = clipLines(
+      others,
+      takes.map((one) => factsOf(one)),
+      (id) => records.cameras.get(id)?.name,
+    );
+    const rows = clipsToHeroes(lines, book, 'salt-and-fire', new Map([[take.id, take]]));
+    const row = named(rows, 'A0004.y4m', 'Furnace mouth');
+    expect(row.hero.clip.id).toBe(take.id);
+    expect(row.heroReason).toContain('chosen by hand');
+    const { clip, hero, space } = row.pair!;
+    const match = clipToHero(clip, hero, space);
+    expect(match.by).toBe('marks');
+    // The other take of the two was a stop over.
+    expect(operationOf(match.correction, 'exposure')?.stops).toBeCloseTo(-1, 1);
+    expect(lineOfHeroTake({ ...take, measured: { ...take.measured!, patches: [] } }, [])).toBeUndefined();
   });
 });

@@ -1,4 +1,5 @@
 import { median } from 'd3-array';
+import { dequal } from 'dequal';
 import { clipLightIn, type ClipLight, type ClipMatch } from '#core/match/clipCorrection.ts';
 import { operationOf, type Correction } from '#core/correction/operations.ts';
 import { deltaE2000 } from '#core/colour/lab.ts';
@@ -9,9 +10,12 @@ import { compileProfile } from '#core/profile/index.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { ClipCorrection, ClipRecord } from '#store/records/clip.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
+import type { SubjectRecord } from '#store/records/subject.ts';
+import type { TakeRecord } from '#store/records/take.ts';
 import { heroCameraOf, resolveSelection, setupsOf, type Selection } from '#store/selection.ts';
 import type { ClipPair } from '#workers/match/protocol.ts';
 import { heroReason, type ClipLine } from '../clips/clipLines.ts';
+import { lineOfHeroTake } from './heroTake.ts';
 
 /** A clip of a set-up, and the one it is brought to. */
 export type ClipToHero = {
@@ -42,16 +46,39 @@ const heroOf = (
   lines.find(({ isBest }) => isBest) ??
   lines.find(({ clip }) => clip.found);
 
+/** A take as the hero: its clip where it has one, else what was marked on its picture. */
+const heroOfTake = (
+  take: TakeRecord,
+  lines: readonly ClipLine[],
+  subjects: readonly SubjectRecord[],
+): ClipLine | undefined => lines.find((line) => line.take?.id === take.id) ?? lineOfHeroTake(take, subjects);
+
+/** The profile that a take was shot with: of the kit where it still stands there. */
+const asShot = ({ card }: TakeRecord, records: BookRecords, { profile }: Selection): ProfileRecord =>
+  [...records.profiles.values()].find(
+    ({ name, data }) => name === card.profileName && dequal(data, card.profile),
+  ) ?? { ...profile, id: 'as-shot', name: card.profileName, data: card.profile };
+
+/** Solved from marks that both have, else from how both pictures spread. */
+const canSolve = (clip: ClipLight, hero: ClipLight): boolean =>
+  hero.tones.length > 0 || clip.marks.some(({ name }) => hero.marks.some((mark) => mark.name === name));
+
 /** Clips of a shoot with a take, each beside the hero of its set-up. */
 export const clipsToHeroes = (
   lines: readonly ClipLine[],
   records: BookRecords,
   shootId: string,
+  /** Takes that were chosen as heroes, by their ids. */
+  heroTakes: ReadonlyMap<string, TakeRecord> = new Map(),
 ): readonly ClipToHero[] => {
   return setupsOf(records, shootId).flatMap((setup) => {
     const own = lines.filter(({ setup: name, clip }) => name === setup.name && clip.found);
-    const hero = heroOf(own, setup.heroClipId, heroCameraOf(records, shootId, setup)?.id);
+    const heroTake = heroTakes.get(setup.heroTakeId ?? '');
+    const hero =
+      (heroTake && heroOfTake(heroTake, own, [...records.subjects.values()])) ??
+      heroOf(own, setup.heroClipId, heroCameraOf(records, shootId, setup)?.id);
     if (!hero) return [];
+    const isChosen = setup.heroClipId === hero.clip.id || heroTake !== undefined;
     return own.flatMap((line): ClipToHero[] => {
       const selectionOf = ({ clip }: ClipLine) =>
         resolveSelection(records, { shoot: shootId, setup: setup.id, camera: clip.cameraId });
@@ -59,7 +86,11 @@ export const clipsToHeroes = (
       if (!selection || !heroSelection) return [];
       const profileOf = ({ clip }: ClipLine, { profile }: Selection) =>
         records.profiles.get(clip.found?.profileId ?? '') ?? profile;
-      const [profile, heroProfile] = [profileOf(line, selection), profileOf(hero, heroSelection)];
+      const profile = profileOf(line, selection);
+      const heroProfile =
+        heroTake?.id === hero.clip.id
+          ? asShot(heroTake, records, heroSelection)
+          : profileOf(hero, heroSelection);
       const isHero = line.clip.id === hero.clip.id;
       const [light, heroLight] = [lightOf(line.clip, profile), lightOf(hero.clip, heroProfile)];
       // Of one profile in its own primaries, where a CDL can say it; else where bodies balance.
@@ -69,11 +100,11 @@ export const clipsToHeroes = (
         {
           line,
           hero,
-          heroReason: heroReason(hero),
+          heroReason: heroReason(hero, isChosen),
           isHero,
           selection,
           profile,
-          ...(!isHero && light && heroLight
+          ...(!isHero && light && heroLight && canSolve(light, heroLight)
             ? {
                 pair: {
                   id: line.clip.id,
