@@ -1,4 +1,4 @@
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 import type { Database } from './database.ts';
 import type { TakeMarksRecord } from './records/takeMarks.ts';
 import { readRows } from './setAside.ts';
@@ -33,7 +33,11 @@ export const takeMarksOf = (
     : {
         id: take.id,
         shootId: take.shootId,
-        marks: marks.slice(0, 24).map((mark) => ({ ...mark, look: packed(mark.look) })),
+        marks: marks.slice(0, 24).map(({ core, ...mark }) => ({
+          ...mark,
+          look: packed(mark.look),
+          ...(core ? { core: { ...core, look: packed(core.look) } } : {}),
+        })),
       };
 
 /** The marks that takes were logged with, by the take; takes without, or with such as cannot be read, are left out. */
@@ -50,8 +54,10 @@ export const marksOfTakes = async (
     good.map(({ id, marks }) => [
       id,
       marks.flatMap((mark) => {
+        const { core, ...plain } = mark;
         const look = unpacked(mark.look);
-        return look ? [{ ...mark, look }] : [];
+        const near = core && unpacked(core.look);
+        return look ? [{ ...plain, look, ...(core && near ? { core: { ...core, look: near } } : {}) }] : [];
       }),
     ]),
   );

@@ -4,11 +4,18 @@ import { atLeast, between, finite, idSchema, listOf, positive, text, whole } fro
 const rectSchema = z.object({ x: finite, y: finite, width: positive, height: positive });
 
 /** How a mark looked, as one byte a pixel: what finds it again is blind to gain and offset. */
-const lookSchema = z.object({
-  width: whole(1, 480),
+const pixelsSchema = z.object({
+  width: whole(1, 960),
   height: whole(1, 4000),
   luma: z.base64().check(z.maxLength(3_000_000)),
 });
+/** A part of a small picture, and where it lies there. */
+const lookFields = {
+  smallWide: whole(1, 65_536),
+  left: atLeast(0),
+  top: atLeast(0),
+  look: pixelsSchema,
+};
 
 /** The marks on the picture that a take was logged with, each with what stands round it. */
 export const takeMarksSchema = z.object({
@@ -25,10 +32,9 @@ export const takeMarksSchema = z.object({
       }),
       aspect: between(0.01, 100),
       wide: whole(1, 65_536),
-      smallWide: whole(1, 65_536),
-      left: atLeast(0),
-      top: atLeast(0),
-      look: lookSchema,
+      ...lookFields,
+      /** What moves by itself, closer. */
+      core: z.optional(z.object(lookFields)),
     }),
     1,
     24,

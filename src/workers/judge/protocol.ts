@@ -11,7 +11,7 @@ import type { FrameReading, ReadingOptions, Referred } from '#core/formats/opene
 import type { OutputId } from '#core/lut/outputs.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { MeasureOptions } from '#core/scopes/measureFrame.ts';
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 import type { Keyed } from '#core/scopes/tracks.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { RampId } from '#core/scopes/ramp.ts';

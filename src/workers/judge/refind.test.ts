@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import type { Frame, Rect } from '#core/frame/frame.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
-import { lightAt, type SceneLight } from '#core/scene/scene.ts';
+import { lightAt, resized, type SceneLight } from '#core/scene/scene.ts';
 import { refindMarks, rememberMarks } from '#core/scopes/refind.ts';
 import { expose } from '#core/sensor/camera.ts';
 import { body, settings } from '#core/sensor/fixtures/bodies.ts';
@@ -100,4 +100,75 @@ describe('marks on the stage', () => {
     // Under one in a hundred: among so few, none.
     expect(found.filter((off) => off > WITHIN)).toEqual([]);
   });
+});
+
+/** How much lighter or darker than the still a pixel is that shows the walker and not his shade. */
+const OTHERWISE = 1.5;
+
+/** Where the head of the walker is, from what differs from the still: its top and its middle. */
+const headAt = (scene: ReturnType<typeof openedScene>, n: number) => {
+  const { truth } = scene;
+  const seconds = (n + 0.5) / truth.walk!.fps;
+  const now = lightAt(scene, seconds).rgb;
+  const still = lightAt({ ...scene, walk: undefined }, seconds).rgb;
+  const { x, y, width, height } = truth.walk!.windows[n];
+  const differs = (u: number, v: number) =>
+    [0, 1, 2].some((c) => {
+      const i = (c * truth.height + y + v) * truth.width + x + u;
+      return Math.max(now[i], still[i]) > OTHERWISE * Math.min(now[i], still[i]);
+    });
+  const rows = Array.from({ length: height }, (_, v) =>
+    Array.from({ length: width }, (__, u) => u).filter((u) => differs(u, v)),
+  );
+  // A row of the head is more than a speck.
+  const top = rows.findIndex((row) => row.length >= 6);
+  const head = rows.slice(top, top + 20).flat();
+  return { x: x + head.reduce((sum, u) => sum + u, 0) / head.length, top: y + top };
+};
+
+describe('a face that walks', () => {
+  const scene = openedScene('yard-walk');
+  const { truth } = scene;
+  const frameOf = (n: number, stops: number) => {
+    const light = lightAt(scene, (n + 0.5) / truth.walk!.fps);
+    return shot(resized(light, truth.width, truth.height), truth.card, stops, n);
+  };
+  /** How far off the face is put in pictures of the walk, remembered in one of them; undefined where it is lost. */
+  const walked = (first: number, pictures: readonly number[], isFollowed: boolean) => {
+    const start = headAt(scene, first);
+    const rect = { x: start.x - 8, y: start.top + 2, width: 16, height: 22 };
+    const remembered = rememberMarks(frameOf(first, 0), [{ id: 'face', kind: 'skin', rect }]);
+    let last: ReturnType<typeof refindMarks>['found'] = [];
+    return pictures.map((n, i) => {
+      last = refindMarks(frameOf(n, i % 2 === 0 ? -1 : 1), remembered, isFollowed ? last : []).found;
+      const now = headAt(scene, n);
+      const [found] = last;
+      return (
+        found &&
+        Math.hypot(found.rect.x - rect.x - (now.x - start.x), found.rect.y - rect.y - (now.top - start.top))
+      );
+    });
+  };
+  /** Five pixels at 1080 lines, and half a pixel that the head's own place is unsure by. */
+  const within = (5 * truth.height) / 1080 + 0.5;
+
+  const each = (from: number, to: number) => Array.from({ length: to - from }, (_, i) => from + i);
+
+  it('in one light is found where the head is, whatever the exposure', { timeout: 120_000 }, () => {
+    const off = [28, 36].flatMap((first) => walked(first, each(24, 40), false));
+    expect(off.filter((v) => v !== undefined && v <= within).length / off.length).toBeGreaterThanOrEqual(
+      0.95,
+    );
+    expect(off.filter((v) => v !== undefined && v > within)).toEqual([]);
+  });
+
+  it(
+    'out of the shade into the sun it is asked for again, and never found where it is not',
+    { timeout: 120_000 },
+    () => {
+      const off = walked(16, [14, 15, 16, 17, ...each(9, 20).map((n) => 2 * n)], true);
+      expect(off.slice(1, 4).every((v) => v !== undefined)).toBe(true);
+      expect(off.filter((v) => v !== undefined && v > within)).toEqual([]);
+    },
+  );
 });

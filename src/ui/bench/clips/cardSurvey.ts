@@ -12,7 +12,7 @@ import type { Database } from '#store/database.ts';
 import { cameraClockId, type ClipRecord } from '#store/records/clip.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import { failureWords } from '#store/words.ts';
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import type { SurveyJobs } from '#workers/survey/protocol.ts';
 import { createCardPairing, type CardOf, type OneCamera } from './cardPairing.ts';

@@ -2,7 +2,7 @@ import { writeSurvey } from '#store/clips.ts';
 import type { Database } from '#store/database.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import { failureWords } from '#store/words.ts';
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 import type { CallOptions, Client } from '#workers/rpc/client.ts';
 import type { SurveyJobs } from '#workers/survey/protocol.ts';
 import type { CardOf } from './cardPairing.ts';

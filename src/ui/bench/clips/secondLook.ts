@@ -5,7 +5,7 @@ import { takeOf } from '#store/takes.ts';
 import { marksOfTakes } from '#store/takeMarks.ts';
 import type { CardOf, OneCamera } from './cardPairing.ts';
 import type { SurveyCard } from './clipFound.ts';
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 
 /** The take of a clip and the marks on its picture; nothing where it has no take. */
 export const takeOfClip = async (

@@ -1,5 +1,5 @@
 import type { Profile, ProfileData } from '#core/profile/index.ts';
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 import type { SurveyJobs } from '#workers/survey/protocol.ts';
 import type { SurveyCard } from './clipFound.ts';
 

@@ -1,5 +1,5 @@
 import type { Range } from '#core/signal/scale.ts';
-import type { Remembered } from '#core/scopes/refind.ts';
+import type { Remembered } from '#core/scopes/looks.ts';
 import { patchesAt } from '#core/scopes/tracks.ts';
 import type { JudgeJobs } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
