@@ -177,3 +177,26 @@ test('a clip is circled and noted by one key, in focus or under the pointer', as
     .fill('door shuts');
   await expect(page.locator('.clip-table tbody tr[data-clip]')).toHaveCount(1);
 });
+
+test('a clip is dragged to its take, and seen with its correction', async ({ page }) => {
+  await visit(page, `${at('log', 'furnace-mouth')}&part=clips`);
+  const row = page.locator(line('B0005.y4m'));
+  await expect(row.getByText('Packing yard at noon 1')).toBeVisible();
+  const from = await row.locator('.clip-handle').boundingBox();
+  if (!from) throw new Error('the clip has no picture');
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 60, from.y + 50, { steps: 4 });
+  const target = page.locator('.take-target', { hasText: 'Furnace mouth 1' });
+  const to = await target.boundingBox();
+  if (!to) throw new Error('no take to drop it on');
+  await page.mouse.move(to.x + 40, to.y + 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(row.getByText('Furnace mouth 1')).toBeVisible();
+  await expect(page.locator('.take-tray')).toBeHidden();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(row.getByText('Packing yard at noon 1')).toBeVisible();
+  await page.getByText('Corrected', { exact: true }).click();
+  await expect(page.getByRole('img', { name: 'A0004.y4m, corrected' })).toBeVisible();
+  await expect(page.getByText('light −1.00 stop')).toBeVisible();
+});
