@@ -2,7 +2,7 @@ import { BOARD_PATCHES, BOARD_RATIO } from '../scene/board.ts';
 import type { MatchKind } from './patches.ts';
 
 /** A patch of a board: its middle and half its sides, in shares of the board. */
-export type LaidPatch = {
+type LaidPatch = {
   readonly name: string;
   readonly kind: MatchKind;
   readonly at: readonly [x: number, y: number];
@@ -33,7 +33,7 @@ const stage: BoardLayout = BOARD_PATCHES.filter(({ kind }) => kind !== 'trap').m
 /** Of a cell's side so much is read either way: what lies between patches stays out. */
 const READ = 0.25;
 /** Most columns and rows of a grid. */
-export const MOST_CELLS = 26;
+const MOST_CELLS = 26;
 
 /**
  * Even patches in columns and rows, without a margin: the corners are those of the outer patches. Columns are letters.

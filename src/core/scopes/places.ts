@@ -11,7 +11,7 @@ import {
 // Places of a picture where a look fits.
 
 /** Half a step, tried about each size in the fine picture. */
-export const HALF_STEP = 2 ** (1 / 20);
+const HALF_STEP = 2 ** (1 / 20);
 /** Pixels of the fine picture searched about each. */
 const NEAR = 6;
 
