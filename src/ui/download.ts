@@ -1,8 +1,16 @@
 'use client';
 
 /** Hands a file to the browser. */
-export const download = (name: string, content: string | Uint8Array<ArrayBuffer>, type: string): void => {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+export const download = (name: string, content: string | Uint8Array<ArrayBuffer>, type: string): void =>
+  downloadParts(name, [content], type);
+
+/** The same of a file that came in parts. */
+export const downloadParts = (
+  name: string,
+  parts: readonly (string | Uint8Array<ArrayBuffer>)[],
+  type: string,
+): void => {
+  const url = URL.createObjectURL(new Blob([...parts], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

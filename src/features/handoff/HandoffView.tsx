@@ -24,6 +24,7 @@ import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
 import { pullInFile, recipeNotes } from '#ui/luts/lutWords.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
+import { BundlePanel } from './BundlePanel.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PocketCard } from './PocketCard.tsx';
 import { words } from '#ui/wording/handoff.ts';
@@ -171,6 +172,7 @@ const PocketPanel = () => {
 export const HandoffView = () => (
   <div className="handoff">
     <div className="handoff-files">
+      <BundlePanel />
       <LogFiles />
       <MonitoringLutPanel />
       <MatchPanel />

@@ -2,8 +2,7 @@
 
 import { Download } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { writeCcc, type NamedCdl } from '#core/formats/cdl.ts';
-import { correctionCdl } from '#core/match/asCdl.ts';
+import { writeCcc } from '#core/formats/cdl.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import { useClips } from '#ui/bench/clips/useClips.ts';
 import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
@@ -13,6 +12,7 @@ import { download, slug } from '#ui/download.ts';
 import { printKelvin } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/handoff.ts';
+import { acceptedCdl } from './bundle/clipFacts.ts';
 
 /** What the camera at hand needs in post to cut with the hero camera. */
 const CameraMatch = () => {
@@ -36,24 +36,12 @@ const CameraMatch = () => {
 const ClipCorrections = () => {
   const { shoot } = useSelection();
   const { clips } = useClips();
-  const { profiles, cameras } = useRecords();
+  const records = useRecords();
   const accepted = clips.filter(({ correction }) => correction?.accepted);
   const cdls = () =>
-    accepted.flatMap((clip): NamedCdl[] => {
-      const correction = clip.correction?.correction;
-      const coding = cameras.get(clip.cameraId)?.coding;
-      const profile = profiles.get(clip.found?.profileId ?? cameras.get(clip.cameraId)?.profileIds[0] ?? '');
-      if (!correction || !coding || !profile) return [];
-      const { cdl, worstCodes } = correctionCdl(correction, profile.data, 'code', coding);
-      const says = words.cdlWithin(worstCodes.toFixed(1), coding.bitDepth);
-      return [
-        {
-          id: clip.file.name.replace(/\.[^.]+$/, ''),
-          cdl,
-          descriptions: [`${profile.name}: ${correctionWords(correction).join(', ')}. ${says}`],
-        },
-      ];
-    });
+    accepted.flatMap(
+      (clip) => acceptedCdl(clip, clip.file.name.replace(/\.[^.]+$/, ''), records).correction?.named ?? [],
+    );
   return (
     <div className="exports">
       <Button

@@ -1,17 +1,15 @@
-import Papa from 'papaparse';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { doubtAt } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import type { TakeRecord } from '../records/take.ts';
-
-type Column = { readonly name: string; readonly of: (take: TakeRecord) => string | number };
+import { rowsCsv, type CsvColumn } from './rowsCsv.ts';
 
 const decimals = (value: number | undefined, digits: number) =>
   value === undefined ? '' : Number(value.toFixed(digits));
 const percent = (share: number | undefined) => (share === undefined ? '' : Number((100 * share).toFixed(3)));
 
 /** Columns of the log, with their units in the heading. A further one is a row. */
-const COLUMNS: readonly Column[] = [
+const COLUMNS: readonly CsvColumn<TakeRecord>[] = [
   { name: 'set-up', of: ({ card }) => card.setupName },
   { name: 'camera', of: ({ card }) => card.cameraName },
   { name: 'take', of: ({ number }) => number },
@@ -74,16 +72,5 @@ const COLUMNS: readonly Column[] = [
   { name: 'notes', of: ({ notes }) => notes },
 ];
 
-// The library's own pattern misses text with a line break, what comes behind blanks (breaks, no-break and
-// zero-width spaces), and the full-width signs that some spreadsheets take for the plain ones.
-const FORMULA = /^(?:[\t\r]|[\s\u200b\u2060]*[=+\-@\uff1d\uff0b\uff0d\uff20])/;
-
-/**
- * The log as CSV (RFC 4180): comma, CRLF, quotes doubled, a heading with units, decimal points, UTF-8.
- * Text that a spreadsheet would run as a formula is led by an apostrophe.
- */
-export const takesCsv = (takes: readonly TakeRecord[]): string =>
-  `${Papa.unparse(
-    { fields: COLUMNS.map(({ name }) => name), data: takes.map((take) => COLUMNS.map(({ of }) => of(take))) },
-    { newline: '\r\n', escapeFormulae: FORMULA },
-  )}\r\n`;
+/** The log as CSV: what {@link rowsCsv} says of it. */
+export const takesCsv = (takes: readonly TakeRecord[]): string => rowsCsv(COLUMNS, takes);

@@ -27,6 +27,4 @@ export const words = {
   clipCdls: (count: Said) => `CDLs of ${count} clips`,
   noneAccepted: 'No correction of a clip is accepted yet: do it in Match, under Clips.',
   cdlsSay: 'One .ccc, each clip by its name, on the recording’s own codes before any LUT.',
-  cdlWithin: (codes: Said, depth: Said) =>
-    `Within ${codes} codes of ${depth} bit from 3 stops under grey up.`,
 } as const;

@@ -1,4 +1,15 @@
-import { strFromU8, strToU8, unzipSync, zipSync, type UnzipFileInfo, type Zippable } from 'fflate';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import {
+  strFromU8,
+  strToU8,
+  unzipSync,
+  Zip,
+  ZipDeflate,
+  zipSync,
+  type UnzipFileInfo,
+  type Zippable,
+} from 'fflate';
 import { failure, success, type Result } from '#core/result.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { Archive, ArchiveJobs } from './protocol.ts';
@@ -60,10 +71,62 @@ export const unpacked = (bytes: Uint8Array): Result<Archive> => {
   return success({ document: read.value, files });
 };
 
-export const archiveHandlers = (): Handlers<ArchiveJobs> => ({
-  pack: async (archive) => {
-    const bytes = packed(archive);
-    return { output: bytes, transfer: [bytes.buffer] };
-  },
-  unpack: async (bytes) => ({ output: unpacked(bytes) }),
-});
+/** One day for all files: the same records make the same zip. The first that a zip can say is in 1980. */
+const DAY = new Date(1980, 0, 2);
+
+/** A zip made file by file: what is ready is given away at once. */
+const growingZip = () => {
+  let parts: Uint8Array<ArrayBuffer>[] = [];
+  const zip = new Zip((error, chunk) => {
+    if (error) throw error;
+    parts.push(chunk as Uint8Array<ArrayBuffer>);
+  });
+  const taken = () => {
+    const ready = parts;
+    parts = [];
+    return ready;
+  };
+  return {
+    add: (path: string, bytes: Uint8Array) => {
+      const entry = new ZipDeflate(path, { level: 6 });
+      entry.mtime = DAY;
+      zip.add(entry);
+      entry.push(bytes, true);
+      return taken();
+    },
+    end: () => {
+      zip.end();
+      return taken();
+    },
+  };
+};
+
+const NOT_BEGUN = failure('zip', 'No zip was begun: make it again.');
+
+export const archiveHandlers = (): Handlers<ArchiveJobs> => {
+  let zip: ReturnType<typeof growingZip> | undefined;
+  return {
+    pack: async (archive) => {
+      const bytes = packed(archive);
+      return { output: bytes, transfer: [bytes.buffer] };
+    },
+    unpack: async (bytes) => ({ output: unpacked(bytes) }),
+    begin: async () => {
+      zip = growingZip();
+      return { output: undefined };
+    },
+    add: async ({ path, text }) => {
+      if (!zip) return { output: NOT_BEGUN };
+      const bytes = strToU8(text);
+      const sealed = { bytes: bytes.length, sha256: bytesToHex(sha256(bytes)) };
+      const parts = zip.add(path, bytes);
+      return { output: success({ ...sealed, parts }), transfer: parts.map(({ buffer }) => buffer) };
+    },
+    end: async () => {
+      if (!zip) return { output: NOT_BEGUN };
+      const parts = zip.end();
+      zip = undefined;
+      return { output: success(parts), transfer: parts.map(({ buffer }) => buffer) };
+    },
+  };
+};

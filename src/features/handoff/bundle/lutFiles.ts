@@ -1,0 +1,119 @@
+import { safeName } from '#core/formats/safeName.ts';
+import { outputOf } from '#core/lut/outputs.ts';
+import type { LutRecipe } from '#core/lut/recipeData.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
+import type { LutRecord } from '#store/records/lut.ts';
+import { camerasOf, resolveSelection, setupsOf, type Selection } from '#store/selection.ts';
+import { dialledLight } from '#ui/bench/benchModel.ts';
+import { cardRecipe } from '#ui/luts/lutSource.ts';
+import { pullInFile, recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
+import { words } from '#ui/wording/bundle.ts';
+import type { BundleFile, BundleOf, BundlePart, LutToBake } from './parts.ts';
+
+/** Files of a conversion: cubes for what reads them, a CLF for what reads more. */
+const CONVERSIONS = [
+  { format: 'cube', size: 33 },
+  { format: 'cube', size: 65 },
+  { format: 'clf', size: 65 },
+] as const;
+const MONITORING = [{ format: 'cube', size: 33 }] as const;
+
+type Made = {
+  readonly folder: 'conversion' | 'match' | 'monitoring';
+  readonly name: string;
+  readonly says: string;
+  readonly selection: Selection;
+  readonly recipe?: LutRecipe;
+  readonly kept?: LutRecord;
+  readonly output: LutRecipe['output'];
+};
+
+/** What each set-up and camera of a shoot is planned with. */
+export const selectionsOf = ({ records, shoot }: BundleOf): readonly Selection[] =>
+  setupsOf(records, shoot.id).flatMap((setup) =>
+    camerasOf(records, setup).flatMap(
+      (camera) => resolveSelection(records, { shoot: shoot.id, setup: setup.id, camera: camera.id }) ?? [],
+    ),
+  );
+
+/** LUTs of one set-up and camera; those of several that are the same are told apart by nothing and stand once. */
+const lutsOf = (selection: Selection, cameraName: (id: string) => string): readonly Made[] => {
+  const { camera, profile, plan, monitors } = selection;
+  const plain = cardRecipe(selection, 0);
+  const output = outputOf(plain.output).name;
+  const from = `${camera.name} ${profile.name}`;
+  const match = matchInLight(selection, dialledLight(selection).kelvin);
+  const card = cardRecipe(selection);
+  const made = { selection, output: plain.output };
+  return [
+    {
+      ...made,
+      folder: 'conversion',
+      name: `${from} to ${output}`,
+      says: words.conversionSays(from),
+      recipe: plain,
+    },
+    ...(match
+      ? [
+          {
+            ...made,
+            folder: 'match' as const,
+            name: `${from} matched to ${cameraName(match.heroCameraId)}, ${selection.setup.name}`,
+            says: words.matchLutSays(camera.name, cameraName(match.heroCameraId)),
+            recipe: { ...plain, match: match.correction },
+          },
+        ]
+      : []),
+    ...(monitors.length > 0
+      ? monitors.map(({ lut }): Made => ({
+          ...made,
+          folder: 'monitoring',
+          name: `${lut.name}, ${from}`,
+          says: words.monitoringSays(lut.name),
+          output: lut.output,
+          ...(lut.recipe ? { recipe: lut.recipe } : { kept: lut }),
+        }))
+      : [
+          {
+            ...made,
+            folder: 'monitoring' as const,
+            name: `${from}, computed, ${pullInFile(plan.placement)}`,
+            says: words.monitoringSays(words.computedByCard),
+            recipe: card,
+          },
+        ]),
+  ];
+};
+
+const fileOf = (
+  { folder, name, says, selection, recipe, kept, output }: Made,
+  { format, size }: { readonly format: LutToBake['format']; readonly size: number },
+): BundleFile => {
+  const { profile, camera } = selection;
+  const title = `${name}, signal, ${size}`;
+  const lutWords = wordsFor(title, {
+    selection,
+    input: profile.name,
+    output: outputOf(output).name,
+    scale: 'signal',
+    coding: camera.coding,
+    notes: recipe ? recipeNotes(recipe, profile.name, profile.data.band) : [],
+  });
+  return {
+    path: `luts/${folder}/${safeName(title)}.${format}`,
+    says,
+    lut: { format, size, coding: camera.coding, words: lutWords, ...(kept ? { kept } : { recipe }) },
+  };
+};
+
+/** Conversions, matches and what the monitors showed, each once. */
+export const lutFiles = (of: BundleOf): BundlePart => {
+  const nameOf = (id: string) => of.records.cameras.get(id)?.name ?? id;
+  const seen = new Map<string, BundleFile>();
+  for (const made of selectionsOf(of).flatMap((selection) => lutsOf(selection, nameOf)))
+    for (const how of made.folder === 'monitoring' ? MONITORING : CONVERSIONS) {
+      const file = fileOf(made, how);
+      if (!seen.has(file.path.toLowerCase())) seen.set(file.path.toLowerCase(), file);
+    }
+  return { files: [...seen.values()], leftOut: [] };
+};

@@ -1,0 +1,77 @@
+import { failure, success, type Result } from '#core/result.ts';
+import type { Outcome } from '#workers/rpc/protocol.ts';
+import type { ArchiveJobs, Sealed } from '#workers/archive/protocol.ts';
+import type { Client } from '#workers/rpc/client.ts';
+import { bundleFiles } from './bundleFiles.ts';
+import type { BundleFile, BundleOf, LutToBake } from './parts.ts';
+
+type Tell = (path: string, at: number, of: number) => void;
+
+export type MadeBundle = {
+  readonly parts: readonly Uint8Array<ArrayBuffer>[];
+  readonly files: number;
+  readonly leftOut: readonly string[];
+};
+
+const STOPPED = failure('bundle', 'It was stopped.');
+
+const unwrapped = <T>(outcome: Outcome<Result<T>>): Result<T> => {
+  if (outcome.state === 'cancelled') return STOPPED;
+  return outcome.state === 'failed' ? failure('bundle', outcome.reason) : outcome.output;
+};
+
+/** The manifest: what lies in the bundle, with checksums, so that a copy can be told from a damaged one. */
+const manifestOf = (
+  { shoot }: BundleOf,
+  files: readonly (Sealed & Pick<BundleFile, 'path' | 'says'>)[],
+  leftOut: readonly string[],
+): string =>
+  `${JSON.stringify({ format: 'candelum-bundle', version: 1, shoot: shoot.name, leftOut, files }, null, 1)}\n`;
+
+/**
+ * Makes the bundle of a shoot, file by file. A LUT that cannot be baked is left out and told; the rest is whole.
+ * @param bake Writes a LUT as the text of its file
+ */
+export const makeBundle = async (
+  of: BundleOf,
+  {
+    archive,
+    bake,
+    tell,
+    signal,
+  }: {
+    readonly archive: Client<ArchiveJobs>;
+    readonly bake: (lut: LutToBake) => Promise<Result<string>>;
+    readonly tell: Tell;
+    readonly signal: AbortSignal;
+  },
+): Promise<Result<MadeBundle>> => {
+  const { files, leftOut } = bundleFiles(of);
+  const lost = [...leftOut];
+  const parts: Uint8Array<ArrayBuffer>[] = [];
+  const sealed: (Sealed & Pick<BundleFile, 'path' | 'says'>)[] = [];
+  await archive.call('begin', {}, { signal });
+  const add = async (path: string, text: string): Promise<Result<Sealed>> => {
+    const added = unwrapped(await archive.call('add', { path, text }, { signal }));
+    if (!added.ok) return added;
+    parts.push(...added.value.parts);
+    return success({ bytes: added.value.bytes, sha256: added.value.sha256 });
+  };
+  for (const [i, file] of files.entries()) {
+    if (signal.aborted) return STOPPED;
+    tell(file.path, i + 1, files.length + 1);
+    const text = 'lut' in file ? await bake(file.lut) : success(file.text);
+    if (!text.ok) {
+      lost.push(`${file.path}: ${text.reason}`);
+      continue;
+    }
+    const added = await add(file.path, text.value);
+    if (!added.ok) return added;
+    sealed.push({ path: file.path, says: file.says, ...added.value });
+  }
+  const last = await add('manifest.json', manifestOf(of, sealed, lost));
+  if (!last.ok) return last;
+  const end = unwrapped(await archive.call('end', {}, { signal }));
+  if (!end.ok) return end;
+  return success({ parts: [...parts, ...end.value], files: sealed.length + 1, leftOut: lost });
+};

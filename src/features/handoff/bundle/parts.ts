@@ -1,0 +1,42 @@
+import type { LutWords } from '#core/formats/writeLut.ts';
+import type { LutFormatId } from '#core/formats/lutFormats.ts';
+import type { LutRecipe } from '#core/lut/recipeData.ts';
+import type { Coding } from '#core/signal/scale.ts';
+import type { BookRecords } from '#store/book.ts';
+import type { ClipRecord } from '#store/records/clip.ts';
+import type { LutRecord } from '#store/records/lut.ts';
+import type { ShootRecord } from '#store/records/shoot.ts';
+import type { TakeRecord } from '#store/records/take.ts';
+
+/** What a bundle is made from: the records of one shoot. */
+export type BundleOf = {
+  readonly records: BookRecords;
+  readonly shoot: ShootRecord;
+  readonly takes: readonly TakeRecord[];
+  readonly clips: readonly ClipRecord[];
+  /** The shoot as Candelum reads it back. */
+  readonly shootJson: string;
+};
+
+/** A LUT that is baked when the bundle is made. */
+export type LutToBake = {
+  readonly recipe?: LutRecipe;
+  /** A LUT of the kit as it stands there. */
+  readonly kept?: LutRecord;
+  readonly format: Extract<LutFormatId, 'cube' | 'clf'>;
+  readonly size: number;
+  readonly coding: Coding;
+  readonly words: LutWords;
+};
+
+/** A file of a bundle: its path, what it is for, and its text or the LUT that it is baked from. */
+export type BundleFile = {
+  readonly path: string;
+  readonly says: string;
+} & ({ readonly text: string } | { readonly lut: LutToBake });
+
+/** What one part puts into a bundle, and what it had to leave out, a sentence each. */
+export type BundlePart = {
+  readonly files: readonly BundleFile[];
+  readonly leftOut: readonly string[];
+};

@@ -1,0 +1,73 @@
+import { safeName } from '#core/formats/safeName.ts';
+import { printSigned, printStops } from '#core/units.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
+import type { Selection } from '#store/selection.ts';
+import { dialledLight } from '#ui/bench/benchModel.ts';
+import { correctionWords } from '#ui/bench/match/correctionWords.ts';
+import { words } from '#ui/wording/bundle.ts';
+import type { BundledClip } from './clipFacts.ts';
+import { selectionsOf } from './lutFiles.ts';
+import type { BundleOf, BundlePart } from './parts.ts';
+
+/** What was measured of a take against its plan, in a line. */
+const takeLines = (of: BundleOf, { setup, camera }: Selection): readonly string[] =>
+  of.takes
+    .filter((take) => take.setupId === setup.id && take.cameraId === camera.id)
+    .map(({ number, circled, card, measured, notes }) => {
+      const undo = -(measured?.cardStops ?? card.placement) || 0;
+      const by = measured?.cardStops === undefined ? words.undoPlanned : words.undoFound;
+      const trouble = (measured?.verdicts ?? [])
+        .filter(({ state }) => state !== 'holds')
+        .map(({ title, figure }) => `${title} ${figure}`.trim());
+      const parts = [
+        `${printSigned(undo, 2)} stop ${by}`,
+        ...trouble,
+        ...(notes === '' ? [] : [notes.replaceAll(/\s+/g, ' ')]),
+      ];
+      return `   take ${number}${circled ? ' (circled)' : ''}: ${parts.join('; ')}`;
+    });
+
+const clipLines = (clips: readonly BundledClip[]): readonly string[] =>
+  clips.flatMap(({ clip, name, correction }) => {
+    if (clip.onPurpose) return [`   ${name}: ${words.leftOnPurpose}`];
+    return correction ? [`   ${name}: ${correction.named.descriptions.join(' ')}`] : [];
+  });
+
+/** The steps for one camera on a set-up, in the order in which they are done. */
+const stepsOf = (of: BundleOf, clips: readonly BundledClip[], selection: Selection): string => {
+  const { camera, profile, plan, setup } = selection;
+  const match = matchInLight(selection, dialledLight(selection).kelvin);
+  const hero = match && of.records.cameras.get(match.heroCameraId)?.name;
+  const own = clips.filter((one) => one.clip.cameraId === camera.id && one.setup === setup.name);
+  const pull = plan.placement === 0 ? words.noExposure : words.exposureStep(printStops(-plan.placement));
+  const does =
+    match && hero ? words.matchStep(hero, correctionWords(match.correction).join(', ')) : words.noMatchStep;
+  return [
+    `${camera.name}, ${profile.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}`,
+    `1. ${pull}`,
+    ...takeLines(of, selection),
+    `2. ${does}`,
+    `3. ${words.clipStep}`,
+    ...(clipLines(own).length > 0 ? clipLines(own) : [`   ${words.noCorrection}`]),
+    `4. ${words.conversionStep(profile.name)}`,
+    `5. ${words.lookStep}`,
+  ].join('\n');
+};
+
+/** A recipe for each set-up in plain words: what to do in which order, whatever program it is done in. */
+export const recipeFiles = (of: BundleOf, clips: readonly BundledClip[]): BundlePart => {
+  const all = selectionsOf(of);
+  const setups = [...new Map(all.map(({ setup }) => [setup.id, setup])).values()];
+  return {
+    files: setups.map((setup) => ({
+      path: `recipes/${safeName(setup.name)}.txt`,
+      says: words.recipeSays(setup.name),
+      text: `${[
+        `${of.shoot.name}: ${setup.name}`,
+        words.recipeHead,
+        ...all.filter((one) => one.setup.id === setup.id).map((one) => stepsOf(of, clips, one)),
+      ].join('\n\n')}\n`,
+    })),
+    leftOut: [],
+  };
+};

@@ -1,0 +1,104 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { failure, success, type Result } from '#core/result.ts';
+import { failureWords } from '#store/words.ts';
+import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { downloadParts, slug } from '#ui/download.ts';
+import { startArchive } from '#workers/archive/client.ts';
+import type { LutToBake } from './parts.ts';
+
+/** What making the bundle has come to. */
+export type BundleState =
+  | { readonly is: 'idle' }
+  | { readonly is: 'making'; readonly path: string; readonly at: number; readonly of: number }
+  | {
+      readonly is: 'made';
+      readonly name: string;
+      readonly files: number;
+      readonly bytes: number;
+      readonly leftOut: readonly string[];
+    }
+  | { readonly is: 'refused'; readonly reason: string };
+
+/** Writes LUTs by the worker that every LUT is written by. */
+const useBaker = () => {
+  const { luts } = useBench();
+  return async ({ recipe, kept, ...how }: LutToBake): Promise<Result<string>> => {
+    if (kept) {
+      const there = await luts.bring(kept);
+      if (!there.ok) return there;
+    }
+    const spec = kept ? lutSpecOf(kept) : recipe && ({ kind: 'recipe', recipe } as const);
+    if (!spec) return failure('LUT', 'It is neither a recipe nor a file.');
+    const outcome = await luts.write({
+      ...how,
+      spec,
+      scale: 'signal',
+      shaped: false,
+      interpolation: 'tetrahedral',
+    });
+    if (outcome.state === 'cancelled') return failure('LUT', 'It was stopped.');
+    if (outcome.state === 'failed') return failure('LUT', outcome.reason);
+    return outcome.output.ok ? success(outcome.output.value.text) : outcome.output;
+  };
+};
+
+/** The bundle of the shoot: making it, how far it is, what came of it. */
+export const useBundle = () => {
+  const { database } = useBench();
+  const { shoot } = useSelection();
+  const records = useRecords();
+  const bake = useBaker();
+  const [state, setState] = useState<BundleState>({ is: 'idle' });
+  const running = useRef<AbortController>(undefined);
+  useEffect(() => () => running.current?.abort(), []);
+  const make = async () => {
+    running.current?.abort();
+    const mine = new AbortController();
+    running.current = mine;
+    setState({ is: 'making', path: '', at: 0, of: 1 });
+    const archive = startArchive();
+    const isMine = () => running.current === mine && !mine.signal.aborted;
+    try {
+      const [{ makeBundle }, { gather }] = await Promise.all([
+        import('./makeBundle.ts'),
+        import('./gather.ts'),
+      ]);
+      const made = await makeBundle(await gather(database, records, shoot), {
+        archive,
+        bake,
+        signal: mine.signal,
+        tell: (path, at, of) => isMine() && setState({ is: 'making', path, at, of }),
+      });
+      if (!isMine()) return;
+      if (!made.ok) {
+        setState({ is: 'refused', reason: made.reason });
+        return;
+      }
+      const { parts, files, leftOut } = made.value;
+      const name = `${slug(shoot.name)}-for-post.zip`;
+      downloadParts(name, parts, 'application/zip');
+      setState({
+        is: 'made',
+        name,
+        files,
+        bytes: parts.reduce((sum, part) => sum + part.length, 0),
+        leftOut,
+      });
+    } catch (error) {
+      if (isMine()) setState({ is: 'refused', reason: failureWords(error) });
+    } finally {
+      archive.end();
+    }
+  };
+  return {
+    state,
+    make: () => void make(),
+    stop: () => {
+      running.current?.abort();
+      setState({ is: 'idle' });
+    },
+  };
+};

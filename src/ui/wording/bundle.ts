@@ -1,0 +1,62 @@
+import type { Said } from './said.ts';
+
+/** What stands on the bundle for post, and in its files. */
+export const words = {
+  bundle: 'Everything for post',
+  bundleSays: (shoot: Said) => `One .zip of ${shoot} for whoever grades: begin with its README.`,
+  makeBundle: 'Make the bundle',
+  holds: 'Recipes in words, CSV, EDLs, CDLs, LUTs for each camera, and the shoot to read back.',
+  stopBundle: 'Stop',
+  bundling: (file: Said, at: Said, of: Said) => `${file}, ${at} of ${of}`,
+  bundled: (name: Said, files: Said, megabytes: Said) => `${name}: ${files} files, ${megabytes} MB.`,
+  correctionLost: (clip: Said) =>
+    `${clip}: its correction needs its profile, which is not in the kit any more.`,
+  cccSays:
+    'All accepted corrections in one ASC CDL collection, each by the name of its clip, on code values.',
+  ccSays: (clip: Said) => `The correction of ${clip}, ASC CDL on code values, before any LUT.`,
+  noTimecode: 'NO TIMECODE IN THE FILE: COUNTED FROM ITS FIRST FRAME',
+  variableRate: 'VARIABLE FRAME RATE: TIMES ARE NEAR, NOT EXACT',
+  edlSays: (count: Said, name: Said) =>
+    `${count} clips of ${name} one after the other, with their corrections.`,
+  withoutTimecode: (clips: Said) => `Without a timecode in the file, counted from the first frame: ${clips}.`,
+  withVariableRate: (clips: Said) =>
+    `With a frame rate that varies, so that list times are near only: ${clips}.`,
+  conversionSays: (from: Said) =>
+    `${from} to a BT.709 display, nothing pulled: after the exposure is undone.`,
+  matchLutSays: (camera: Said, hero: Said) =>
+    `The same with ${camera} brought to ${hero} before the conversion.`,
+  monitoringSays: (lut: Said) => `What the monitor on set showed: ${lut}. For dailies; off before the grade.`,
+  computedByCard: 'computed by the card',
+  undoPlanned: 'as planned',
+  undoFound: 'by the card that was found',
+  leftOnPurpose: 'differs on purpose: leave it',
+  noExposure: 'Exposure: nothing to undo as planned.',
+  exposureStep: (stops: Said) =>
+    `Exposure ${stops} stops before the conversion, in linear light or as log offset:`,
+  matchStep: (hero: Said, does: Said) => `Match to ${hero}, before the conversion: ${does}.`,
+  noMatchStep: 'Match: none was kept for this light.',
+  clipStep: 'Corrections clip by clip (corrections/), on code values, before the conversion:',
+  conversionStep: (profile: Said) =>
+    `Conversion from ${profile}: luts/conversion, or the same by a colour space tool.`,
+  lookStep: 'Looks and trims after the conversion.',
+  recipeSays: (setup: Said) => `What to do to ${setup}, step by step, in plain words.`,
+  recipeHead: 'In this order. Stops are of light: minus makes darker.',
+  takesCsvSays: (count: Said) => `${count} takes: plan, what was found, what to undo, notes.`,
+  clipsCsvSays: (count: Said) => `${count} clips: file, timecode, take, what was found, correction.`,
+  notSurveyed: (clips: Said) => `Not looked at yet, or not readable: ${clips}.`,
+  shootJsonSays: 'The shoot as Candelum reads it back (Kit, Back-up, Restore).',
+  readmeHead: (shoot: Said) => `${shoot}: for post`,
+  readmeOrder: [
+    '',
+    '1. Import the clips, by the lists in edl/ where you conform by them.',
+    '2. Open recipes/ for the set-up: exposure, match and corrections come before the conversion.',
+    '3. corrections/ are ASC CDL on code values of the recording (0..1 is code 0 to the top code).',
+    '4. luts/conversion go to a BT.709 display by BT.1886. luts/monitoring only show what was seen on set.',
+    '5. Take monitoring LUTs off before the final grade.',
+  ],
+  readmeLeftOut: 'Left out or uncertain:',
+  readmeRange:
+    'Scale: LUTs here are on signal, 0..1 is black to white of the legal range (code 64 to 940 of 10 bit).',
+  noCorrection: 'no correction was accepted',
+  carries: (codes: Said, depth: Said) => `Within ${codes} codes of ${depth} bit from 3 stops under grey up.`,
+} as const;
