@@ -36,11 +36,13 @@ export const BundlePanel = () => {
       </div>
       <div role="status">
         {state.is === 'made' && (
-          <p>{words.bundled(state.name, state.files, (state.bytes / 1e6).toFixed(1))}</p>
+          <p className="bundle-made">
+            {words.bundled(state.name, state.files, (state.bytes / 1e6).toFixed(1))}
+          </p>
         )}
         {state.is === 'made' && state.leftOut.length > 0 && (
           <>
-            <p className="quiet">{words.readmeLeftOut}</p>
+            <p className="quiet bundle-made">{words.readmeLeftOut}</p>
             <ul className="bundle-left">
               {state.leftOut.map((one) => (
                 <li key={one}>{one}</li>

@@ -100,7 +100,7 @@ describe('the bundle of a shoot', () => {
     const luts = files.filter(({ path }) => path.startsWith('luts/'));
     expect(luts.length).toBeGreaterThan(10);
     for (const { path } of luts) expect(path).toMatch(/, signal, (33|65)\.(cube|clf)$/);
-    for (const size of ['33.cube', '65.cube', '65.clf'])
+    for (const size of ['33.cube', '65.cube', '33.clf'])
       expect(luts.some(({ path }) => path.startsWith('luts/conversion/') && path.endsWith(size))).toBe(true);
     expect(luts.some(({ path }) => path.startsWith('luts/match/B-cam'))).toBe(true);
   });

@@ -6,17 +6,17 @@ import type { LutRecord } from '#store/records/lut.ts';
 import { camerasOf, resolveSelection, setupsOf, type Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
 import { cardRecipe } from '#ui/luts/lutSource.ts';
-import { pullInFile, recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
+import { recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
 import { words } from '#ui/wording/bundle.ts';
 import type { BundleFile, BundleOf, BundlePart, LutToBake } from './parts.ts';
 
-/** Files of a conversion: cubes for what reads them, a CLF for what reads more. */
+/** Files of a conversion: cubes for what reads them, a CLF with a curve before its cube for what reads more. */
 const CONVERSIONS = [
-  { format: 'cube', size: 33 },
-  { format: 'cube', size: 65 },
-  { format: 'clf', size: 65 },
+  { format: 'cube', size: 33, shaped: false },
+  { format: 'cube', size: 65, shaped: false },
+  { format: 'clf', size: 33, shaped: true },
 ] as const;
-const MONITORING = [{ format: 'cube', size: 33 }] as const;
+const MONITORING = [{ format: 'cube', size: 33, shaped: false }] as const;
 
 type Made = {
   readonly folder: 'conversion' | 'match' | 'monitoring';
@@ -27,6 +27,9 @@ type Made = {
   readonly kept?: LutRecord;
   readonly output: LutRecipe['output'];
 };
+
+/** A pull in a file's name: a fraction's stroke has no place there. */
+const pullOf = (stops: number) => (stops === 0 ? words.noPull : `pull ${(-stops).toFixed(2)}`);
 
 /** What each set-up and camera of a shoot is planned with. */
 export const selectionsOf = ({ records, shoot }: BundleOf): readonly Selection[] =>
@@ -77,7 +80,7 @@ const lutsOf = (selection: Selection, cameraName: (id: string) => string): reado
           {
             ...made,
             folder: 'monitoring' as const,
-            name: `${from}, computed, ${pullInFile(plan.placement)}`,
+            name: `${from}, computed, ${pullOf(plan.placement)}`,
             says: words.monitoringSays(words.computedByCard),
             recipe: card,
           },
@@ -87,9 +90,10 @@ const lutsOf = (selection: Selection, cameraName: (id: string) => string): reado
 
 const fileOf = (
   { folder, name, says, selection, recipe, kept, output }: Made,
-  { format, size }: { readonly format: LutToBake['format']; readonly size: number },
+  how: Pick<LutToBake, 'format' | 'size' | 'shaped'>,
 ): BundleFile => {
   const { profile, camera } = selection;
+  const { format, size } = how;
   const title = `${name}, signal, ${size}`;
   const lutWords = wordsFor(title, {
     selection,
@@ -102,7 +106,7 @@ const fileOf = (
   return {
     path: `luts/${folder}/${safeName(title)}.${format}`,
     says,
-    lut: { format, size, coding: camera.coding, words: lutWords, ...(kept ? { kept } : { recipe }) },
+    lut: { ...how, coding: camera.coding, words: lutWords, ...(kept ? { kept } : { recipe }) },
   };
 };
 

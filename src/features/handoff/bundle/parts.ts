@@ -25,6 +25,8 @@ export type LutToBake = {
   readonly kept?: LutRecord;
   readonly format: Extract<LutFormatId, 'cube' | 'clf'>;
   readonly size: number;
+  /** A curve before the cube: of a CLF. */
+  readonly shaped: boolean;
   readonly coding: Coding;
   readonly words: LutWords;
 };

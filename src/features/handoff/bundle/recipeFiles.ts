@@ -1,5 +1,5 @@
 import { safeName } from '#core/formats/safeName.ts';
-import { printSigned, printStops } from '#core/units.ts';
+import { printSigned } from '#core/units.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import type { Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
@@ -9,29 +9,44 @@ import type { BundledClip } from './clipFacts.ts';
 import { selectionsOf } from './lutFiles.ts';
 import type { BundleOf, BundlePart } from './parts.ts';
 
+const stopsOf = (stops: number) => `${printSigned(stops || 0, 2)} ${Math.abs(stops) > 1 ? 'stops' : 'stop'}`;
+const undoOf = (found: number | undefined, planned: number) =>
+  `${stopsOf(-(found ?? planned))} ${found === undefined ? words.undoPlanned : words.undoFound}`;
+
 /** What was measured of a take against its plan, in a line. */
 const takeLines = (of: BundleOf, { setup, camera }: Selection): readonly string[] =>
   of.takes
     .filter((take) => take.setupId === setup.id && take.cameraId === camera.id)
     .map(({ number, circled, card, measured, notes }) => {
-      const undo = -(measured?.cardStops ?? card.placement) || 0;
-      const by = measured?.cardStops === undefined ? words.undoPlanned : words.undoFound;
       const trouble = (measured?.verdicts ?? [])
         .filter(({ state }) => state !== 'holds')
         .map(({ title, figure }) => `${title} ${figure}`.trim());
       const parts = [
-        `${printSigned(undo, 2)} stop ${by}`,
+        undoOf(measured?.cardStops, card.placement),
         ...trouble,
         ...(notes === '' ? [] : [notes.replaceAll(/\s+/g, ' ')]),
       ];
       return `   take ${number}${circled ? ' (circled)' : ''}: ${parts.join('; ')}`;
     });
 
-const clipLines = (clips: readonly BundledClip[]): readonly string[] =>
-  clips.flatMap(({ clip, name, correction }) => {
+const correctionLines = (clips: readonly BundledClip[]): readonly string[] => {
+  const lines = clips.flatMap(({ clip, name, correction }) => {
     if (clip.onPurpose) return [`   ${name}: ${words.leftOnPurpose}`];
     return correction ? [`   ${name}: ${correction.named.descriptions.join(' ')}`] : [];
   });
+  return lines.length > 0 ? lines : [`   ${words.noCorrection}`];
+};
+
+/** Exposure of clips that were brought to a hero: the hero's, for they are exposed like it. */
+const heroLines = (all: readonly BundledClip[], clips: readonly BundledClip[]): readonly string[] => {
+  const ids = new Set(clips.flatMap(({ clip, correction }) => (correction ? [clip.correction?.heroId] : [])));
+  return all
+    .filter(({ clip }) => ids.has(clip.id))
+    .map(
+      ({ clip, name, placement = 0 }) =>
+        `   ${words.correctedClips(name)}: ${undoOf(clip.found?.cardStops, placement)}`,
+    );
+};
 
 /** The steps for one camera on a set-up, in the order in which they are done. */
 const stepsOf = (of: BundleOf, clips: readonly BundledClip[], selection: Selection): string => {
@@ -39,16 +54,16 @@ const stepsOf = (of: BundleOf, clips: readonly BundledClip[], selection: Selecti
   const match = matchInLight(selection, dialledLight(selection).kelvin);
   const hero = match && of.records.cameras.get(match.heroCameraId)?.name;
   const own = clips.filter((one) => one.clip.cameraId === camera.id && one.setup === setup.name);
-  const pull = plan.placement === 0 ? words.noExposure : words.exposureStep(printStops(-plan.placement));
   const does =
     match && hero ? words.matchStep(hero, correctionWords(match.correction).join(', ')) : words.noMatchStep;
   return [
     `${camera.name}, ${profile.name}, ${camera.coding.bitDepth}-bit ${camera.coding.range}`,
-    `1. ${pull}`,
+    `1. ${words.clipStep}`,
+    ...correctionLines(own),
+    `2. ${words.exposureStep(stopsOf(-plan.placement))}`,
+    ...heroLines(clips, own),
     ...takeLines(of, selection),
-    `2. ${does}`,
-    `3. ${words.clipStep}`,
-    ...(clipLines(own).length > 0 ? clipLines(own) : [`   ${words.noCorrection}`]),
+    `3. ${does}`,
     `4. ${words.conversionStep(profile.name)}`,
     `5. ${words.lookStep}`,
   ].join('\n');

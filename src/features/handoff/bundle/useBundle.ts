@@ -36,7 +36,6 @@ const useBaker = () => {
       ...how,
       spec,
       scale: 'signal',
-      shaped: false,
       interpolation: 'tetrahedral',
     });
     if (outcome.state === 'cancelled') return failure('LUT', 'It was stopped.');
