@@ -24,6 +24,7 @@ import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
 import { pullInFile, recipeNotes } from '#ui/luts/lutWords.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { printStopsDecimal } from '#core/units.ts';
+import { BackPanel } from './BackPanel.tsx';
 import { BundlePanel } from './BundlePanel.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PocketCard } from './PocketCard.tsx';
@@ -176,6 +177,7 @@ export const HandoffView = () => (
       <LogFiles />
       <MonitoringLutPanel />
       <MatchPanel />
+      <BackPanel />
     </div>
     <PocketPanel />
   </div>

@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { writeCcc } from '#core/formats/cdl.ts';
+import { writeEdl } from '#core/formats/edl.ts';
+import { NEUTRAL_CDL } from '#core/lut/cdl.ts';
+import { correctionCdl } from '#core/match/asCdl.ts';
+import { demoBook } from '#store/fixtures/demoBook.ts';
+import { demoClips } from '#store/fixtures/demoClips.ts';
+import type { ClipRecord } from '#store/records/clip.ts';
+import type { BundleOf } from '../bundle/parts.ts';
+import { compareReturned, readReturned } from './returned.ts';
+
+const records = demoBook();
+const { clips, takes } = demoClips();
+/** B-cam's clip of the furnace as ten clips of one name each. */
+const ten = Array.from({ length: 10 }, (_, i): ClipRecord => {
+  const clip = clips.find(({ id }) => id === 'demo-clip-furnace-mouth-b-cam-1')!;
+  return { ...clip, id: `ten-${i}`, file: { ...clip.file, name: `B01${i}.mov` } };
+});
+const of: BundleOf = {
+  records,
+  shoot: records.shoots.get('salt-and-fire')!,
+  takes,
+  clips: [...clips.filter(({ correction }) => correction), ...ten],
+  shootJson: '',
+};
+const classic = records.profiles.get('classicLog')!.data;
+const lift = (stops: number) =>
+  correctionCdl(
+    { primaries: classic.gamut, operations: [{ kind: 'exposure', stops }] },
+    classic,
+    'code',
+    records.cameras.get('b-cam')!.coding,
+  ).cdl;
+const named = (i: number, stops: number) => ({ id: `B01${i}`, descriptions: [], cdl: lift(stops) });
+
+describe('corrections that came back', () => {
+  it('say what was moved by how much on how many clips, and where the card goes next time', () => {
+    const text = writeCcc(ten.map((_, i) => named(i, i === 4 ? 0 : 1 / 3)));
+    const read = readReturned('back.ccc', text);
+    if (!read.ok) throw new Error(read.reason);
+    const { rows, unknown } = compareReturned(of, read.value);
+    expect(unknown).toEqual([]);
+    expect(rows).toHaveLength(1);
+    expect(rows[0]).toMatchObject({ setup: 'Furnace mouth', camera: 'B-cam', clips: 10, moved: 9 });
+    expect(rows[0].change.stops).toBeCloseTo(1 / 3, 1);
+    // Planned at +1, lifted by a third: a third more the next time.
+    expect(rows[0].placement).toBeCloseTo(4 / 3, 6);
+  });
+
+  it('what was handed over and came back the same is nothing, from a list too', () => {
+    const own = of.clips[0];
+    const text = writeEdl({
+      title: 't',
+      perSecond: 25,
+      events: [
+        {
+          clipName: own.file.name,
+          reel: 'A',
+          start: { frames: 0, perSecond: 25, isDropFrame: false },
+          frames: 10,
+          cdl: compareCdl(),
+        },
+      ],
+    });
+    const read = readReturned('back.EDL', text);
+    if (!read.ok) throw new Error(read.reason);
+    const { rows } = compareReturned(of, read.value);
+    expect(rows[0].change.stops).toBeCloseTo(0, 3);
+    expect(rows[0]).toMatchObject({ moved: 0 });
+    expect(rows[0].placement).toBeUndefined();
+  });
+
+  it('names no clip has, or two have, are named', () => {
+    const twice = { ...ten[0], id: 'twin', cameraId: 'a-cam' };
+    const { rows, unknown } = compareReturned({ ...of, clips: [...of.clips, twice] }, [
+      { name: 'Z9999', cdl: NEUTRAL_CDL },
+      { name: 'B010.mov', cdl: NEUTRAL_CDL },
+    ]);
+    expect(rows).toEqual([]);
+    expect(unknown).toEqual(['Z9999', 'B010.mov']);
+  });
+
+  it.each([
+    ['a.edl', '001  A V C 00:00:00:00 00:00:01:00 00:00:00:00 00:00:01:00', /no corrections/],
+    ['a.edl', 'nothing', /no event/],
+    ['a.ccc', 'nothing', /./],
+  ])('%s: %s is refused with a sentence', (name, text, reason) => {
+    expect(readReturned(name, text)).toMatchObject({ ok: false, reason: expect.stringMatching(reason) });
+  });
+});
+
+/** The CDL that the accepted correction of the demo is handed over as. */
+function compareCdl() {
+  const clip = of.clips[0];
+  const camera = records.cameras.get(clip.cameraId)!;
+  const profile = records.profiles.get(clip.found!.profileId!)!;
+  return correctionCdl(clip.correction!.correction, profile.data, 'code', camera.coding).cdl;
+}

@@ -1,0 +1,95 @@
+import { group, median } from 'd3-array';
+import { parseCdl } from '#core/formats/cdl.ts';
+import { parseEdl } from '#core/formats/edl.ts';
+import { NEUTRAL_CDL, type Cdl } from '#core/lut/cdl.ts';
+import { cdlChange, type CdlChange } from '#core/match/cdlChange.ts';
+import { failure, success, type Result } from '#core/result.ts';
+import { toThird } from '#core/units.ts';
+import { bundledClips } from '../bundle/clipFacts.ts';
+import type { BundleOf } from '../bundle/parts.ts';
+
+/** A correction as it came back, by the name of its clip. */
+type Returned = { readonly name: string; readonly cdl: Cdl };
+
+/** What was changed on the clips of one camera on one set-up. */
+export type ReturnedRow = {
+  readonly setup: string;
+  readonly camera: string;
+  readonly clips: number;
+  /** Median over the clips. */
+  readonly change: CdlChange;
+  /** Clips that were moved the same way as the median, by a sixth of a stop or more. */
+  readonly moved: number;
+  /** What the next placement would be, stops; undefined where most clips were left as they were. */
+  readonly placement?: number;
+};
+
+export type Comparison = {
+  readonly rows: readonly ReturnedRow[];
+  /** Names that no clip of the shoot has. */
+  readonly unknown: readonly string[];
+};
+
+/** Light under this was not moved. Half a third, as everywhere. */
+const MOVED = 1 / 6;
+
+const plain = (name: string) => name.replace(/\.[^.]+$/, '').toLowerCase();
+
+/** The corrections of a `.cc`, `.ccc`, `.cdl` or of a list; a failure says what is wrong with the file. */
+export const readReturned = (name: string, text: string): Result<readonly Returned[]> => {
+  if (/\.edl$/i.test(name)) {
+    const list = parseEdl(text);
+    if (!list.ok) return list;
+    const found = list.value.flatMap(({ clipName, reel, cdl }) =>
+      cdl ? [{ name: clipName ?? reel, cdl }] : [],
+    );
+    return found.length > 0
+      ? success(found)
+      : failure('file', 'The list holds no corrections: export it with ASC SOP and SAT comments.');
+  }
+  const read = parseCdl(text);
+  return read.ok ? success(read.value.map(({ id, cdl }) => ({ name: id, cdl }))) : read;
+};
+
+/** What came back against what was handed over, by set-up and camera. */
+export const compareReturned = (of: BundleOf, returned: readonly Returned[]): Comparison => {
+  const clips = bundledClips(of);
+  const unknown: string[] = [];
+  const changes = returned.flatMap(({ name, cdl }) => {
+    const own = clips.filter(
+      (clip) => plain(clip.name) === plain(name) || plain(clip.clip.file.name) === plain(name),
+    );
+    const [clip] = own;
+    const camera = clip && of.records.cameras.get(clip.clip.cameraId);
+    const profile = of.records.profiles.get(clip?.clip.found?.profileId ?? camera?.profileIds[0] ?? '');
+    // Two cards with a clip of that name: it cannot be told which is meant.
+    if (own.length !== 1 || !camera || !profile) {
+      unknown.push(name);
+      return [];
+    }
+    const at = clip.clip.found?.cardStops ?? clip.placement ?? 0;
+    const before = clip.correction?.cdl ?? NEUTRAL_CDL;
+    const change = cdlChange(before, cdl, { profile: profile.data, coding: camera.coding, at });
+    return [{ clip, change }];
+  });
+  const rows = [...group(changes, ({ clip }) => `${clip.setup}\n${clip.camera}`).values()].map(
+    (own): ReturnedRow => {
+      const [{ clip }] = own;
+      const middle = (part: keyof CdlChange) => median(own, ({ change }) => change[part]) ?? 0;
+      const stops = middle('stops');
+      const moved = own.filter(
+        ({ change }) => Math.abs(change.stops) >= MOVED && change.stops * stops > 0,
+      ).length;
+      const isMost = moved > own.length / 2;
+      return {
+        setup: clip.setup,
+        camera: clip.camera,
+        clips: own.length,
+        change: { stops, warmer: middle('warmer'), saturation: middle('saturation') },
+        moved,
+        ...(isMost && clip.placement !== undefined ? { placement: toThird(clip.placement + stops) } : {}),
+      };
+    },
+  );
+  return { rows, unknown };
+};
