@@ -13,19 +13,30 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/back.ts';
 import type { Comparison, ReturnedRow } from './back/returned.ts';
 
+/** A heading with its unit under it. */
+const head = (name: string) => (
+  <>
+    {name} <small className="quiet clip-unit">{words.stops}</small>
+  </>
+);
+
 const COLUMNS: readonly Column<ReturnedRow>[] = [
-  { id: 'setup', header: words.setup, cell: ({ setup }) => setup || words.noTake, className: 'words' },
-  { id: 'camera', header: words.camera, cell: ({ camera }) => camera, className: 'words' },
-  { id: 'moved', header: words.moved, cell: ({ moved, clips }) => words.movedOf(moved, clips) },
-  { id: 'stops', header: words.light, cell: ({ change }) => printSigned(change.stops, 2) },
-  { id: 'warmer', header: words.warmer, cell: ({ change }) => printSigned(change.warmer, 2) },
+  {
+    id: 'setup',
+    header: words.setup,
+    cell: ({ setup, camera, moved, clips }) => (
+      <>
+        {setup || words.noTake} <small className="take-source">{words.movedOf(camera, moved, clips)}</small>
+      </>
+    ),
+  },
+  { id: 'stops', header: head(words.light), cell: ({ change }) => printSigned(change.stops, 2) },
+  { id: 'warmer', header: head(words.warmer), cell: ({ change }) => printSigned(change.warmer, 2) },
   { id: 'saturation', header: words.saturation, cell: ({ change }) => `× ${change.saturation.toFixed(2)}` },
   {
     id: 'next',
     header: words.next,
-    cell: ({ placement }) =>
-      placement === undefined ? words.asPlanned : words.placeAt(printStops(placement)),
-    className: 'words',
+    cell: ({ placement }) => (placement === undefined ? words.asPlanned : printStops(placement)),
   },
 ];
 
@@ -77,13 +88,15 @@ export const BackPanel = () => {
           <>
             <p className="bundle-made">{words.compared(found.file)}</p>
             {found.rows.length > 0 && (
-              <DataTable
-                label={words.back}
-                className="figures"
-                columns={COLUMNS}
-                rows={found.rows}
-                rowKey={({ setup, camera }) => `${setup} ${camera}`}
-              />
+              <div className="back-table" tabIndex={0} role="group" aria-label={words.back}>
+                <DataTable
+                  label={words.back}
+                  className="figures"
+                  columns={COLUMNS}
+                  rows={found.rows}
+                  rowKey={({ setup, camera }) => `${setup} ${camera}`}
+                />
+              </div>
             )}
             {found.unknown.length > 0 && <p className="quiet">{words.unknown(found.unknown.join(', '))}</p>}
           </>

@@ -24,7 +24,7 @@ export const words = {
   cameraTo: (camera: Said, hero: Said) => `${camera} to ${hero}:`,
   solvedIn: (lights: Said) => `Solved in light of ${lights}.`,
   noMatchKept: (camera: Said) => `${camera} keeps no match yet: solve one in Match and keep it.`,
-  clipCdls: (count: Said) => `CDLs of ${count} clips`,
+  clipCdls: (count: number) => (count === 1 ? 'CDL of 1 clip' : `CDLs of ${count} clips`),
   noneAccepted: 'No correction of a clip is accepted yet: do it in Match, under Clips.',
   cdlsSay: 'One .ccc, each clip by its name, on the recording’s own codes before any LUT.',
 } as const;
