@@ -9,12 +9,15 @@ test('the bundle is made, stopped, made whole; corrections that come back are co
   await visit(page, at('handoff', 'furnace-mouth'));
   const make = page.getByRole('button', { name: 'Make the bundle' });
   await make.click();
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(make).toBeVisible();
 
   const coming = page.waitForEvent('download', { timeout: 200_000 });
   await make.click();
-  await expect(page.getByRole('progressbar', { name: 'Make the bundle' })).toBeVisible();
+  await expect(page.getByRole('progressbar', { name: 'Make the bundle' })).toHaveAttribute(
+    'aria-valuenow',
+    /[1-9]/,
+  );
   const download = await coming;
   expect(download.suggestedFilename()).toBe('salt-and-fire-for-post.zip');
   const files = unzipSync(readFileSync(await download.path()));

@@ -2,8 +2,8 @@
 
 import { PackageOpen } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import ProgressBar from 'react-bootstrap/ProgressBar';
 import { useSelection } from '#ui/bench/hooks.ts';
+import { Progress } from '#ui/parts/Progress.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/bundle.ts';
 import { useBundle } from './bundle/useBundle.ts';
@@ -17,10 +17,10 @@ export const BundlePanel = () => {
       <div className="exports">
         {state.is === 'making' ? (
           <>
-            <ProgressBar
+            <Progress
               className="bundle-progress"
               now={(100 * state.at) / state.of}
-              aria-label={words.makeBundle}
+              label={words.makeBundle}
             />
             <Button variant="outline-secondary" onClick={stop}>
               {words.stopBundle}

@@ -70,13 +70,16 @@ describe('corrections that came back', () => {
     expect(rows[0].placement).toBeUndefined();
   });
 
-  it('names no clip has, or two have, are named', () => {
+  it('names that no clip has are named; two clips of one name are told apart as they were handed over', () => {
     const twice = { ...ten[0], id: 'twin', cameraId: 'a-cam' };
     const { rows, unknown } = compareReturned({ ...of, clips: [...of.clips, twice] }, [
       { name: 'Z9999', cdl: NEUTRAL_CDL },
-      { name: 'B010.mov', cdl: NEUTRAL_CDL },
+      // Under this name the first of the two was handed over; the other is called `B010 (2)`.
+      { name: 'B010', cdl: lift(1 / 3) },
+      // In a list both have one name: it cannot be told which is meant.
+      { name: 'B010.mov', cdl: lift(1 / 3) },
     ]);
-    expect(rows).toEqual([]);
+    expect(rows.map(({ camera }) => camera)).toEqual(['B-cam']);
     expect(unknown).toEqual(['Z9999', 'B010.mov']);
   });
 

@@ -5,7 +5,7 @@ import { NEUTRAL_CDL, type Cdl } from '#core/lut/cdl.ts';
 import { cdlChange, type CdlChange } from '#core/match/cdlChange.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { toThird } from '#core/units.ts';
-import { bundledClips } from '../bundle/clipFacts.ts';
+import { bundledClips, type BundledClip } from '../bundle/clipFacts.ts';
 import type { BundleOf } from '../bundle/parts.ts';
 
 /** A correction as it came back, by the name of its clip. */
@@ -33,7 +33,15 @@ export type Comparison = {
 /** Light under this was not moved. Half a third, as everywhere. */
 const MOVED = 1 / 6;
 
-const plain = (name: string) => name.replace(/\.[^.]+$/, '').toLowerCase();
+/**
+ * A list has the name of the file, which two cards may have; a collection the name it was handed over under, which is
+ * the clip's alone.
+ */
+const isCalled = (name: string) => {
+  const isFile = /\.\w{2,4}$/.test(name);
+  const wanted = name.toLowerCase();
+  return (clip: BundledClip) => (isFile ? clip.clip.file.name : clip.name).toLowerCase() === wanted;
+};
 
 /** The corrections of a `.cc`, `.ccc`, `.cdl` or of a list; a failure says what is wrong with the file. */
 export const readReturned = (name: string, text: string): Result<readonly Returned[]> => {
@@ -56,9 +64,7 @@ export const compareReturned = (of: BundleOf, returned: readonly Returned[]): Co
   const clips = bundledClips(of);
   const unknown: string[] = [];
   const changes = returned.flatMap(({ name, cdl }) => {
-    const own = clips.filter(
-      (clip) => plain(clip.name) === plain(name) || plain(clip.clip.file.name) === plain(name),
-    );
+    const own = clips.filter(isCalled(name));
     const [clip] = own;
     const camera = clip && of.records.cameras.get(clip.clip.cameraId);
     const profile = of.records.profiles.get(clip?.clip.found?.profileId ?? camera?.profileIds[0] ?? '');

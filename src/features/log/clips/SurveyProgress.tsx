@@ -2,9 +2,9 @@
 
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import ProgressBar from 'react-bootstrap/ProgressBar';
 import { useStore } from 'zustand';
 import { useCardSurvey } from '#ui/bench/clips/useCardSurvey.ts';
+import { Progress } from '#ui/parts/Progress.tsx';
 import { words } from '#ui/wording/clips.ts';
 import { leftWords } from './clipWords.ts';
 
@@ -34,7 +34,7 @@ export const SurveyProgress = () => {
   const failedWords = failed > 0 ? `${failed} left out` : undefined;
   return (
     <div className="clip-progress">
-      <ProgressBar now={far} max={all} label={undefined} aria-label={words.surveying} />
+      <Progress now={far} max={all} label={words.surveying} />
       <p role="status">
         <span className="num">
           {through} of {all}
