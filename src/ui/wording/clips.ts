@@ -68,6 +68,5 @@ export const words = {
   showAll: 'Show all',
   notOpenHere: 'Choose its folder again to open it: the file itself is not kept.',
   noteOf: (clip: Said) => `Note on ${clip}`,
-  correction: 'Correction',
   correctionSays: 'What was accepted in Match, under Clips',
 } as const;

@@ -97,16 +97,23 @@ const head = (name: string, unit: string) => (
   </>
 );
 
-const CORRECTION: Column<ClipLine> = {
-  id: 'correction',
-  header: words.correction,
-  says: words.correctionSays,
-  cell: ({ clip: { correction } }) =>
-    correction?.accepted ? correctionWords(correction.correction).join(', ') || DASH : DASH,
-  className: 'words clip-correction',
+/** The take of a clip, and the correction that was accepted for it. */
+const TakeCell = ({ line, takes }: { line: ClipLine; takes: readonly TakeFacts[] }) => {
+  const { correction } = line.clip;
+  const does = correction?.accepted ? correctionWords(correction.correction).join(', ') : '';
+  return (
+    <>
+      <TakeOfClip line={line} takes={takes} />
+      {does !== '' && (
+        <small className="clip-correction" title={`${words.correctionSays}: ${does}`}>
+          {does}
+        </small>
+      )}
+    </>
+  );
 };
 
-const columnsFor = (takes: readonly TakeFacts[], hasCorrections: boolean): readonly Column<ClipLine>[] => [
+const columnsFor = (takes: readonly TakeFacts[]): readonly Column<ClipLine>[] => [
   {
     id: 'clip',
     header: words.clip,
@@ -130,7 +137,7 @@ const columnsFor = (takes: readonly TakeFacts[], hasCorrections: boolean): reado
   {
     id: 'take',
     header: words.take,
-    cell: (line) => <TakeOfClip line={line} takes={takes} />,
+    cell: (line) => <TakeCell line={line} takes={takes} />,
     sortBy: ({ take }) => take?.loggedAt,
     className: 'words',
   },
@@ -173,7 +180,6 @@ const columnsFor = (takes: readonly TakeFacts[], hasCorrections: boolean): reado
     cell: ({ clip: { found } }) => (found ? percent(found.clippedAll) : DASH),
     sortBy: ({ clip: { found } }) => (found ? -found.clippedAll : undefined),
   },
-  ...(hasCorrections ? [CORRECTION] : []),
   {
     id: 'tools',
     header: <span className="visually-hidden">{words.marks}</span>,
@@ -191,8 +197,7 @@ export const ClipTable = ({
   takes: readonly TakeFacts[];
   label: string;
 }) => {
-  const hasCorrections = lines.some(({ clip }) => clip.correction?.accepted);
-  const columns = useMemo(() => columnsFor(takes, hasCorrections), [takes, hasCorrections]);
+  const columns = useMemo(() => columnsFor(takes), [takes]);
   const table = useRef<HTMLDivElement>(null);
   /** Presses a button of the line in focus, else of the one under the pointer. */
   const press = (button: string) => {
