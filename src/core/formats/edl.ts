@@ -1,7 +1,7 @@
 import { cdlFault, type Cdl } from '../lut/cdl.ts';
 import type { Triple } from '../maths/matrix.ts';
 import { failure, success, type Result } from '../result.ts';
-import { parseTimecode, printTimecode, type Timecode } from './timecode.ts';
+import { printTimecode, type Timecode } from './timecode.ts';
 
 // Edit decision lists in their common text form (after SMPTE ST 258, from memory): one line an event, comments under
 // it; corrections as the ASC's comments `ASC_SOP` and `ASC_SAT` (ASC CDL 1.2, annex on EDLs, from memory).
@@ -28,7 +28,6 @@ export type Edl = {
 
 /** Events that a number of three digits tells apart. */
 export const MOST_EVENTS = 999;
-const HOUR_ONE = 3600;
 
 /** One line of printable text. */
 const line = (text: string, most: number) => text.replace(/\p{Cc}/gu, ' ').slice(0, most);
@@ -39,6 +38,10 @@ const reelOf = (reel: string) =>
     .slice(0, 8) || 'AX';
 const sop = ({ slope, offset, power }: Cdl) =>
   [slope, offset, power].map((v) => `(${v.map((n) => n.toFixed(6)).join(' ')})`).join('');
+
+/** Frames from midnight to 01:00:00:00; drop frame leaves out 108 numbers of 30 in an hour (SMPTE ST 12-1). */
+const hourOne = (perSecond: number, isDropFrame: boolean): number =>
+  3600 * perSecond - (isDropFrame ? (108 * perSecond) / 30 : 0);
 
 /**
  * Clips one after the other from 01:00:00:00, each whole.
@@ -51,8 +54,7 @@ export const writeEdl = ({ title, perSecond, events }: Edl): string => {
   const isDropFrame = events[0]?.start.isDropFrame ?? false;
   let mode = events[0] ? modeOf(events[0]) : 'NON-DROP FRAME';
   const lines = [`TITLE: ${line(title, 70)}`, `FCM: ${mode}`, ''];
-  const hour = parseTimecode(`01:00:00${isDropFrame ? ';' : ':'}00`, perSecond);
-  let record = hour.ok ? hour.value.frames : HOUR_ONE * perSecond;
+  let record = hourOne(perSecond, isDropFrame);
   events.forEach((event, i) => {
     const { clipName, reel, start, frames, cdl, says = [] } = event;
     if (modeOf(event) !== mode) {

@@ -50,7 +50,7 @@ export const BackPanel = () => {
   const [refused, setRefused] = useState<string>();
   const read = async (file: File) => {
     setRefused(undefined);
-    const [{ readReturned, compareReturned }, { gather }] = await Promise.all([
+    const [{ readReturned, compareReturned }, { clipsOf }] = await Promise.all([
       import('./back/returned.ts'),
       import('./bundle/gather.ts'),
     ]);
@@ -59,7 +59,7 @@ export const BackPanel = () => {
       setRefused(words.refused(file.name, returned.where, returned.reason));
       return;
     }
-    const of = await gather(database, records, shoot);
+    const of = await clipsOf(database, records, shoot);
     setFound({ ...compareReturned(of, returned.value), file: file.name });
   };
   return (

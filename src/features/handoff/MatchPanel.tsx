@@ -12,7 +12,7 @@ import { download, slug } from '#ui/download.ts';
 import { printKelvin } from '#ui/format.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/handoff.ts';
-import { acceptedCdl } from './bundle/clipFacts.ts';
+import { bundledClips } from './bundle/clipFacts.ts';
 
 /** What the camera at hand needs in post to cut with the hero camera. */
 const CameraMatch = () => {
@@ -38,10 +38,9 @@ const ClipCorrections = () => {
   const { clips } = useClips();
   const records = useRecords();
   const accepted = clips.filter(({ correction }) => correction?.accepted);
+  // Under the names of the bundle: two cards may have a clip of one name.
   const cdls = () =>
-    accepted.flatMap(
-      (clip) => acceptedCdl(clip, clip.file.name.replace(/\.[^.]+$/, ''), records).correction?.named ?? [],
-    );
+    bundledClips({ records, clips, takes: [] }).flatMap(({ correction }) => correction?.named ?? []);
   return (
     <div className="exports">
       <Button

@@ -16,3 +16,11 @@ export const rowsCsv = <T>(columns: readonly CsvColumn<T>[], rows: readonly T[])
     { fields: columns.map(({ name }) => name), data: rows.map((row) => columns.map(({ of }) => of(row))) },
     { newline: '\r\n', escapeFormulae: FORMULA },
   )}\r\n`;
+
+/** A number with so many decimals at most; nothing where there is none. */
+export const decimals = (value: number | undefined, digits: number): number | '' =>
+  value === undefined ? '' : Number(value.toFixed(digits));
+
+/** A share, 0..1, in %; nothing where there is none. */
+export const percent = (share: number | undefined): number | '' =>
+  share === undefined ? '' : decimals(100 * share, 3);

@@ -2,11 +2,7 @@ import { printShutter } from '#core/exposure/shutter.ts';
 import { doubtAt } from '#core/profile/index.ts';
 import { SCALES } from '#core/signal/scale.ts';
 import type { TakeRecord } from '../records/take.ts';
-import { rowsCsv, type CsvColumn } from './rowsCsv.ts';
-
-const decimals = (value: number | undefined, digits: number) =>
-  value === undefined ? '' : Number(value.toFixed(digits));
-const percent = (share: number | undefined) => (share === undefined ? '' : Number((100 * share).toFixed(3)));
+import { decimals, percent, rowsCsv, type CsvColumn } from './rowsCsv.ts';
 
 /** Columns of the log, with their units in the heading. A further one is a row. */
 const COLUMNS: readonly CsvColumn<TakeRecord>[] = [

@@ -5,8 +5,8 @@ import { NEUTRAL_CDL, type Cdl } from '#core/lut/cdl.ts';
 import { cdlChange, type CdlChange } from '#core/match/cdlChange.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { toThird } from '#core/units.ts';
-import { bundledClips, type BundledClip } from '../bundle/clipFacts.ts';
-import type { BundleOf } from '../bundle/parts.ts';
+import { bundledClips, profileOfClip, type BundledClip } from '../bundle/clipFacts.ts';
+import type { ClipsOf } from '../bundle/parts.ts';
 
 /** A correction as it came back, by the name of its clip. */
 type Returned = { readonly name: string; readonly cdl: Cdl };
@@ -60,14 +60,14 @@ export const readReturned = (name: string, text: string): Result<readonly Return
 };
 
 /** What came back against what was handed over, by set-up and camera. */
-export const compareReturned = (of: BundleOf, returned: readonly Returned[]): Comparison => {
+export const compareReturned = (of: ClipsOf, returned: readonly Returned[]): Comparison => {
   const clips = bundledClips(of);
   const unknown: string[] = [];
   const changes = returned.flatMap(({ name, cdl }) => {
     const own = clips.filter(isCalled(name));
     const [clip] = own;
     const camera = clip && of.records.cameras.get(clip.clip.cameraId);
-    const profile = of.records.profiles.get(clip?.clip.found?.profileId ?? camera?.profileIds[0] ?? '');
+    const profile = clip && profileOfClip(of.records, clip.clip);
     // Two cards with a clip of that name: it cannot be told which is meant.
     if (own.length !== 1 || !camera || !profile) {
       unknown.push(name);

@@ -3,10 +3,11 @@ import { correctionCdl, type CorrectionCdl } from '#core/match/asCdl.ts';
 import type { NamedCdl } from '#core/formats/cdl.ts';
 import { safeName, uniqueNames } from '#core/formats/safeName.ts';
 import type { BookRecords } from '#store/book.ts';
+import type { ProfileRecord } from '#store/records/profile.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { words } from '#ui/wording/bundle.ts';
-import type { BundleOf } from './parts.ts';
+import type { ClipsOf } from './parts.ts';
 
 /** A clip as a bundle knows it. */
 export type BundledClip = {
@@ -23,8 +24,14 @@ export type BundledClip = {
   readonly problem?: string;
 };
 
+/** The profile that a clip was read by, else the first of its camera. */
+export const profileOfClip = (
+  { cameras, profiles }: Pick<BookRecords, 'cameras' | 'profiles'>,
+  { found, cameraId }: ClipRecord,
+): ProfileRecord | undefined => profiles.get(found?.profileId ?? cameras.get(cameraId)?.profileIds[0] ?? '');
+
 /** The correction that was accepted for a clip, under a name; nothing where none was, a sentence where it is lost. */
-export const acceptedCdl = (
+const acceptedCdl = (
   clip: ClipRecord,
   name: string,
   { cameras, profiles }: Pick<BookRecords, 'cameras' | 'profiles'>,
@@ -32,7 +39,7 @@ export const acceptedCdl = (
   const { correction } = clip;
   if (!correction?.accepted) return {};
   const camera = cameras.get(clip.cameraId);
-  const profile = profiles.get(clip.found?.profileId ?? camera?.profileIds[0] ?? '');
+  const profile = profileOfClip({ cameras, profiles }, clip);
   if (!camera || !profile) return { problem: words.correctionLost(clip.file.name) };
   const found = correctionCdl(correction.correction, profile.data, 'code', camera.coding);
   const says = words.carries(found.worstCodes.toFixed(1), camera.coding.bitDepth);
@@ -42,7 +49,7 @@ export const acceptedCdl = (
 };
 
 /** The clips of a shoot in their order, each with its take and its correction. */
-export const bundledClips = (of: BundleOf): readonly BundledClip[] => {
+export const bundledClips = (of: ClipsOf): readonly BundledClip[] => {
   const unique = uniqueNames();
   const takes = new Map(of.takes.map((take) => [take.id, take]));
   return of.clips

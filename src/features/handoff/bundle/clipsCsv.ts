@@ -1,11 +1,8 @@
-import { rowsCsv, type CsvColumn } from '#store/exports/rowsCsv.ts';
+import { decimals, percent, rowsCsv, type CsvColumn } from '#store/exports/rowsCsv.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { startOf, type BundledClip } from './clipFacts.ts';
 import { printTimecode } from '#core/formats/timecode.ts';
 
-const decimals = (value: number | undefined, digits: number) =>
-  value === undefined ? '' : Number(value.toFixed(digits));
-const percent = (share: number | undefined) => (share === undefined ? '' : Number((100 * share).toFixed(3)));
 const triple = (values: readonly number[] | undefined) => values?.map((v) => v.toFixed(6)).join(' ') ?? '';
 
 /** Columns of the clips, with their units in the heading. A further one is a row. */

@@ -5,7 +5,7 @@ import type { Database } from '#store/database.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import { takesOfShoot } from '#store/takes.ts';
 import type { ArchiveFile } from '#workers/archive/protocol.ts';
-import type { BundleOf } from './parts.ts';
+import type { BundleOf, ClipsOf } from './parts.ts';
 
 type ShootDocument = { readonly tables: object };
 
@@ -14,6 +14,17 @@ const withTexts = (document: ShootDocument, files: readonly ArchiveFile[]) => ({
   ...document,
   tables: { ...document.tables, lutTexts: rowsOfFiles(files).lutTexts },
 });
+
+/** Takes, oldest first, and clips of a shoot as they are stored. */
+export const clipsOf = async (
+  database: Database,
+  records: BookRecords,
+  shoot: ShootRecord,
+): Promise<ClipsOf> => {
+  const { takes } = await takesOfShoot(database, shoot.id);
+  const { clips } = await clipsOfShoot(database, shoot.id);
+  return { records, takes: takes.toReversed(), clips };
+};
 
 /**
  * What a bundle is made from, as it is stored. Its date is that of its newest take or clip, so that it can be made
@@ -24,18 +35,13 @@ export const gather = async (
   records: BookRecords,
   shoot: ShootRecord,
 ): Promise<BundleOf> => {
-  const { takes: newest } = await takesOfShoot(database, shoot.id);
-  const { clips } = await clipsOfShoot(database, shoot.id);
-  const times = [...newest.map(({ loggedAt }) => loggedAt), ...clips.map(({ file }) => file.writtenAt)].map(
-    (time) => Date.parse(time),
-  );
+  const of = await clipsOf(database, records, shoot);
+  const times = [
+    ...of.takes.map(({ loggedAt }) => loggedAt),
+    ...of.clips.map(({ file }) => file.writtenAt),
+  ].map((time) => Date.parse(time));
   const now = new Date(times.reduce((latest, time) => Math.max(latest, time), 0));
   const { document, files } = await backupOf(database, records, { now, shootId: shoot.id });
-  return {
-    records,
-    shoot,
-    takes: newest.toReversed(),
-    clips,
-    shootJson: `${JSON.stringify(withTexts(document as ShootDocument, files), null, 1)}\n`,
-  };
+  const shootJson = `${JSON.stringify(withTexts(document as ShootDocument, files), null, 1)}\n`;
+  return { ...of, shoot, shootJson };
 };

@@ -8,12 +8,16 @@ import type { LutRecord } from '#store/records/lut.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 
-/** What a bundle is made from: the records of one shoot. */
-export type BundleOf = {
+/** What the clips of a shoot are told by. */
+export type ClipsOf = {
   readonly records: BookRecords;
-  readonly shoot: ShootRecord;
   readonly takes: readonly TakeRecord[];
   readonly clips: readonly ClipRecord[];
+};
+
+/** What a bundle is made from: the records of one shoot. */
+export type BundleOf = ClipsOf & {
+  readonly shoot: ShootRecord;
   /** The shoot as Candelum reads it back. */
   readonly shootJson: string;
 };

@@ -1,9 +1,9 @@
 'use client';
 
-import { dequal } from 'dequal';
 import { kitOfShoot } from '#store/kitOfShoot.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { TakeRecord } from '#store/records/take.ts';
+import { profileOfTake } from '#store/profileOfTake.ts';
 import { resolveSelection, type Selection } from '#store/selection.ts';
 import { startSurvey } from '#workers/survey/client.ts';
 import { cardNumbersOf, dialledLight } from '../benchModel.ts';
@@ -59,11 +59,7 @@ const cardFor = (
   });
   if (selection?.camera.id !== cameraId) return undefined;
   // A profile of the kit that reads as the take's did; a take of one that is gone is read by what it kept.
-  const same =
-    take &&
-    [...kit.profiles.values()].find(
-      ({ name, data }) => name === take.card.profileName && dequal(data, take.card.profile),
-    );
+  const same = take && profileOfTake(kit, take);
   const shot = take ? asShot(selection, take, same) : selection;
   const { profileIds } = shot.camera;
   return {

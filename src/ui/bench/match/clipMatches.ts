@@ -1,5 +1,4 @@
 import { median } from 'd3-array';
-import { dequal } from 'dequal';
 import { clipLightIn, type ClipLight, type ClipMatch } from '#core/match/clipCorrection.ts';
 import { operationOf, type Correction } from '#core/correction/operations.ts';
 import { deltaE2000 } from '#core/colour/lab.ts';
@@ -9,6 +8,7 @@ import { matchVerdict, worstSeen, type MatchLimits, type MatchVerdict } from '#c
 import { compileProfile } from '#core/profile/index.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { ClipCorrection, ClipRecord } from '#store/records/clip.ts';
+import { profileOfTake } from '#store/profileOfTake.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { SubjectRecord } from '#store/records/subject.ts';
 import type { TakeRecord } from '#store/records/take.ts';
@@ -54,10 +54,13 @@ const heroOfTake = (
 ): ClipLine | undefined => lines.find((line) => line.take?.id === take.id) ?? lineOfHeroTake(take, subjects);
 
 /** The profile that a take was shot with: of the kit where it still stands there. */
-const asShot = ({ card }: TakeRecord, records: BookRecords, { profile }: Selection): ProfileRecord =>
-  [...records.profiles.values()].find(
-    ({ name, data }) => name === card.profileName && dequal(data, card.profile),
-  ) ?? { ...profile, id: 'as-shot', name: card.profileName, data: card.profile };
+const asShot = (take: TakeRecord, records: BookRecords, { profile }: Selection): ProfileRecord =>
+  profileOfTake(records, take) ?? {
+    ...profile,
+    id: 'as-shot',
+    name: take.card.profileName,
+    data: take.card.profile,
+  };
 
 /** Solved from marks that both have, else from how both pictures spread. */
 const canSolve = (clip: ClipLight, hero: ClipLight): boolean =>
