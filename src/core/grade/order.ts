@@ -6,12 +6,12 @@ import { temperatureOf, whiteXy } from '../colour/temperature.ts';
 import type { Planes } from '../frame/frame.ts';
 import { atOnce, type InParts } from '../inParts.ts';
 import { labOfSignal } from '../lut/loss.ts';
-import { outputOf, type OutputId } from '../lut/outputs.ts';
+import { outputOf } from '../lut/outputs.ts';
 import { compileRecipe, type LutRecipe } from '../lut/recipe.ts';
 import { compileProfile } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
 import { signalsByCode, type Coding } from '../signal/scale.ts';
-import { TRANSFERS, type TransferFunction } from '../transfer/index.ts';
+import { PICTURE_LIGHT } from './pictureLight.ts';
 
 /** What is put right: light in stops, and the balance in mired, warmer +. */
 export type GradeCorrection = { readonly stops: number; readonly mired: number };
@@ -30,14 +30,6 @@ export const balanceMatrix = (spec: GamutSpec, mired: number): Matrix3 => {
   const { kelvin, duv } = temperatureOf(gamut.white);
   const warmer = whiteXy({ kelvin: 1e6 / (1e6 / kelvin + mired), duv });
   return multiply(invert(toXyz), multiply(adaptation(gamut.white, warmer), toXyz));
-};
-
-/** Signal of each output to what a gain on its picture works on, and back. A further one is a row. */
-const PICTURE_LIGHT: { readonly [id in OutputId]: TransferFunction } = {
-  bt1886: TRANSFERS.bt1886,
-  srgb: TRANSFERS.srgb,
-  hlg: TRANSFERS.hlg,
-  pq: TRANSFERS.pq,
 };
 
 const clamp01 = (v: number) => Math.min(1, Math.max(0, v));
@@ -97,6 +89,13 @@ const PART_PIXELS = 1000;
 const TOP = 1 - 0.5 / 1023;
 const THIRD = 1 / 3;
 
+/** Two ways to one picture, and what it is a picture of. */
+export type TwoWays = {
+  readonly before: (signal: Triple) => Triple;
+  readonly after: (signal: Triple) => Triple;
+  readonly recipe: LutRecipe;
+};
+
 const apartTo = (run: (signal: Triple) => Triple, recipe: LutRecipe): number => {
   const { signalAt, clipStops } = compileProfile(recipe.profile);
   const displaySignal = (stops: number) => {
@@ -108,15 +107,14 @@ const apartTo = (run: (signal: Triple) => Triple, recipe: LutRecipe): number => 
   return stops;
 };
 
-/** `orderLoss`, a thousand pixels at a time. */
-export function* orderLossInParts(
+/** What one way leaves of a frame against the other, a thousand pixels at a time; on pixels spread evenly. */
+export function* lossOfWaysInParts(
   { r, g, b }: Planes,
   coding: Coding,
-  recipe: LutRecipe,
-  correction: GradeCorrection,
+  { recipe, ...ways }: TwoWays,
 ): InParts<OrderLoss> {
   const every = Math.max(1, Math.ceil(r.length / MOST_PIXELS));
-  const runs = ORDERS.map((order) => corrected(recipe, correction, order));
+  const runs = ORDERS.map((order) => ways[order]);
   const { luma, grey } = outputOf(recipe.output);
   const { kr, kg, kb } = LUMA[luma];
   const lab = labOfSignal(recipe.output);
@@ -148,6 +146,19 @@ export function* orderLossInParts(
   }));
   return { before, after, mean: sum / pixels, worst, pixels };
 }
+
+/** `orderLoss`, a thousand pixels at a time. */
+export const orderLossInParts = (
+  planes: Planes,
+  coding: Coding,
+  recipe: LutRecipe,
+  correction: GradeCorrection,
+): InParts<OrderLoss> =>
+  lossOfWaysInParts(planes, coding, {
+    before: corrected(recipe, correction, 'before'),
+    after: corrected(recipe, correction, 'after'),
+    recipe,
+  });
 
 /**
  * What is lost on a frame when the correction comes after the conversion instead of before; measured on

@@ -28,6 +28,8 @@ import { BackPanel } from './BackPanel.tsx';
 import { BundlePanel } from './BundlePanel.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PocketCard } from './PocketCard.tsx';
+import { later } from '#ui/later.tsx';
+import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { words } from '#ui/wording/handoff.ts';
 
 /** What the grade turns a take by: back from where its card was found, or from where it was planned. */
@@ -169,8 +171,8 @@ const PocketPanel = () => {
   );
 };
 
-/** Hand-off: what post needs, and the card on paper. */
-export const HandoffView = () => (
+/** Files for post, and the card on paper. */
+const FilesView = () => (
   <div className="handoff">
     <div className="handoff-files">
       <BundlePanel />
@@ -182,3 +184,14 @@ export const HandoffView = () => (
     <PocketPanel />
   </div>
 );
+
+const GradeView = later(() => import('./grade/GradeView.tsx').then((part) => part.GradeView));
+
+/** Halves of the hand-off. A further one is a row. */
+const PARTS = {
+  files: { name: words.files, View: FilesView },
+  grade: { name: words.trialGrade, View: GradeView },
+} as const;
+
+/** Hand-off: what post needs, and the trial grade. */
+export const HandoffView = () => <ScreenParts of="the hand-off" parts={PARTS} first="files" />;

@@ -9,7 +9,7 @@ import type { CameraRecord } from '#store/records/camera.ts';
 import { planId } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { Selection } from '#store/selection.ts';
-import { sensorOf } from './planModel.ts';
+import { sensorOf } from '#ui/bench/sensorOf.ts';
 
 /** Recording size taken for bits a pixel, until a camera says its own. */
 export const PIXELS = { width: 3840, height: 2160 };

@@ -22,20 +22,16 @@ import { inUnit, surveyOf, type Survey } from '#core/exposure/survey.ts';
 import type { Result } from '#core/result.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
-import { sensorFromFloor, type SensorModel } from '#core/noise/sensorNoise.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import { isoCeiling, shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
+import { sensorOf } from '#ui/bench/sensorOf.ts';
 import { words } from '#ui/wording/plan.ts';
 
 export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
   surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
-
-/** The sensor as measured, or as its usable floor tells. */
-export const sensorOf = ({ noise, floorStops }: CameraRecord): SensorModel =>
-  noise ?? sensorFromFloor(Math.min(-0.5, floorStops));
 
 const schoolInputOf = (
   { camera, subjects, setup }: Selection,

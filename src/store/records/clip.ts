@@ -116,6 +116,8 @@ export const clipSchema = z.object({
       accepted: z.boolean(),
     }),
   ),
+  /** What moves in the trial grade of its set-up for this clip alone: stops, and mired warmer +. */
+  trim: z.optional(z.object({ stops: between(-6, 6), mired: between(-400, 400) })),
   /** It differs from its hero by intention: never asked about. */
   onPurpose: z.optional(z.boolean()),
   circled: z.boolean(),

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { between, idSchema, natural, positive, positiveTo, stopsSchema, whole } from './common.ts';
+import { gradeSchema } from './grade.ts';
 import { lutBuildSchema } from './lut.ts';
 
 export const shutterSchema = z.discriminatedUnion('kind', [
@@ -27,6 +28,8 @@ export const planSchema = z.object({
   monitorLuts: z.optional(z.record(idSchema, idSchema)),
   /** The LUT that is being built here; without one the plain one. */
   lutBuild: z.optional(lutBuildSchema),
+  /** The trial grade; without one it is proposed from the picture. */
+  grade: z.optional(gradeSchema),
 });
 export type PlanRecord = z.infer<typeof planSchema>;
 

@@ -3,11 +3,11 @@ import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { MeterMode } from '#core/sensor/meter.ts';
-import { sensorFromFloor } from '#core/noise/sensorNoise.ts';
 import { specOf } from '#core/sensor/spec.ts';
 import type { BookRecords } from '#store/book.ts';
 import { isoCeiling, type CameraRecord } from '#store/records/camera.ts';
 import type { Selection } from '#store/selection.ts';
+import { sensorOf } from '../bench/sensorOf.ts';
 
 /** What is turned on the simulated camera itself; what is not turned stands as the card says. */
 export type Knobs = {
@@ -56,11 +56,7 @@ const fullStopsOf = (camera: CameraRecord, records: BookRecords): number =>
   Math.max(...camera.profileIds.flatMap((id) => records.profiles.get(id)?.data.clipStops ?? []), 3);
 
 export const bodyOf = (camera: CameraRecord, records: BookRecords): CameraBody => ({
-  sensor: specOf(
-    camera.noise ?? sensorFromFloor(Math.min(-0.5, camera.floorStops)),
-    camera,
-    fullStopsOf(camera, records),
-  ),
+  sensor: specOf(sensorOf(camera), camera, fullStopsOf(camera, records)),
   lean: camera.lean && { mired: camera.lean.mired, tint: camera.lean.tint },
 });
 

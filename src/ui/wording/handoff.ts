@@ -2,6 +2,8 @@ import type { Said } from './said.ts';
 
 /** Labels and headings of the step Hand-off. */
 export const words = {
+  files: 'Files',
+  trialGrade: 'Trial grade',
   take: 'Take',
   camera: 'Camera',
   planned: 'Planned',

@@ -28,6 +28,8 @@ import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { createShelf, type Run } from '../luts/shelf.ts';
 import { infoOf, looseBench, type Held, type Holder } from './holder.ts';
+import { gradeHandlers } from './grade.ts';
+import { quickRuns } from './quickRuns.ts';
 import { createPeaks } from './peaks.ts';
 import type {
   CodeReadout,
@@ -47,7 +49,18 @@ const MOST_CODES = 4096;
 
 type LookJobs = Pick<
   JudgeJobs,
-  'keep' | 'order' | 'measure' | 'capture' | 'picture' | 'scope' | 'codes' | 'hold' | 'reference'
+  | 'keep'
+  | 'order'
+  | 'gradeStart'
+  | 'gradeRead'
+  | 'gradePick'
+  | 'measure'
+  | 'capture'
+  | 'picture'
+  | 'scope'
+  | 'codes'
+  | 'hold'
+  | 'reference'
 >;
 
 let lastMonitoring: { readonly key: string; readonly monitoring: CompiledMonitoring } | undefined;
@@ -154,13 +167,17 @@ export const lookHandlers = (
   let reference: { readonly frame: Frame; readonly hero: number } | undefined;
   let heroes = 0;
   const shelf = createShelf();
+  /** A grade is many steps a pixel: it is worked out on a lattice, which the picture and its scopes share. */
+  const runOf = (spec: LutSpec): Run =>
+    spec.kind === 'grade' ? quick(spec, holder.current().frame, shelf.run) : shelf.run(spec);
+  const quick = quickRuns();
   /** Transforms of LUTs, the newest last, kept while they are looked at: two pictures may stand beside each other. */
   const made = new Map<string, CompiledMonitoring>();
 
   const throughLut = (through: Through | undefined): CompiledMonitoring | undefined => {
     if (!through) return undefined;
     const key = JSON.stringify(through);
-    const known = made.get(key) ?? monitoringOf(through, shelf.run(through.spec));
+    const known = made.get(key) ?? monitoringOf(through, runOf(through.spec));
     made.delete(key);
     made.set(key, known);
     if (made.size > MOST_LUTS) made.delete([...made.keys()][0]);
@@ -173,7 +190,7 @@ export const lookHandlers = (
     return looseBench(
       kernels,
       held.opened,
-      throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, shelf.run(spec)),
+      throughRun(thinned(kernels.thin, held.frame, held.luma, every, held.room).frame, runOf(spec)),
     );
   };
 
@@ -234,10 +251,14 @@ export const lookHandlers = (
 
     keep: async ({ id, text }) => {
       const file = shelf.keep(id, text);
-      if (file.ok) made.clear();
+      if (file.ok) {
+        made.clear();
+        quick.clear();
+      }
       return { output: file.ok ? success(undefined) : file };
     },
 
+    ...gradeHandlers(holder, shelf),
     order: async ({ recipe, correction }, { step }) => {
       const { frame } = holder.current();
       const pause = () => step('Doing it both ways', 0.1);

@@ -24,6 +24,7 @@ import type { GradeCorrection, OrderLoss } from '#core/grade/order.ts';
 import type { LutRecipe } from '#core/lut/recipe.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import type { LutSpec } from '../luts/lutSpec.ts';
+import type { GradeJobs } from './gradeProtocol.ts';
 
 /** How a frame is coded, and how that was found out. */
 export type FrameCoding = Coding & {
@@ -220,7 +221,7 @@ export type CodeReadout = {
 /** Marks found again, and the ids of those that were not. */
 type Refound = { readonly found: readonly Patch[]; readonly lost: readonly string[] };
 
-export type JudgeJobs = {
+export type JudgeJobs = GradeJobs & {
   scene: { input: SceneInput; output: Result<SceneTruth> };
   /** A scene out of a survey's readings. */
   lightOfSpots: { input: LightOfSpots; output: Result<SceneTruth> };

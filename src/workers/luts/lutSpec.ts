@@ -1,4 +1,5 @@
 // A LUT as a page asks for it. Types only.
+import type { Grade } from '#core/grade/rows/types.ts';
 import type { GradeCorrection, Order } from '#core/grade/order.ts';
 import type { ChainStep } from '#core/lut/chain.ts';
 import type { CubeScale } from '#core/lut/cubeScale.ts';
@@ -39,4 +40,12 @@ export type LutSpec =
       readonly recipe: LutRecipe;
       readonly correction: GradeCorrection;
       readonly order: Order;
+    }
+  | {
+      readonly kind: 'grade';
+      readonly grade: Grade;
+      /** What its look rows go through, by the id of the LUT. */
+      readonly looks?: { readonly [id: string]: LutSpec };
+      /** Shows how much a row takes of each colour instead of the picture: white is all of it. */
+      readonly matte?: string;
     };

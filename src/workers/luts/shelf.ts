@@ -1,5 +1,6 @@
 import type { Triple } from '#core/maths/matrix.ts';
 import { openLut, type LutFile } from '#core/formats/openLut.ts';
+import { compileGrade, type Looks } from '#core/grade/compileGrade.ts';
 import { corrected } from '#core/grade/order.ts';
 import { bake } from '#core/lut/bake.ts';
 import { blended, compileChain } from '#core/lut/chain.ts';
@@ -56,10 +57,27 @@ export const createShelf = () => {
     },
     reduced: ({ of, points, interpolation }) => compileNodes(bake(run(of), points), interpolation),
     corrected: ({ recipe, correction, order }) => corrected(recipe, correction, order),
+    grade: ({ grade, looks = {}, matte }) => {
+      const compiled = compileGrade(grade, looksOf(looks));
+      if (matte === undefined) return compiled.run;
+      const weight = compiled.matte(matte);
+      return (signal) => {
+        const w = weight(signal);
+        return [w, w, w];
+      };
+    },
   };
 
   /** @throws RangeError when a spec names a file that is not here, or one that cannot be turned round. */
   const run = (spec: LutSpec): Run => (RUNS[spec.kind] as (w: LutSpec) => Run)(spec);
+
+  /** Looks by their LUT; one whose file is not here is left out. */
+  const looksOf =
+    (specs: { readonly [id: string]: LutSpec }): Looks =>
+    (id) => {
+      const spec = Object.hasOwn(specs, id) ? specs[id] : undefined;
+      return spec && run(spec);
+    };
 
   return {
     /** Opens a file and keeps it; one that does not open leaves what was there. */
@@ -69,6 +87,7 @@ export const createShelf = () => {
       return file.ok ? success(file.value) : file;
     },
     keptNodes,
+    looksOf,
     run,
   };
 };

@@ -19,7 +19,7 @@ import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
-import { LutPicture } from '../parts/LutPicture.tsx';
+import { LutPicture } from '#ui/luts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { throughOf, useSource } from '../useSources.ts';

@@ -11,7 +11,7 @@ import { matchOf } from '../lutModel.ts';
 import { outsideWords } from '#ui/bench/match/outsideWords.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
-import { Slider } from '../parts/Slider.tsx';
+import { Slider } from '#ui/parts/Slider.tsx';
 import { toneFields, whiteOut, withTone } from './toneFields.ts';
 import { useBuild } from './useBuild.ts';
 import { words } from '#ui/wording/lutsBuild.ts';

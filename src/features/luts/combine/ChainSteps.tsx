@@ -5,7 +5,7 @@ import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import type { LutWork } from '#ui/bench/session/lutWork.ts';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { Slider } from '../parts/Slider.tsx';
+import { Slider } from '#ui/parts/Slider.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
 import { words } from '#ui/wording/lutsCombine.ts';
 

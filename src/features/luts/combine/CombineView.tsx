@@ -14,7 +14,7 @@ import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
-import { LutPicture } from '../parts/LutPicture.tsx';
+import { LutPicture } from '#ui/luts/LutPicture.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import type { LutSource } from '#ui/luts/lutSource.ts';
 import type { BakedFile } from '#ui/luts/useLutFile.ts';

@@ -13,7 +13,7 @@ import { GreyChart } from '../parts/GreyChart.tsx';
 import { furthest, greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
 import { lossWord } from '#ui/luts/lossModel.ts';
-import { LutPicture } from '../parts/LutPicture.tsx';
+import { LutPicture } from '#ui/luts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
 import { useAnswer, type Answer } from '#ui/bench/useAnswer.ts';
 import { throughOf, useNeutral, useSource } from '../useSources.ts';

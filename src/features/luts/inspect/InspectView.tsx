@@ -10,7 +10,7 @@ import { GreyChart } from '../parts/GreyChart.tsx';
 import { greyPoints } from '../parts/greyChartModel.ts';
 import { Landings } from '../parts/Landings.tsx';
 import { useLaid } from '../parts/useLaid.ts';
-import { LutPicture } from '../parts/LutPicture.tsx';
+import { LutPicture } from '#ui/luts/LutPicture.tsx';
 import { SourceSelect } from '../parts/SourceSelect.tsx';
 import { ZebrasBehind } from '../parts/ZebrasBehind.tsx';
 import { throughOf, useNeutral, useSource } from '../useSources.ts';

@@ -10,10 +10,10 @@ import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { LutPicture } from '../parts/LutPicture.tsx';
-import { Slider } from '../parts/Slider.tsx';
+import { LutPicture } from '#ui/luts/LutPicture.tsx';
+import { Slider } from '#ui/parts/Slider.tsx';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
-import { OutputScope } from './OutputScope.tsx';
+import { OutputScope } from '#ui/luts/OutputScope.tsx';
 import { words } from '#ui/wording/lutsOrder.ts';
 
 const NAMES: { readonly [K in Order]: string } = {

@@ -17,7 +17,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/lutsSet.ts';
-import { LutPicture } from '../parts/LutPicture.tsx';
+import { LutPicture } from '#ui/luts/LutPicture.tsx';
 import { cssOf, markNotes, markSource, marksOf, percentOf, rangeOf, SHOW_IDS, SHOWS } from './setModel.ts';
 
 type Row = MarkBand & { readonly losses: readonly (string | undefined)[] };

@@ -14,5 +14,8 @@ export const createLook = (judge: Client<JudgeJobs>) => {
     codes: ask('codes'),
     reference: ask('reference'),
     order: ask('order'),
+    gradeStart: ask('gradeStart'),
+    gradeRead: ask('gradeRead'),
+    gradePick: ask('gradePick'),
   };
 };

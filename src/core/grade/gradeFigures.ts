@@ -1,0 +1,58 @@
+import { outputOf } from '../lut/outputs.ts';
+import type { Triple } from '../maths/matrix.ts';
+import { LUMA } from '../signal/luma.ts';
+import { compileGrade, type Looks } from './compileGrade.ts';
+import { quantile } from './start/reading.ts';
+import { SKIN_LINE, uvHue } from './start/skin.ts';
+import type { StartPatch } from './start/types.ts';
+import type { Grade } from './rows/types.ts';
+
+/** What the scopes show of a graded picture, in few numbers. */
+export type GradeFigures = {
+  /** Luma under which half a hundredth of the picture lies, its middle, and over which half a hundredth lies; 0..1. */
+  readonly black: number;
+  readonly middle: number;
+  readonly white: number;
+  /** Mean distance of a colour from neutral, 0..1 of B' - Y' and R' - Y'. */
+  readonly colour: number;
+  /** Of the first marked face: luma 0..1, and degrees from the skin line, + left of it. */
+  readonly face?: { readonly level: number; readonly fromLine: number };
+};
+
+const [DARK, LIGHT] = [0.005, 0.995];
+
+export const figuresOf = (
+  grade: Grade,
+  sample: readonly Triple[],
+  patches: readonly StartPatch[],
+  looks?: Looks,
+): GradeFigures => {
+  const { run } = compileGrade(grade, looks);
+  const weights = LUMA[outputOf(grade.recipe.output).luma];
+  const lumaOf = ([r, g, b]: Triple) => weights.kr * r + weights.kg * g + weights.kb * b;
+  const shown = sample.map(run);
+  const lumas = shown.map(lumaOf);
+  const apart = shown.reduce((sum, rgb, i) => sum + Math.hypot(rgb[2] - lumas[i], rgb[0] - lumas[i]), 0);
+  const face = patches.find(
+    ({ kind, isClipped, signals }) => kind === 'skin' && !isClipped && signals.length > 0,
+  );
+  const skin = face?.signals.map(run);
+  return {
+    black: quantile(lumas, DARK),
+    middle: quantile(lumas, 0.5),
+    white: quantile(lumas, LIGHT),
+    colour: apart / Math.max(1, shown.length),
+    ...(skin
+      ? {
+          face: {
+            level: quantile(skin.map(lumaOf), 0.5),
+            fromLine:
+              quantile(
+                skin.map((rgb) => uvHue(rgb, weights)),
+                0.5,
+              ) - SKIN_LINE,
+          },
+        }
+      : {}),
+  };
+};

@@ -1,0 +1,88 @@
+import { GRADE_KINDS, type GradeKindId } from '../rows/rowKinds.ts';
+import { startBalance } from './balance.ts';
+import { startContrast } from './contrast.ts';
+import { startExposure } from './exposure.ts';
+import { startPoints } from './points.ts';
+import { startDenoise, startGrain, startMatch, startSaturation, startSharpen } from './rest.ts';
+import { startSheen, startSkin } from './skin.ts';
+import { startChannels, startRed } from './water.ts';
+import type { GradeSchools } from './schools.ts';
+import type { Proposal, Proposer, StartInput } from './types.ts';
+
+/** What proposes each kind of row. Kinds without one are added by hand. A further one is a row. */
+const PROPOSERS: { readonly [K in GradeKindId]?: Proposer } = {
+  match: startMatch,
+  exposure: startExposure,
+  balance: startBalance,
+  points: startPoints,
+  contrast: startContrast,
+  channels: startChannels,
+  red: startRed,
+  skin: startSkin,
+  sheen: startSheen,
+  saturation: startSaturation,
+  sharpen: startSharpen,
+  grain: startGrain,
+};
+
+/** The order of each school. */
+const ORDERS: { readonly [O in GradeSchools['order']]: readonly GradeKindId[] } = {
+  exposure: [
+    'match',
+    'exposure',
+    'balance',
+    'points',
+    'contrast',
+    'channels',
+    'red',
+    'skin',
+    'sheen',
+    'saturation',
+    'sharpen',
+    'grain',
+  ],
+  shadows: [
+    'match',
+    'points',
+    'exposure',
+    'balance',
+    'contrast',
+    'channels',
+    'red',
+    'skin',
+    'sheen',
+    'saturation',
+    'sharpen',
+    'grain',
+  ],
+};
+
+/** Under water contrast comes before the balance of a card: far from the lens a card is not what the water did. */
+const UNDER_WATER: readonly GradeKindId[] = [
+  'match',
+  'exposure',
+  'points',
+  'contrast',
+  'channels',
+  'red',
+  'skin',
+  'sheen',
+  'saturation',
+  'sharpen',
+  'grain',
+];
+
+/**
+ * The first honest correction, proposed row by row from what is measured and planned: each row is read behind those
+ * before it. Values are never guessed from the colour of the whole picture, but under water, where they say so.
+ */
+export const startGrade = (input: StartInput): readonly Proposal[] => {
+  const proposals: Proposal[] = [];
+  const order = input.isUnderWater ? UNDER_WATER : ORDERS[input.schools.order];
+  for (const kind of order) {
+    const proposal = PROPOSERS[kind]?.(input, proposals);
+    if (proposal) proposals.push({ ...proposal, kind, side: GRADE_KINDS[kind].side });
+  }
+  const denoise = startDenoise(input, proposals);
+  return denoise ? [{ ...denoise, kind: 'denoise', side: 'before' }, ...proposals] : proposals;
+};

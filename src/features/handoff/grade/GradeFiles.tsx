@@ -1,0 +1,55 @@
+'use client';
+
+import { Download } from 'lucide-react';
+import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
+import { writeCc } from '#core/formats/cdl.ts';
+import { gradeCdl } from '#core/grade/gradeCdl.ts';
+import { kindOf } from '#core/grade/rows/rowKinds.ts';
+import type { GradeRow } from '#core/grade/rows/types.ts';
+import { rowSays } from '#ui/bench/grade/gradePrint.ts';
+import { useSelection } from '#ui/bench/hooks.ts';
+import { download, slug } from '#ui/download.ts';
+import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
+import { WriteFile } from '#ui/luts/WriteFile.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/grade.ts';
+import type { GradeAtHand } from './useGrade.ts';
+
+const nameOf = (row: GradeRow) => (kindOf(row)?.name ?? row.kind).toLowerCase();
+const namesOf = (rows: readonly GradeRow[]) => rows.map(nameOf).join(', ');
+
+/** The grade as a LUT, and what of it a CDL holds. */
+export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
+  const { grade, spec } = hand;
+  const { camera, setup, profile } = useSelection();
+  const name = `${setup.name} ${camera.name} ${words.graded}`;
+  const source = useMemo(
+    (): LutSource => ({ ...PLAIN, id: 'grade', name: words.graded, spec, output: grade.recipe.output }),
+    [spec, grade.recipe.output],
+  );
+  const { cdl, held, left } = gradeCdl(grade, 'code', camera.coding);
+  const notes = grade.rows.filter((row) => row.on && kindOf(row)?.isNote);
+  const lines = grade.rows.filter(({ on }) => on).map((row) => `${kindOf(row)?.name}: ${rowSays(row)}`);
+  const saveCdl = () =>
+    download(
+      `${slug(name)}.cc`,
+      writeCc({ id: name, cdl, descriptions: [words.cdlHolds(namesOf(held))] }),
+      'application/xml',
+    );
+  return (
+    <Panel title={words.forPost} className="grade-files">
+      <WriteFile source={source} name={name} notes={[words.lutMade(profile.name), ...lines]} />
+      <div className="exports">
+        <Button size="sm" variant="outline-secondary" disabled={held.length === 0} onClick={saveCdl}>
+          <Download size={16} aria-hidden="true" /> {words.saveCdl}
+        </Button>
+        <span className="quiet">
+          {held.length > 0 ? words.cdlHolds(namesOf(held)) : words.cdlHoldsNone}{' '}
+          {held.length > 0 && left.length > 0 && words.cdlLeaves(namesOf(left))}{' '}
+          {notes.length > 0 && words.onlyWords(namesOf(notes))}
+        </span>
+      </div>
+    </Panel>
+  );
+};

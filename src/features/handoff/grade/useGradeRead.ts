@@ -1,0 +1,36 @@
+'use client';
+
+import { isoStanding } from '#core/exposure/iso.ts';
+import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { sensorOf } from '#ui/bench/sensorOf.ts';
+import { useAnswer } from '#ui/bench/useAnswer.ts';
+import type { GradeRead } from '#workers/judge/gradeProtocol.ts';
+import type { GradeAtHand } from './useGrade.ts';
+
+/** What the grade comes to on the picture on the bench: figures, what each row does, what may break. */
+export const useGradeRead = ({ grade, looks }: Pick<GradeAtHand, 'grade' | 'looks'>) => {
+  const { session } = useBench();
+  const { camera, plan, subjects } = useSelection();
+  const { serial, patches } = useSession((state) => ({
+    serial: state.frame?.serial,
+    patches: state.patches,
+  }));
+  const names = Object.fromEntries(
+    patches.flatMap(({ id, subjectId }) => {
+      const subject = subjects.find((one) => one.id === subjectId);
+      return subject ? [[id, { name: subject.name, own: subject.skinOffset }]] : [];
+    }),
+  );
+  const question = {
+    grade,
+    looks,
+    patches,
+    names,
+    sensor: sensorOf(camera),
+    overBase: isoStanding(plan.iso, camera.baseIsos, camera.sensitivity).overBase,
+  };
+  return useAnswer<GradeRead>({
+    key: serial === undefined || grade.rows.length === 0 ? undefined : [serial, question],
+    ask: (signal) => session.look.gradeRead(question, { signal, latest: 'gradeRead' }),
+  });
+};

@@ -1,0 +1,46 @@
+'use client';
+
+import { useState } from 'react';
+import type { Rect } from '#core/frame/frame.ts';
+import type { GradeRow } from '#core/grade/rows/types.ts';
+import { changedRow } from '#ui/bench/grade/gradeModel.ts';
+import { useBench, useSession } from '#ui/bench/hooks.ts';
+import { words } from '#ui/wording/grade.ts';
+import type { RowTools } from './GradeRowLine.tsx';
+import type { GradeAtHand } from './useGrade.ts';
+
+/** Picks a range of hues off the picture for a row. */
+export const usePicking = (hand: GradeAtHand) => {
+  const { session } = useBench();
+  const patches = useSession((state) => state.patches);
+  const [picking, setPicking] = useState<string>();
+  const [matte, setMatte] = useState<string>();
+  const [said, setSaid] = useState<string>();
+  const take = async (rowId: string, rect: Rect) => {
+    const outcome = await session.look.gradePick({ grade: hand.grade, rowId, rect }, { latest: 'gradePick' });
+    if (outcome.state !== 'done') return;
+    const { hue, spread } = outcome.output;
+    setSaid(hue === undefined ? words.noHue : undefined);
+    if (hue === undefined) return;
+    const row = hand.rows.find(({ id }) => id === rowId);
+    const values = {
+      ...row?.values,
+      hue: Math.round(hue),
+      width: Math.round(Math.min(120, Math.max(20, 1.5 * spread))),
+    };
+    hand.set(words.pick, changedRow(hand.rows, rowId, { values, on: true }));
+    setPicking(undefined);
+  };
+  const tools: RowTools = {
+    matte,
+    picking,
+    setMatte,
+    setPicking,
+    said,
+    pickMark: (row: GradeRow, patchId: string) => {
+      const patch = patches.find(({ id }) => id === patchId);
+      if (patch) void take(row.id, patch.rect);
+    },
+  };
+  return { tools, take };
+};

@@ -1,0 +1,157 @@
+import { compileGrade, type Looks } from '#core/grade/compileGrade.ts';
+import { figuresOf } from '#core/grade/gradeFigures.ts';
+import { gradeForecastInParts } from '#core/grade/gradeForecast.ts';
+import { lossOfWaysInParts } from '#core/grade/order.ts';
+import { kindOf } from '#core/grade/rows/rowKinds.ts';
+import { hueOf, logColour } from '#core/grade/rows/softLog.ts';
+import type { Grade, GradeRow } from '#core/grade/rows/types.ts';
+import { automaticBalance } from '#core/grade/start/water.ts';
+import { startGrade } from '#core/grade/start/startGrade.ts';
+import type { StartPatch } from '#core/grade/start/types.ts';
+import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
+import { compileProfile, type ProfileData } from '#core/profile/index.ts';
+import { signalsByCode } from '#core/signal/scale.ts';
+import type { Triple } from '#core/maths/matrix.ts';
+import { drive } from '../rpc/drive.ts';
+import type { Handlers } from '../rpc/serve.ts';
+import type { Shelf } from '../luts/shelf.ts';
+import type { Holder } from './holder.ts';
+import type { GradeJobs, GradeStartInput } from './gradeProtocol.ts';
+
+/** Pixels that a grade is read on, and of each mark; spread evenly. */
+const PIXELS = 1200;
+const PATCH_PIXELS = 256;
+/** Bins of the hues, five degrees each. */
+const BINS = 72;
+/** Chroma from which a pixel counts as coloured, stops. Our own. */
+const COLOURED = 0.15;
+
+/** Signals of pixels of a part of the frame, on a grid. */
+const sampled = (frame: Frame, rect: Rect, most: number): readonly Triple[] => {
+  const { x, y, width, height } = clampRect(rect, frame);
+  const every = Math.max(1, Math.sqrt((width * height) / most));
+  const signals = signalsByCode(frame);
+  const found: Triple[] = [];
+  for (let v = every / 2; v < height; v += every)
+    for (let u = every / 2; u < width; u += every) {
+      const i = (y + Math.floor(v)) * frame.width + x + Math.floor(u);
+      found.push([signals[frame.r[i]], signals[frame.g[i]], signals[frame.b[i]]]);
+    }
+  return found;
+};
+
+const whole = ({ width, height }: Frame): Rect => ({ x: 0, y: 0, width, height });
+
+/** Slack under the clip, signal: codes near the top are rounded. */
+const SLACK = 0.004;
+
+const patchesOf = (
+  frame: Frame,
+  { patches, names }: Pick<GradeStartInput, 'patches' | 'names'>,
+  profile: ProfileData,
+): readonly StartPatch[] => {
+  const { clipSignal } = compileProfile(profile);
+  return patches.map(({ id, kind, rect }) => {
+    const signals = sampled(frame, rect, PATCH_PIXELS);
+    const clipped = signals.filter((rgb) => rgb.some((v) => v >= clipSignal - SLACK)).length;
+    const { name = kind, own } = names[id] ?? {};
+    return {
+      kind,
+      name,
+      signals,
+      isClipped: clipped > signals.length / 20,
+      ...(own === undefined ? {} : { own }),
+    };
+  });
+};
+
+/** Rows on, that stand where they do not belong. */
+const strays = ({ rows }: Grade): readonly GradeRow[] =>
+  rows.filter((row) => row.on && kindOf(row) !== undefined && kindOf(row)?.side !== row.side);
+
+const otherSide = (grade: Grade, { id }: GradeRow): Grade => ({
+  ...grade,
+  rows: grade.rows.map((row) =>
+    row.id === id ? { ...row, side: row.side === 'before' ? 'after' : 'before' } : row,
+  ),
+});
+
+const hueBins = (grade: Grade, rowId: string, sample: readonly Triple[], looks: Looks) => {
+  const { lightAt, spaces } = compileGrade(grade, looks);
+  const side = grade.rows.find(({ id }) => id === rowId)?.side ?? 'before';
+  const at = lightAt(rowId);
+  const bins = Array.from({ length: BINS }, () => 0);
+  for (const signal of sample) {
+    const { hue, chroma } = hueOf(logColour(at(signal), spaces[side].grey));
+    if (chroma > COLOURED) bins[Math.min(BINS - 1, Math.floor((hue / 360) * BINS))] += 1 / sample.length;
+  }
+  return bins;
+};
+
+/** The jobs of the trial grade, on the frame on the bench. */
+export const gradeHandlers = (
+  holder: Pick<Holder, 'current'>,
+  shelf: Pick<Shelf, 'looksOf'>,
+): Handlers<GradeJobs> => ({
+  gradeStart: async ({ patches, names, ...input }, { step }) => {
+    await step('Reading the picture', 0.1);
+    const { frame } = holder.current();
+    const sample = sampled(frame, whole(frame), PIXELS);
+    const marks = patchesOf(frame, { patches, names }, input.base.recipe.profile);
+    return { output: startGrade({ ...input, sample, patches: marks }) };
+  },
+
+  gradeRead: async ({ grade, looks: specs = {}, patches, names, sensor, overBase }, { step }) => {
+    const pause = () => step('Reading the grade', 0.3);
+    await pause();
+    const { frame } = holder.current();
+    const looks = shelf.looksOf(specs);
+    const sample = sampled(frame, whole(frame), PIXELS);
+    const marks = patchesOf(frame, { patches, names }, grade.recipe.profile);
+    const without = [];
+    for (const { id, on } of grade.rows) {
+      if (!on) continue;
+      const rows = grade.rows.map((row) => (row.id === id ? { ...row, on: false } : row));
+      without.push({ id, figures: figuresOf({ ...grade, rows }, sample, marks, looks) });
+      await pause();
+    }
+    const costs = [];
+    for (const stray of strays(grade)) {
+      const here = compileGrade(grade, looks).run;
+      const there = compileGrade(otherSide(grade, stray), looks).run;
+      const ways = { before: there, after: here, recipe: grade.recipe };
+      costs.push({ id: stray.id, loss: await drive(lossOfWaysInParts(frame, frame, ways), pause) });
+    }
+    const chosen = grade.rows.filter((row) => kindOf(row)?.values.hue !== undefined);
+    const hues = chosen.map(({ id }) => ({ id, bins: hueBins(grade, id, sample, looks) }));
+    await pause();
+    return {
+      output: {
+        figures: figuresOf(grade, sample, marks, looks),
+        without,
+        forecast: await drive(gradeForecastInParts(grade, frame, sensor, overBase, looks), pause),
+        costs,
+        automatic: automaticBalance({ base: grade, sample }),
+        hues,
+      },
+    };
+  },
+
+  gradePick: async ({ grade, rowId, rect }) => {
+    const { frame } = holder.current();
+    const { lightAt, spaces } = compileGrade(grade);
+    const side = grade.rows.find(({ id }) => id === rowId)?.side ?? 'before';
+    const at = lightAt(rowId);
+    const colours = sampled(frame, rect, PATCH_PIXELS).map((signal) =>
+      hueOf(logColour(at(signal), spaces[side].grey)),
+    );
+    const coloured = colours.filter(({ chroma }) => chroma > COLOURED);
+    const chroma = colours.reduce((sum, one) => sum + one.chroma, 0) / Math.max(1, colours.length);
+    const [first] = coloured;
+    if (!first) return { output: { spread: 0, chroma } };
+    const off = coloured.map(({ hue }) => ((hue - first.hue + 540) % 360) - 180).toSorted((a, b) => a - b);
+    const middle = off[Math.floor(off.length / 2)];
+    const spread = off[Math.floor(0.9 * off.length)] - off[Math.floor(0.1 * off.length)];
+    return { output: { hue: (first.hue + middle + 360) % 360, spread, chroma } };
+  },
+});

@@ -1,0 +1,55 @@
+// What the judging worker does for the trial grade. Types only.
+import type { GradeFigures } from '#core/grade/gradeFigures.ts';
+import type { GradeForecast } from '#core/grade/gradeForecast.ts';
+import type { OrderLoss } from '#core/grade/order.ts';
+import type { Grade } from '#core/grade/rows/types.ts';
+import type { Proposal, StartInput } from '#core/grade/start/types.ts';
+import type { Rect } from '#core/frame/frame.ts';
+import type { SensorModel } from '#core/noise/sensorNoise.ts';
+import type { Patch } from '#core/scopes/measure.ts';
+import type { LutSpec } from '../luts/lutSpec.ts';
+
+/** Who stands at a marked place, as far as that is known. */
+export type PatchNames = {
+  readonly [patchId: string]: { readonly name: string; readonly own?: number };
+};
+
+type GradePatches = { readonly patches: readonly Patch[]; readonly names: PatchNames };
+
+export type GradeStartInput = Omit<StartInput, 'sample' | 'patches'> & GradePatches;
+
+type GradeReadInput = GradePatches & {
+  readonly grade: Grade;
+  readonly looks?: { readonly [id: string]: LutSpec };
+  readonly sensor: SensorModel;
+  /** Stops over base ISO. */
+  readonly overBase: number;
+};
+
+/** What a trial grade comes to on the picture. */
+export type GradeRead = {
+  readonly figures: GradeFigures;
+  /** The same without each row that is on. */
+  readonly without: readonly { readonly id: string; readonly figures: GradeFigures }[];
+  readonly forecast: GradeForecast;
+  /** What each row costs that stands on the wrong side of the conversion. */
+  readonly costs: readonly { readonly id: string; readonly loss: OrderLoss }[];
+  /** Stops of red and blue that an automatic balance would add. */
+  readonly automatic: { readonly red: number; readonly blue: number };
+  /** Coloured pixels by their hue on each row that chooses hues, a bin five degrees. */
+  readonly hues: readonly { readonly id: string; readonly bins: readonly number[] }[];
+};
+
+/** Middle hue of a place as a row of a grade is given it; undefined where nothing has a colour. */
+type PickedHue = { readonly hue?: number; readonly spread: number; readonly chroma: number };
+
+export type GradeJobs = {
+  /** What a trial grade is started with on the picture on the bench, row by row. */
+  gradeStart: { input: GradeStartInput; output: readonly Proposal[] };
+  /** What a trial grade comes to on the picture on the bench. */
+  gradeRead: { input: GradeReadInput; output: GradeRead };
+  gradePick: {
+    input: { readonly grade: Grade; readonly rowId: string; readonly rect: Rect };
+    output: PickedHue;
+  };
+};
