@@ -51,16 +51,34 @@ const cellOf = ({ size }: Lattice, rgb: Triple): Cell => {
   };
 };
 
-/** Tetrahedral interpolation; input is clamped to 0..1, output is not. */
-export const tetrahedral = (lattice: Lattice, rgb: Triple): Triple => {
-  const { base, fraction, step } = cellOf(lattice, rgb);
-  const order = [0, 1, 2].sort((i, j) => fraction[j] - fraction[i]);
-  const [i, j, k] = order;
-  const corners = [base, base + step[i], base + step[i] + step[j], base + step[0] + step[1] + step[2]];
-  const weights = [1 - fraction[i], fraction[i] - fraction[j], fraction[j] - fraction[k], fraction[k]];
-  const channel = (c: number) =>
-    corners.reduce((sum, corner, n) => sum + weights[n] * lattice.data[corner + c], 0);
-  return [channel(0), channel(1), channel(2)];
+/** Tetrahedral interpolation; input is clamped to 0..1, output is not. Written out: pictures are made by it. */
+export const tetrahedral = ({ size, data }: Lattice, rgb: Triple): Triple => {
+  const last = size - 1;
+  const r = Math.min(1, Math.max(0, rgb[0])) * last;
+  const g = Math.min(1, Math.max(0, rgb[1])) * last;
+  const b = Math.min(1, Math.max(0, rgb[2])) * last;
+  const [lowR, lowG, lowB] = [
+    Math.min(last - 1, Math.floor(r)),
+    Math.min(last - 1, Math.floor(g)),
+    Math.min(last - 1, Math.floor(b)),
+  ];
+  const [x, y, z] = [r - lowR, g - lowG, b - lowB];
+  const [stepR, stepG, stepB] = [3, 3 * size, 3 * size * size];
+  const o = stepR * lowR + stepG * lowG + stepB * lowB;
+  const e = o + stepR + stepG + stepB;
+  // The axis with the largest fraction is stepped first, the one with the smallest last.
+  const first = x >= y && x >= z ? stepR : y >= z ? stepG : stepB;
+  const lastly = z <= y && z <= x ? stepB : y <= x ? stepG : stepR;
+  const [a, c] = [o + first, e - lastly];
+  const high = Math.max(x, y, z);
+  const low = Math.min(x, y, z);
+  const middle = x + y + z - high - low;
+  const [wo, wa, wc] = [1 - high, high - middle, middle - low];
+  return [
+    wo * data[o] + wa * data[a] + wc * data[c] + low * data[e],
+    wo * data[o + 1] + wa * data[a + 1] + wc * data[c + 1] + low * data[e + 1],
+    wo * data[o + 2] + wa * data[a + 2] + wc * data[c + 2] + low * data[e + 2],
+  ];
 };
 
 /** Trilinear interpolation; input is clamped to 0..1, output is not. */

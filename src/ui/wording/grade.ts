@@ -86,7 +86,7 @@ export const words = {
   putIn: 'Put these rows in',
   schoolOf: (name: Said) => `School: ${name}`,
   gradeEdit: (what: Said) => `Trial grade: ${what}`,
-  asMark: (mark: Said) => `As mark ${mark}`,
+  asMark: (mark: Said) => `As ${mark}`,
   trimOf: (clip: Said) => `Grade of ${clip}`,
   exposureOf: (clip: Said) => `Exposure of ${clip}, stops`,
   warmthOf: (clip: Said) => `Warmth of ${clip}, mired`,

@@ -6,6 +6,7 @@ import type { Run } from '../luts/shelf.ts';
 
 /** Points along an edge: those that the picture is drawn with. */
 const POINTS = 33;
+const pointsOf = (spec: LutSpec) => (spec.kind === 'grade' ? (spec.points ?? POINTS) : POINTS);
 /** Lattices that are kept. */
 const MOST = 4;
 
@@ -18,7 +19,7 @@ export const quickRuns = () => {
   const quick = (spec: LutSpec, coding: Coding, runOf: (spec: LutSpec) => Run): Run => {
     const { bitDepth, range, feed } = coding;
     const key = JSON.stringify([spec, bitDepth, range, feed]);
-    const known = made.get(key) ?? onLattice(runOf(spec), coding);
+    const known = made.get(key) ?? onLattice(runOf(spec), coding, pointsOf(spec));
     made.delete(key);
     made.set(key, known);
     if (made.size > MOST) made.delete([...made.keys()][0]);
@@ -27,10 +28,10 @@ export const quickRuns = () => {
   return Object.assign(quick, { clear: () => made.clear() });
 };
 
-const onLattice = (run: Run, coding: Coding): Run => {
+const onLattice = (run: Run, coding: Coding, points: number): Run => {
   const low = codeToSignal(0, coding);
   const span = codeToSignal(maxCode(coding.bitDepth), coding) - low;
-  const lattice = sampleLattice(POINTS, ([r, g, b]) => run([low + span * r, low + span * g, low + span * b]));
+  const lattice = sampleLattice(points, ([r, g, b]) => run([low + span * r, low + span * g, low + span * b]));
   const [min, max] = [low, low + span];
   return compileLut({
     kind: 'cube',

@@ -48,4 +48,6 @@ export type LutSpec =
       readonly looks?: { readonly [id: string]: LutSpec };
       /** Shows how much a row takes of each colour instead of the picture: white is all of it. */
       readonly matte?: string;
+      /** Points along an edge that are enough for a picture on its way; without it as many as it is drawn with. */
+      readonly points?: number;
     };

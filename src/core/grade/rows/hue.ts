@@ -5,7 +5,7 @@ import type { GradeKind } from './types.ts';
 const RANGE = {
   ...RANGE_VALUES,
   turn: {
-    name: 'Hue',
+    name: 'Hue turned',
     unit: 'degrees',
     min: -40,
     max: 40,

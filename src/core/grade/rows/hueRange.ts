@@ -40,7 +40,7 @@ export const smooth = (from: number, to: number, v: number): number => {
 };
 
 /** Chroma under which a colour has no hue, and over which it has one, stops. Our own. */
-const GREYISH = [0.06, 0.25] as const;
+const GREYISH = [0.12, 0.3] as const;
 /** Stops under grey where the hue is noise, and where it is told. Our own. */
 const DARK = [-6, -4] as const;
 
@@ -51,7 +51,7 @@ export const rangeWeight = (value: (name: string) => number, whole = false) => {
     const { hue, chroma } = hueOf(colour);
     const away = Math.abs(((hue - middle + 540) % 360) - 180);
     const inHue = 1 - smooth(half, half + soft, away);
-    const coloured = whole ? smooth(0.01, GREYISH[0], chroma) : smooth(GREYISH[0], GREYISH[1], chroma);
+    const coloured = whole ? smooth(0.03, GREYISH[0], chroma) : smooth(GREYISH[0], GREYISH[1], chroma);
     return inHue * coloured * smooth(DARK[0], DARK[1], colour.luma);
   };
 };

@@ -10,8 +10,8 @@ const BRIGHTEST = 0.995;
 const BLACK_UNDER = -3;
 /** Share under the usable floor from which something is truly black. Our own. */
 const TRULY_BLACK = 0.02;
-/** The brightest of a picture that lies under this has nothing bright in it. Our own. */
-const BRIGHT_OVER = 1.75;
+/** The brightest lies under this where nothing comes near white paper in the key light: nothing is bright. Our own. */
+const BRIGHT_OVER = Math.log2(1 / MIDDLE_GREY) - 1 / 3;
 /** How far highlights are drawn out at most. Our own. */
 const WHITE_LIMITS = [1, 1.6] as const;
 const HIGHLIGHTS = { ninety: 0.9, hundred: 1 } as const;

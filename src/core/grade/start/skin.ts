@@ -2,8 +2,9 @@ import { outputOf } from '../../lut/outputs.ts';
 import type { Triple } from '../../maths/matrix.ts';
 import { LUMA } from '../../signal/luma.ts';
 import { printStopsDecimal } from '../../units.ts';
+import type { GradeRow } from '../rows/types.ts';
 import { hueOf, logColour } from '../rows/softLog.ts';
-import { median, quantile, readable, readingAfter, rowsOf, solved, type Reading } from './reading.ts';
+import { median, quantile, readable, readingAfter, rowsOf, type Reading } from './reading.ts';
 import type { Proposer, StartInput, StartPatch } from './types.ts';
 
 /** The +I axis in the U, V plane, degrees (domain: nearly all skin lies near it). */
@@ -53,20 +54,31 @@ const faceReading = (input: Pick<StartInput, 'base'>, reading: Reading, face: St
 const percent = (v: number) => `${Math.round(100 * v)} %`;
 const held = (v: number, most: number) => Math.min(most, Math.max(-most, v));
 
-const rangeOf = (faces: readonly ReturnType<typeof faceReading>[]) => ({
-  hue: middleHue(faces.map(({ hue }) => hue)),
-  width: Math.round(Math.min(90, Math.max(30, 2 * Math.max(...faces.map(({ spread }) => spread))))),
-  soft: 20,
-});
+/** A range that holds all the faces, each with most of its own hues. */
+const rangeOf = (faces: readonly ReturnType<typeof faceReading>[]) => {
+  const [{ hue: first }] = faces;
+  const near = faces.map(({ hue, spread }) => ({ at: ((hue - first + 540) % 360) - 180, spread }));
+  const low = Math.min(...near.map(({ at, spread }) => at - spread));
+  const high = Math.max(...near.map(({ at, spread }) => at + spread));
+  const width = Math.round(Math.min(100, Math.max(30, high - low)));
+  return { hue: Math.round((first + (low + high) / 2 + 360) % 360), width, soft: 20 };
+};
 
 const line = (degrees: number): string =>
   Math.abs(degrees) < 0.05
     ? 'on the line'
     : `${Math.abs(degrees).toFixed(1)}° ${degrees > 0 ? 'left' : 'right'} of the line`;
 
-const levelWords = (level: number, own: number, wanted: number, off: number): string => {
+type Level = {
+  readonly level: number;
+  readonly at: number;
+  readonly own: number;
+  readonly wanted: number;
+  readonly off: number;
+};
+const levelWords = ({ level, at, own, wanted, off }: Level): string => {
   const goal = `own ${printStopsDecimal(own)} = ${percent(wanted)}`;
-  return `at ${percent(level)}, ${goal}: ${printStopsDecimal(off, 2)} stop`;
+  return `${printStopsDecimal(at)} = ${percent(level)}, ${goal}: ${printStopsDecimal(off, 2)} stop`;
 };
 
 const sheenWords = (name: string, over: number, brightest: number): string => {
@@ -83,40 +95,67 @@ const hasNeutral = (input: StartInput) => readable(input, 'card', 'neutral', 'wh
 
 /** How far faces may be lifted on their own, stops: past that it is the light or the exposure. Our own. */
 const MOST = 0.5;
+/** Faces that lie further apart than this cannot be helped by one range of hues, stops. Our own. */
+const APART = 1 / 3;
 const SEEN = 1 / 12;
+
+/** Level of a face once it is lifted by so many stops of light. */
+const levelLifted = (
+  input: StartInput,
+  rows: readonly GradeRow[],
+  face: StartPatch,
+  stops: number,
+): number => {
+  const lift = { id: 'lift', kind: 'exposure', on: true, side: 'before' as const, values: { stops } };
+  // The tone scale's top goes by the exposure of the picture, not of the face.
+  const { shown } = readingAfter(input, [...rows, lift]);
+  return median(face.signals.map(shown));
+};
+
+type Known = {
+  readonly name: string;
+  readonly off: number;
+};
+
+const splitWords = (faces: readonly Known[]): string => {
+  const each = faces.map(({ name, off }) => `${name} ${printStopsDecimal(off)}`).join(', ');
+  return `The faces need different light: ${each} stop. One range of hues takes both: left as they are`;
+};
 
 /** Faces to their own levels; their hue is their own where a neutral was marked. */
 export const startSkin: Proposer = (input, before) => {
   const marked = readable(input, 'skin');
   if (marked.length === 0) return undefined;
-  const reading = readingAfter(input, rowsOf(before));
+  const rows = rowsOf(before);
+  const reading = readingAfter(input, rows);
   const faces = marked.map((face) => faceReading(input, reading, face));
-  const known = faces.flatMap((face) => (face.own === undefined ? [] : [{ ...face, own: face.own }]));
-  const wanted = known.map(({ own }) => reading.levelAt(own));
-  // Stops in the row that bring the middle of a face to its level: the picture's slope is not one.
-  const offs = known.map(({ level }, i) => {
-    const toStops = (v: number) => solved(reading.levelAt, v, -8, 6);
-    return toStops(wanted[i]) - toStops(level);
-  });
+  const known = faces.flatMap((face, i) =>
+    face.own === undefined ? [] : [{ ...face, own: face.own, off: face.own - face.stops, patch: marked[i] }],
+  );
+  const offs = known.map(({ off }) => off);
   const mean = offs.length > 0 ? offs.reduce((sum, off) => sum + off, 0) / offs.length : 0;
-  const stops = Math.abs(mean) < SEEN ? 0 : Math.round(24 * held(mean, MOST)) / 24;
+  const isSplit = offs.length > 1 && Math.max(...offs) - Math.min(...offs) > APART;
+  const stops = isSplit || Math.abs(mean) < SEEN ? 0 : Math.round(24 * held(mean, MOST)) / 24;
+  const wanted = known.map(({ patch, off }) => levelLifted(input, rows, patch, off));
   const [face] = faces;
   const own = hasNeutral(input) ? 'this subject’s own' : 'mark a neutral: it may be the light’s';
+  const lies = `${line(face.fromLine)}: ${own}`;
+  const one =
+    stops === 0
+      ? `${face.name} ${percent(face.level)}, ${lies}. Left as it is`
+      : `${face.name} ${percent(face.level)} to its own ${percent(wanted[0])}; ${lies}`;
   return {
     on: stops !== 0,
     values: { ...rangeOf(faces), turn: 0, saturation: 1, stops },
     ground: 'measured',
-    why:
-      stops === 0
-        ? `${percent(face.level)}, ${line(face.fromLine)}: ${own}. Left as it is`
-        : `${percent(face.level)} to its own ${percent(wanted[0])}; ${line(face.fromLine)}: ${own}`,
+    why: isSplit ? splitWords(known) : one,
     arithmetic: [
-      ...known.map(({ name, level, own: offset }, i) => ({
+      ...known.map(({ name, level, own: offset, off, stops: at }, i) => ({
         label: name,
-        value: levelWords(level, offset, wanted[i], offs[i]),
+        value: levelWords({ level, at, own: offset, wanted: wanted[i], off }),
       })),
       ...faces.map(({ name, fromLine }) => ({ label: `${name}, hue`, value: `${line(fromLine)}: ${own}` })),
-      ...(Math.abs(mean) > MOST
+      ...(!isSplit && Math.abs(mean) > MOST
         ? [
             {
               label: 'more than a face is lifted alone',

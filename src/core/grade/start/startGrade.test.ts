@@ -92,7 +92,7 @@ describe('the start of a trial grade', () => {
 
   it('lays black at 0 and the brightest at the school’s level', () => {
     for (const [school, level, top] of [
-      ['ninety', 0.9, 3],
+      ['ninety', 0.9, 3.4],
       ['hundred', 1, 4.2],
     ] as const) {
       const given = input({ sample: ramp(-6, top) }, { highlights: school });

@@ -10,7 +10,7 @@ import type { Proposal } from '#core/grade/start/types.ts';
 import type { GradeRead } from '#workers/judge/gradeProtocol.ts';
 import { rowSays } from '#ui/bench/grade/gradePrint.ts';
 import { changedRow, movedRow } from '#ui/bench/grade/gradeModel.ts';
-import { useRecords, useSession } from '#ui/bench/hooks.ts';
+import { useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
@@ -62,7 +62,8 @@ const LookChoice = ({ hand, row }: Pick<Props, 'hand' | 'row'>) => {
 
 /** Which hues the row takes: ring, pick, matte. */
 const HueTools = ({ row, read, tools }: Omit<Props, 'hand'>) => {
-  const { patches } = useSession((state) => ({ patches: state.patches }));
+  const patches = useSession((state) => state.patches);
+  const { subjects } = useSelection();
   const kind = kindOf(row);
   if (!kind) return null;
   const value = valueOf(kind, row.values);
@@ -83,7 +84,7 @@ const HueTools = ({ row, read, tools }: Omit<Props, 'hand'>) => {
             variant="outline-secondary"
             onClick={() => tools.pickMark(row, patch.id)}
           >
-            {words.asMark(patch.id)}
+            {words.asMark(subjects.find(({ id }) => id === patch.subjectId)?.name ?? patch.kind)}
           </Button>
         ))}
         {tools.said !== undefined && <p className="field-error">{tools.said}</p>}

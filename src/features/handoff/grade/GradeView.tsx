@@ -44,7 +44,7 @@ export const GradeView = () => {
     const recipe = cardRecipe(selection);
     const of = (spec: Through['spec'], out: Through['output']): Through => ({ spec, output: out });
     return {
-      graded: { through: of(hand.spec, output), name: words.graded },
+      graded: { through: of(hand.moved, output), name: words.graded },
       onSet: { through: of({ kind: 'recipe', recipe }, recipe.output), name: words.onSet },
       ...(automatic ? { automatic: { through: of(automatic, output), name: words.automatic } } : {}),
       ...(matte === undefined
@@ -53,7 +53,7 @@ export const GradeView = () => {
             matte: { through: of({ ...hand.spec, matte } as Through['spec'], 'bt1886'), name: words.matte },
           }),
     };
-  }, [selection, hand.spec, output, automatic, matte]);
+  }, [selection, hand.spec, hand.moved, output, automatic, matte]);
   if (!frame)
     return (
       <Panel title={words.trialGrade}>

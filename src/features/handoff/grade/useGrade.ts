@@ -20,6 +20,9 @@ import type { PatchNames } from '#workers/judge/gradeProtocol.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { words } from '#ui/wording/grade.ts';
 
+/** Points along an edge of the picture while a slider moves: an eighth of the work. */
+const MOVING_POINTS = 17;
+
 /** The clip of the records that lies on the bench, by its name. */
 const clipOnBench = (
   clips: readonly ClipRecord[],
@@ -104,7 +107,13 @@ export const useGrade = () => {
   const rows = useSame(moving?.planId === plan.id ? moving.rows : stored);
   const { looks, problem: noLook } = useLooks(rows);
   const grade = useSame({ ...base, rows: trimmedRows(rows, clip?.trim) });
-  const spec = useMemo((): LutSpec => ({ kind: 'grade', grade, looks }), [grade, looks]);
+  const settled = useSame({ ...base, rows: trimmedRows(stored, clip?.trim) });
+  const isMoving = grade !== settled;
+  const spec = useMemo((): LutSpec => ({ kind: 'grade', grade: settled, looks }), [settled, looks]);
+  const moved = useMemo(
+    (): LutSpec => (isMoving ? { kind: 'grade', grade, looks, points: MOVING_POINTS } : spec),
+    [isMoving, grade, looks, spec],
+  );
 
   const write = (what: string, next: Partial<GradeRecord>) => {
     setMoving(undefined);
@@ -114,8 +123,11 @@ export const useGrade = () => {
   return {
     record,
     rows,
-    grade,
+    /** As it is kept or proposed; scopes, figures and files are made of it. */
+    grade: settled,
     spec,
+    /** As a slider moves it, on fewer points: for the picture. */
+    moved,
     looks,
     clip,
     isKept,
