@@ -243,6 +243,7 @@ export const VIEWS = [
   'match',
   'match&part=clips',
   'handoff',
+  'handoff&part=grade',
   'luts',
   'luts&below=kit',
   'luts&below=file',

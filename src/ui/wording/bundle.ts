@@ -26,6 +26,11 @@ export const words = {
   matchLutSays: (camera: Said, hero: Said) =>
     `The same with ${camera} brought to ${hero} before the conversion.`,
   monitoringSays: (lut: Said) => `What the monitor on set showed: ${lut}. For dailies; off before the grade.`,
+  gradedSays: (camera: Said, setup: Said) =>
+    `The trial grade of ${camera} in ${setup}, conversion and all: a first correction, to begin from.`,
+  gradeStep: 'Trial grade, where its LUT (luts/graded) is not used instead of steps 2 to 4:',
+  trimSays: (clip: Said, stops: Said, mired: Said) =>
+    `${clip} alone: exposure ${stops} stops, warmth ${mired} mired`,
   computedByCard: 'computed by the card',
   noPull: 'no pull',
   undoPlanned: 'as planned',

@@ -8,6 +8,7 @@ export const words = {
   pointsUnit: 'points',
   yes: 'yes',
   no: 'no',
+  rowLine: (kind: Said, does: Said, where: Said) => `${kind}, ${where}: ${does}`,
   unknownKind: 'made by a later version: it does nothing here',
   isNote: 'a note for whoever grades',
   doesNothing: 'nothing',

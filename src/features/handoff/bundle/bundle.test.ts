@@ -13,6 +13,10 @@ import { failure, success } from '#core/result.ts';
 import { compareBackup, restoreEdit } from '#store/backup/restore.ts';
 import { readBackup } from '#store/backup/readBackup.ts';
 import type { Database } from '#store/database.ts';
+import { planChange } from '#store/records/plan.ts';
+import { resolveSelection } from '#store/selection.ts';
+import { newRow } from '#core/grade/rows/rowKinds.ts';
+import { FIRST_GRADE } from '#ui/bench/grade/gradeModel.ts';
 import { openBooks } from '#store/fixtures/openBooks.ts';
 import { archiveHandlers } from '#workers/archive/handlers.ts';
 import type { ArchiveJobs } from '#workers/archive/protocol.ts';
@@ -58,6 +62,30 @@ const shootIn = async (database: Database) => {
 const textOf = (files: Readonly<Record<string, Uint8Array>>, path: string) => strFromU8(files[path]);
 
 describe('the bundle of a shoot', () => {
+  it('holds the trial grade that is kept: as a LUT, and row by row in words', async () => {
+    const database = fresh();
+    const { book } = await shootIn(database);
+    const selection = resolveSelection(book.getState(), {
+      shoot: 'salt-and-fire',
+      setup: 'furnace-mouth',
+      camera: 'a-cam',
+    })!;
+    const rows = [{ ...newRow('exposure'), values: { stops: -1.04 } }, newRow('denoise')];
+    await book.edit({
+      label: 'Grade',
+      changes: [planChange(selection.plan, { grade: { ...FIRST_GRADE, rows } })],
+    });
+    const { of } = await shootIn(database);
+    const { files } = bundleFiles(of);
+    const graded = files.filter(({ path }) => path.startsWith('luts/graded/'));
+    expect(graded).toHaveLength(3);
+    expect(graded.every((file) => 'lut' in file && file.lut.grade?.grade.rows.length === 2)).toBe(true);
+    const recipe = files.find(({ path }) => path === 'recipes/Furnace mouth.txt');
+    expect(recipe && 'text' in recipe && recipe.text).toContain(
+      'Exposure, before the conversion: light −1.04\u00a0stops',
+    );
+  });
+
   it('holds what post needs, the README first, the manifest last, each file told and sealed', async () => {
     const { of } = await shootIn(fresh());
     const { bytes, leftOut } = await made(of);

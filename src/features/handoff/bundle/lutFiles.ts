@@ -5,6 +5,8 @@ import { matchInLight } from '#store/matchOfCamera.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import { camerasOf, resolveSelection, setupsOf, type Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
+import { keptGrade } from '#ui/bench/grade/gradeModel.ts';
+import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { cardRecipe } from '#ui/luts/lutSource.ts';
 import { recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
 import { words } from '#ui/wording/bundle.ts';
@@ -19,12 +21,13 @@ const CONVERSIONS = [
 const MONITORING = [{ format: 'cube', size: 33, shaped: false }] as const;
 
 type Made = {
-  readonly folder: 'conversion' | 'match' | 'monitoring';
+  readonly folder: 'conversion' | 'match' | 'monitoring' | 'graded';
   readonly name: string;
   readonly says: string;
   readonly selection: Selection;
   readonly recipe?: LutRecipe;
   readonly kept?: LutRecord;
+  readonly grade?: LutToBake['grade'];
   readonly output: LutRecipe['output'];
 };
 
@@ -40,12 +43,18 @@ export const selectionsOf = ({ records, shoot }: BundleOf): readonly Selection[]
   );
 
 /** LUTs of one set-up and camera; those of several that are the same are told apart by nothing and stand once. */
-const lutsOf = (selection: Selection, cameraName: (id: string) => string): readonly Made[] => {
+const lutsOf = (
+  selection: Selection,
+  cameraName: (id: string) => string,
+  luts: ReadonlyMap<string, LutRecord>,
+): readonly Made[] => {
   const { camera, profile, plan, monitors } = selection;
   const plain = cardRecipe(selection, 0);
   const output = outputOf(plain.output).name;
   const from = `${camera.name} ${profile.name}`;
-  const match = matchInLight(selection, dialledLight(selection).kelvin);
+  const { kelvin } = dialledLight(selection);
+  const match = matchInLight(selection, kelvin);
+  const grade = keptGrade(selection, kelvin);
   const card = cardRecipe(selection);
   const made = { selection, output: plain.output };
   return [
@@ -64,6 +73,18 @@ const lutsOf = (selection: Selection, cameraName: (id: string) => string): reado
             name: `${from} matched to ${cameraName(match.heroCameraId)}, ${selection.setup.name}`,
             says: words.matchLutSays(camera.name, cameraName(match.heroCameraId)),
             recipe: { ...plain, match: match.correction },
+          },
+        ]
+      : []),
+    ...(grade
+      ? [
+          {
+            selection,
+            output: grade.recipe.output,
+            folder: 'graded' as const,
+            name: `${selection.setup.name}, ${from} graded to ${outputOf(grade.recipe.output).name}`,
+            says: words.gradedSays(camera.name, selection.setup.name),
+            grade: { grade, looks: grade.rows.flatMap(({ lut }) => luts.get(lut ?? '') ?? []) },
           },
         ]
       : []),
@@ -89,7 +110,7 @@ const lutsOf = (selection: Selection, cameraName: (id: string) => string): reado
 };
 
 const fileOf = (
-  { folder, name, says, selection, recipe, kept, output }: Made,
+  { folder, name, says, selection, recipe, kept, grade, output }: Made,
   how: Pick<LutToBake, 'format' | 'size' | 'shaped'>,
 ): BundleFile => {
   const { profile, camera } = selection;
@@ -101,12 +122,17 @@ const fileOf = (
     output: outputOf(output).name,
     scale: 'signal',
     coding: camera.coding,
-    notes: recipe ? recipeNotes(recipe, profile.name, profile.data.band) : [],
+    notes: recipe ? recipeNotes(recipe, profile.name, profile.data.band) : grade ? rowLines(grade.grade) : [],
   });
   return {
     path: `luts/${folder}/${safeName(title)}.${format}`,
     says,
-    lut: { ...how, coding: camera.coding, words: lutWords, ...(kept ? { kept } : { recipe }) },
+    lut: {
+      ...how,
+      coding: camera.coding,
+      words: lutWords,
+      ...(kept ? { kept } : grade ? { grade } : { recipe }),
+    },
   };
 };
 
@@ -114,7 +140,7 @@ const fileOf = (
 export const lutFiles = (of: BundleOf): BundlePart => {
   const nameOf = (id: string) => of.records.cameras.get(id)?.name ?? id;
   const seen = new Map<string, BundleFile>();
-  for (const made of selectionsOf(of).flatMap((selection) => lutsOf(selection, nameOf)))
+  for (const made of selectionsOf(of).flatMap((selection) => lutsOf(selection, nameOf, of.records.luts)))
     for (const how of made.folder === 'monitoring' ? MONITORING : CONVERSIONS) {
       const file = fileOf(made, how);
       if (!seen.has(file.path.toLowerCase())) seen.set(file.path.toLowerCase(), file);

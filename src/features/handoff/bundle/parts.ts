@@ -1,5 +1,6 @@
 import type { LutWords } from '#core/formats/writeLut.ts';
 import type { LutFormatId } from '#core/formats/lutFormats.ts';
+import type { Grade } from '#core/grade/rows/types.ts';
 import type { LutRecipe } from '#core/lut/recipeData.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import type { BookRecords } from '#store/book.ts';
@@ -25,6 +26,8 @@ export type BundleOf = ClipsOf & {
 /** A LUT that is baked when the bundle is made. */
 export type LutToBake = {
   readonly recipe?: LutRecipe;
+  /** A trial grade, with the LUTs that its looks go through. */
+  readonly grade?: { readonly grade: Grade; readonly looks: readonly LutRecord[] };
   /** A LUT of the kit as it stands there. */
   readonly kept?: LutRecord;
   readonly format: Extract<LutFormatId, 'cube' | 'clf'>;

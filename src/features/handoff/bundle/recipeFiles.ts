@@ -3,6 +3,8 @@ import { printSigned } from '#core/units.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import type { Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
+import { keptGrade } from '#ui/bench/grade/gradeModel.ts';
+import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { words } from '#ui/wording/bundle.ts';
 import type { BundledClip } from './clipFacts.ts';
@@ -48,6 +50,18 @@ const heroLines = (all: readonly BundledClip[], clips: readonly BundledClip[]): 
     );
 };
 
+/** The trial grade that is kept, row by row, and what moves for single clips. */
+const gradeLines = (selection: Selection, clips: readonly BundledClip[]): readonly string[] => {
+  const grade = keptGrade(selection, dialledLight(selection).kelvin);
+  if (!grade) return [];
+  const trims = clips.flatMap(({ clip, name }) =>
+    clip.trim
+      ? [words.trimSays(name, printSigned(clip.trim.stops || 0, 2), printSigned(clip.trim.mired || 0))]
+      : [],
+  );
+  return [`6. ${words.gradeStep}`, ...[...rowLines(grade), ...trims].map((line) => `   ${line}`)];
+};
+
 /** The steps for one camera on a set-up, in the order in which they are done. */
 const stepsOf = (of: BundleOf, clips: readonly BundledClip[], selection: Selection): string => {
   const { camera, profile, plan, setup } = selection;
@@ -66,6 +80,7 @@ const stepsOf = (of: BundleOf, clips: readonly BundledClip[], selection: Selecti
     `3. ${does}`,
     `4. ${words.conversionStep(profile.name)}`,
     `5. ${words.lookStep}`,
+    ...gradeLines(selection, own),
   ].join('\n');
 };
 

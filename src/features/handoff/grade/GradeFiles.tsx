@@ -7,7 +7,7 @@ import { writeCc } from '#core/formats/cdl.ts';
 import { gradeCdl } from '#core/grade/gradeCdl.ts';
 import { kindOf } from '#core/grade/rows/rowKinds.ts';
 import type { GradeRow } from '#core/grade/rows/types.ts';
-import { rowSays } from '#ui/bench/grade/gradePrint.ts';
+import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
@@ -30,7 +30,7 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
   );
   const { cdl, held, left } = gradeCdl(grade, 'code', camera.coding);
   const notes = grade.rows.filter((row) => row.on && kindOf(row)?.isNote);
-  const lines = grade.rows.filter(({ on }) => on).map((row) => `${kindOf(row)?.name}: ${rowSays(row)}`);
+  const lines = rowLines(grade);
   const saveCdl = () =>
     download(
       `${slug(name)}.cc`,

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { Rect } from '#core/frame/frame.ts';
 import type { GradeRow } from '#core/grade/rows/types.ts';
 import { changedRow } from '#ui/bench/grade/gradeModel.ts';
@@ -16,19 +16,26 @@ export const usePicking = (hand: GradeAtHand) => {
   const [picking, setPicking] = useState<string>();
   const [matte, setMatte] = useState<string>();
   const [said, setSaid] = useState<string>();
+  const latest = useRef(hand);
+  useLayoutEffect(() => {
+    latest.current = hand;
+  });
   const take = async (rowId: string, rect: Rect) => {
+    const { record } = hand;
     const outcome = await session.look.gradePick({ grade: hand.grade, rowId, rect }, { latest: 'gradePick' });
-    if (outcome.state !== 'done') return;
+    const now = latest.current;
+    // What was changed while the picture was read is not written over.
+    if (outcome.state !== 'done' || now.record !== record) return;
     const { hue, spread } = outcome.output;
     setSaid(hue === undefined ? words.noHue : undefined);
     if (hue === undefined) return;
-    const row = hand.rows.find(({ id }) => id === rowId);
+    const row = now.rows.find(({ id }) => id === rowId);
     const values = {
       ...row?.values,
       hue: Math.round(hue),
       width: Math.round(Math.min(120, Math.max(20, 1.5 * spread))),
     };
-    hand.set(words.pick, changedRow(hand.rows, rowId, { values, on: true }));
+    now.set(words.pick, changedRow(now.rows, rowId, { values, on: true }));
     setPicking(undefined);
   };
   const tools: RowTools = {

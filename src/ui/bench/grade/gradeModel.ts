@@ -11,6 +11,7 @@ import {
 import type { Proposal } from '#core/grade/start/types.ts';
 import { OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_PRESETS, type TonePresetId } from '#core/lut/toneScale.ts';
+import { matchInLight } from '#store/matchOfCamera.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import type { GradeRecord } from '#store/records/grade.ts';
 import type { Selection } from '#store/selection.ts';
@@ -63,6 +64,14 @@ export const gradeBase = (
   floorStops: camera.floorStops,
   ...(match ? { match } : {}),
 });
+
+/** The grade that is kept for a camera in a set-up; undefined where none is. @param kelvin Light it is balanced to */
+export const keptGrade = (selection: Selection, kelvin: number): Grade | undefined => {
+  const { grade } = selection.plan;
+  if (!grade || grade.rows.length === 0) return undefined;
+  const match = matchInLight(selection, kelvin)?.correction;
+  return { ...gradeBase(selection, grade, match), rows: grade.rows };
+};
 
 /** Proposals as rows of a record. */
 export const proposedRows = (proposals: readonly Proposal[]): readonly GradeRow[] =>

@@ -1,6 +1,6 @@
 import type { GradeValue } from '#core/grade/rows/types.ts';
 import { kindOf, valueOf } from '#core/grade/rows/rowKinds.ts';
-import type { GradeRow } from '#core/grade/rows/types.ts';
+import type { Grade, GradeRow } from '#core/grade/rows/types.ts';
 import { printSigned, printStopsDecimal } from '#core/units.ts';
 import { words } from '#ui/wording/grade.ts';
 
@@ -21,6 +21,14 @@ export const printGradeValue = ({ unit }: Pick<GradeValue, 'unit'>, v: number): 
 
 /** Names that say what a row does rather than where: the range of hues is told by its ring. */
 const WHERE = new Set(['hue', 'width', 'soft', 'at', 'ends', 'from', 'offset', 'log']);
+
+/** The rows of a grade that are on, a line each, in their order. */
+export const rowLines = ({ rows }: Pick<Grade, 'rows'>): readonly string[] =>
+  (['before', 'after'] as const).flatMap((side) =>
+    rows
+      .filter((row) => row.on && row.side === side)
+      .map((row) => words.rowLine(kindOf(row)?.name ?? row.kind, rowSays(row), words[side].toLowerCase())),
+  );
 
 /** What a row does in a line: its values that are not neutral. */
 export const rowSays = (row: GradeRow): string => {

@@ -1,0 +1,84 @@
+// The trial grade: proposed, opened, moved, kept, undone, and written as a file.
+import { readFileSync } from 'node:fs';
+import { at, expect, test, visit } from './fixtures.ts';
+
+test.describe.configure({ timeout: 120_000 });
+
+test('the first correction is proposed, opens to its arithmetic, is moved, kept and written', async ({
+  page,
+}) => {
+  await visit(page, `${at('handoff', 'furnace-mouth')}&part=grade`);
+  const exposure = page.locator('[data-row="exposure"]');
+  await expect(exposure).toContainText('The card goes back to grey');
+  // Each row says what it alone did to the scopes.
+  await expect(exposure).toContainText(/Alone it moves middle \d+ → \d+/, { timeout: 30_000 });
+  await expect(page.getByText('nothing is kept until a row is touched')).toBeVisible();
+
+  await exposure.getByRole('button', { name: 'Exposure: open its numbers' }).click();
+  await expect(exposure).toContainText('card found at');
+  const light = exposure.getByRole('slider', { name: 'Light' });
+  await light.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('Kept for this camera and set-up')).toBeVisible();
+  await expect(exposure.getByRole('button', { name: /As proposed: light −1/ })).toBeVisible();
+
+  // On the wrong side it costs something, and says how much.
+  await exposure.getByText('after', { exact: true }).click();
+  await expect(exposure).toContainText(/Here it costs \d+ levels over grey/, { timeout: 30_000 });
+  await page.keyboard.press('Control+z');
+  await expect(exposure).not.toContainText('Here it costs');
+
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'furnace-mouth-a-cam-graded.cube' }).click();
+  const text = readFileSync(await (await coming).path(), 'utf8');
+  expect(text).toContain('LUT_3D_SIZE 33');
+  expect(text).toContain('Exposure, before the conversion');
+
+  await page.reload();
+  await expect(page.getByText('Kept for this camera and set-up')).toBeVisible();
+  await page.getByRole('button', { name: 'Propose again' }).click();
+  await expect(page.getByText('nothing is kept until a row is touched')).toBeVisible();
+});
+
+test('a range of hues is picked off the picture and shown as a matte; a school changes the order', async ({
+  page,
+}) => {
+  await visit(page, `${at('handoff', 'bench-interview')}&part=grade`);
+  const skin = page.locator('[data-row="skin"]');
+  await skin.getByRole('button', { name: 'Skin: open its numbers' }).click();
+  await skin.getByRole('button', { name: 'As Ana' }).click();
+  await expect(page.getByText('Kept for this camera and set-up')).toBeVisible();
+  await skin.getByRole('button', { name: 'Show what it takes' }).click();
+  await expect(page.getByRole('img', { name: /behind Show what it takes/ })).toBeVisible();
+  await skin.getByRole('button', { name: 'Pick on the picture' }).click();
+  await page.locator('.grade-pick').click({ position: { x: 5, y: 60 } });
+  await expect(skin).toContainText(/Nothing there has a colour|Pick on the picture/);
+
+  await page.getByRole('button', { name: /^Schools:/ }).click();
+  await page.getByText('shadows', { exact: true }).click();
+  await expect(page.locator('[data-row]').nth(1)).toHaveAttribute('data-row', /points|match/);
+  await expect(page.getByText('nothing is kept until a row is touched')).toBeVisible();
+});
+
+test('under water red stays where it is, and what an automatic balance invents is shown', async ({
+  page,
+}) => {
+  await visit(page, at('handoff', 'slipway').replace('a-cam', 'small-cam') + '&part=grade');
+  await expect(page.locator('[data-row="channels"]')).toContainText('they meet half way');
+  await expect(page.locator('[data-row="red"]')).toContainText(/of the picture/);
+  await page.getByText('automatic balance', { exact: true }).click();
+  await expect(page.getByRole('img', { name: /behind automatic balance/ })).toBeVisible();
+});
+
+test('for a clip only exposure and warmth move', async ({ page }) => {
+  await visit(page, `${at('handoff', 'furnace-mouth')}&part=grade`);
+  const field = page
+    .getByLabel('Exposure of A0003.y4m, stops')
+    .or(page.getByLabel(/^Exposure of .*, stops$/));
+  await field.first().fill('0,25');
+  await field.first().press('Enter');
+  await expect(field.first()).toHaveValue('+0.25');
+  await field.first().fill('99');
+  await field.first().press('Enter');
+  await expect(page.getByText('Exposure: type stops from −6 to 6')).toBeVisible();
+});
