@@ -1,14 +1,13 @@
 'use client';
 
 import { useMemo } from 'react';
-import { bitsPerPixel, cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from '#core/day/media.ts';
-import { kindOf } from '#core/profile/index.ts';
+import { bitsPerPixel, cardMinutes, gigabytes, megabitsPerFrame } from '#core/day/media.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { camerasOf, setupsOf } from '#store/selection.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
-import { planId } from '#store/records/plan.ts';
+import { gradingOf, printMinutes } from '#ui/bench/gradingOf.ts';
 import { useRecords, useSelection } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
@@ -34,25 +33,8 @@ const costOf = (records: BookRecords, setup: Selection['setup']) => {
     0,
   );
   const unknown = cameras.filter((camera) => !recordingAt(camera, setup.fps)).map(({ name }) => name);
-  const first = cameras[0];
-  const profile =
-    first &&
-    records.profiles.get(records.plans.get(planId(setup.id, first.id))?.profileId ?? first.profileIds[0]);
-  const kind = profile ? kindOf(profile.data) : 'finished';
-  const grading = setup.brief.graded
-    ? gradingMinutes(
-        kind === 'log' ? 'log' : kind === 'finished' ? 'finished' : 'flat',
-        setup.brief.clips,
-        cameras.length,
-        setup.brief.minutesPerClip,
-      )
-    : 0;
+  const grading = gradingOf(records, setup);
   return { gb, grading, unknown };
-};
-
-const hours = (minutes: number) => {
-  const whole = Math.round(minutes);
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60}`;
 };
 
 type Cost = ReturnType<typeof costOf> & { readonly setup: Selection['setup'] };
@@ -72,7 +54,7 @@ type CostLine = {
 };
 const unknownOf = ({ of }: CostLine) => of.flatMap(({ unknown }) => unknown);
 const gbOf = ({ of }: CostLine) => sum(of, ({ gb }) => gb);
-const gradingOf = ({ of }: CostLine) => sum(of, ({ grading }) => grading);
+const minutesOf = ({ of }: CostLine) => sum(of, ({ grading }) => grading);
 
 const COST_COLUMNS: readonly Column<CostLine>[] = [
   { id: 'setup', header: words.setUp, cell: ({ name }) => name },
@@ -101,7 +83,8 @@ const COST_COLUMNS: readonly Column<CostLine>[] = [
     id: 'grading',
     header: words.grading,
     className: 'num',
-    cell: (line) => (line.of.some(({ setup }) => setup.brief.graded) ? hours(gradingOf(line)) : 'none'),
+    cell: (line) =>
+      line.of.some(({ setup }) => setup.brief.graded) ? printMinutes(minutesOf(line)) : 'none',
   },
 ];
 
@@ -191,7 +174,7 @@ export const DayPanel = () => {
     <div className="plan-columns">
       <div className="kit-side">
         <SunPanel />
-        <Panel title={words.mediaAndGrading} note={dayTotals(total, COPIES, hours(grading))}>
+        <Panel title={words.mediaAndGrading} note={dayTotals(total, COPIES, printMinutes(grading))}>
           <TableScroll label={words.mediaAndGrading}>
             <DataTable
               label={words.mediaAndGrading}

@@ -28,9 +28,21 @@ export const words = {
   monitoringSays: (lut: Said) => `What the monitor on set showed: ${lut}. For dailies; off before the grade.`,
   gradedSays: (camera: Said, setup: Said) =>
     `The trial grade of ${camera} in ${setup}, conversion and all: a first correction, to begin from.`,
+  gradingTime: (time: Said, count: Said, which: Said) =>
+    `Correction takes about ${time}: ${count} ${which}, one in full, its sisters a fifth of it. An estimate.`,
+  clipsHere: 'clips at hand',
+  clipsPlanned: 'clips planned',
   gradeStep: 'Trial grade, where its LUT (luts/graded) is not used instead of steps 2 to 4:',
   trimSays: (clip: Said, stops: Said, mired: Said) =>
     `${clip} alone: exposure ${stops} stops, warmth ${mired} mired`,
+  noProxy: (clip: Said) => `No proxy of ${clip}: its profile or its camera is gone.`,
+  burnedTitle: (camera: Said, lut: Said) => `${camera}, burned in: ${lut}`,
+  burnedSays: (camera: Said, lut: Said) =>
+    `What is burned into proxies of ${camera}: ${lut}, corrected clip by clip.`,
+  burnedScale: '0..1 is 0 to 100 % of signal.',
+  proxiesOf: (shoot: Said) => `Proxies of ${shoot}`,
+  shellSays: 'Makes a proxy of every clip with ffmpeg, in a shell: sh make-proxies.sh, clips, proxies.',
+  promptSays: 'The same for a Windows command prompt.',
   computedByCard: 'computed by the card',
   noPull: 'no pull',
   undoPlanned: 'as planned',
@@ -59,7 +71,8 @@ export const words = {
     '2. Open recipes/ for the set-up: exposure, match and corrections come before the conversion.',
     '3. corrections/ are ASC CDL on code values of the recording (0..1 is code 0 to the top code).',
     '4. luts/conversion go to a BT.709 display by BT.1886. luts/monitoring only show what was seen on set.',
-    '5. Take monitoring LUTs off before the final grade.',
+    '5. proxies/ has scripts that make proxies with ffmpeg, monitoring LUT and corrections burned in.',
+    '6. Take monitoring LUTs off, and use the clips themselves, before the final grade.',
   ],
   readmeLeftOut: 'Left out or uncertain:',
   readmeRange:

@@ -62,6 +62,27 @@ const shootIn = async (database: Database) => {
 const textOf = (files: Readonly<Record<string, Uint8Array>>, path: string) => strFromU8(files[path]);
 
 describe('the bundle of a shoot', () => {
+  it('holds scripts for proxies: every clip once, with the cube that is burned in', async () => {
+    const { of } = await shootIn(fresh());
+    const { files } = bundleFiles(of);
+    const text = (path: string) => {
+      const file = files.find((one) => one.path === path);
+      return file && 'text' in file ? file.text : '';
+    };
+    const surveyed = of.clips.filter(({ state }) => state === 'surveyed');
+    const shell = text('proxies/make-proxies.sh');
+    for (const { file } of surveyed) {
+      const name = file.name.split('/').at(-1)!;
+      expect(shell.split(`found '${name}'`)).toHaveLength(2);
+      expect(text('proxies/make-proxies.cmd')).toContain(`"${name}"`);
+    }
+    const cubes = new Set([...shell.matchAll(/lut3d=file=([\w.-]+)/g)].map(([, cube]) => `proxies/${cube}`));
+    for (const cube of cubes) expect(files.some(({ path }) => path === cube)).toBe(true);
+    // A corrected clip does not share the cube of one that is not.
+    expect(cubes.size).toBeGreaterThan(1);
+    expect(text('recipes/Furnace mouth.txt')).toMatch(/Correction takes about \d+ min: \d+ clips at hand/);
+  });
+
   it('holds the trial grade that is kept: as a LUT, and row by row in words', async () => {
     const database = fresh();
     const { book } = await shootIn(database);
@@ -79,7 +100,7 @@ describe('the bundle of a shoot', () => {
     const { files } = bundleFiles(of);
     const graded = files.filter(({ path }) => path.startsWith('luts/graded/'));
     expect(graded).toHaveLength(3);
-    expect(graded.every((file) => 'lut' in file && file.lut.grade?.grade.rows.length === 2)).toBe(true);
+    expect(graded.map((file) => 'lut' in file && file.lut.spec.kind)).toEqual(['grade', 'grade', 'grade']);
     const recipe = files.find(({ path }) => path === 'recipes/Furnace mouth.txt');
     expect(recipe && 'text' in recipe && recipe.text).toContain(
       'Exposure, before the conversion: light −1.04\u00a0stops',

@@ -7,6 +7,7 @@ import { correctionFiles } from './correctionFiles.ts';
 import { edlFiles } from './edlFiles.ts';
 import { lutFiles } from './lutFiles.ts';
 import type { BundleFile, BundleOf, BundlePart } from './parts.ts';
+import { proxyFiles } from './proxyFiles.ts';
 import { recipeFiles } from './recipeFiles.ts';
 
 /** What a shoot is handed over as; a further part is a file and a row. */
@@ -25,6 +26,7 @@ const partsOf = (of: BundleOf): readonly BundlePart[] => {
     correctionFiles(clips),
     edlFiles(clips, of.shoot.name),
     lutFiles(of),
+    proxyFiles(of, clips),
     { files: [{ path: 'shoot.json', says: words.shootJsonSays, text: of.shootJson }], leftOut: [] },
   ];
 };

@@ -7,6 +7,7 @@ import { camerasOf, resolveSelection, setupsOf, type Selection } from '#store/se
 import { dialledLight } from '#ui/bench/benchModel.ts';
 import { keptGrade } from '#ui/bench/grade/gradeModel.ts';
 import { rowLines } from '#ui/bench/grade/gradePrint.ts';
+import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { cardRecipe } from '#ui/luts/lutSource.ts';
 import { recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
 import { words } from '#ui/wording/bundle.ts';
@@ -25,9 +26,9 @@ type Made = {
   readonly name: string;
   readonly says: string;
   readonly selection: Selection;
-  readonly recipe?: LutRecipe;
-  readonly kept?: LutRecord;
-  readonly grade?: LutToBake['grade'];
+  readonly source: Pick<LutToBake, 'spec' | 'needs'>;
+  /** What its file says of itself. */
+  readonly notes: readonly string[];
   readonly output: LutRecipe['output'];
 };
 
@@ -42,75 +43,102 @@ export const selectionsOf = ({ records, shoot }: BundleOf): readonly Selection[]
     ),
   );
 
+/** A recipe as what is baked, with what its file says of it. */
+const ofRecipe = (recipe: LutRecipe, { profile }: Selection): Pick<Made, 'source' | 'notes' | 'output'> => ({
+  source: { spec: { kind: 'recipe', recipe } },
+  notes: recipeNotes(recipe, profile.name, profile.data.band),
+  output: recipe.output,
+});
+
+/** What the monitors showed; the computed picture where none had a LUT. */
+const monitoringOf = (selection: Selection, from: string): readonly Made[] => {
+  const made = { selection, folder: 'monitoring' } as const;
+  if (selection.monitors.length === 0)
+    return [
+      {
+        ...made,
+        ...ofRecipe(cardRecipe(selection), selection),
+        name: `${from}, computed, ${pullOf(selection.plan.placement)}`,
+        says: words.monitoringSays(words.computedByCard),
+      },
+    ];
+  return selection.monitors.map(({ lut }) => ({
+    ...made,
+    ...(lut.recipe
+      ? ofRecipe(lut.recipe, selection)
+      : { source: { spec: lutSpecOf(lut), needs: [lut] }, notes: [] }),
+    output: lut.output,
+    name: `${lut.name}, ${from}`,
+    says: words.monitoringSays(lut.name),
+  }));
+};
+
+/** The trial grade that is kept. */
+const gradedOf = (
+  selection: Selection,
+  from: string,
+  kelvin: number,
+  luts: ReadonlyMap<string, LutRecord>,
+): readonly Made[] => {
+  const grade = keptGrade(selection, kelvin);
+  if (!grade) return [];
+  const own = grade.rows.flatMap(({ lut }) => luts.get(lut ?? '') ?? []);
+  const looks = Object.fromEntries(own.map((lut) => [lut.id, lutSpecOf(lut)]));
+  const { output } = grade.recipe;
+  return [
+    {
+      selection,
+      output,
+      folder: 'graded',
+      name: `${selection.setup.name}, ${from} graded to ${outputOf(output).name}`,
+      says: words.gradedSays(selection.camera.name, selection.setup.name),
+      source: { spec: { kind: 'grade', grade, looks }, needs: own.filter(({ recipe }) => !recipe) },
+      notes: rowLines(grade),
+    },
+  ];
+};
+
 /** LUTs of one set-up and camera; those of several that are the same are told apart by nothing and stand once. */
 const lutsOf = (
   selection: Selection,
   cameraName: (id: string) => string,
   luts: ReadonlyMap<string, LutRecord>,
 ): readonly Made[] => {
-  const { camera, profile, plan, monitors } = selection;
+  const { camera, profile } = selection;
   const plain = cardRecipe(selection, 0);
-  const output = outputOf(plain.output).name;
   const from = `${camera.name} ${profile.name}`;
   const { kelvin } = dialledLight(selection);
   const match = matchInLight(selection, kelvin);
-  const grade = keptGrade(selection, kelvin);
-  const card = cardRecipe(selection);
-  const made = { selection, output: plain.output };
-  return [
-    {
-      ...made,
-      folder: 'conversion',
-      name: `${from} to ${output}`,
-      says: words.conversionSays(from),
-      recipe: plain,
-    },
-    ...(match
-      ? [
-          {
-            ...made,
-            folder: 'match' as const,
-            name: `${from} matched to ${cameraName(match.heroCameraId)}, ${selection.setup.name}`,
-            says: words.matchLutSays(camera.name, cameraName(match.heroCameraId)),
-            recipe: { ...plain, match: match.correction },
-          },
-        ]
-      : []),
-    ...(grade
+  const hero = match && cameraName(match.heroCameraId);
+  const conversion: Made = {
+    selection,
+    folder: 'conversion',
+    ...ofRecipe(plain, selection),
+    name: `${from} to ${outputOf(plain.output).name}`,
+    says: words.conversionSays(from),
+  };
+  const matched: readonly Made[] =
+    match && hero !== undefined
       ? [
           {
             selection,
-            output: grade.recipe.output,
-            folder: 'graded' as const,
-            name: `${selection.setup.name}, ${from} graded to ${outputOf(grade.recipe.output).name}`,
-            says: words.gradedSays(camera.name, selection.setup.name),
-            grade: { grade, looks: grade.rows.flatMap(({ lut }) => luts.get(lut ?? '') ?? []) },
+            folder: 'match',
+            ...ofRecipe({ ...plain, match: match.correction }, selection),
+            name: `${from} matched to ${hero}, ${selection.setup.name}`,
+            says: words.matchLutSays(camera.name, hero),
           },
         ]
-      : []),
-    ...(monitors.length > 0
-      ? monitors.map(({ lut }): Made => ({
-          ...made,
-          folder: 'monitoring',
-          name: `${lut.name}, ${from}`,
-          says: words.monitoringSays(lut.name),
-          output: lut.output,
-          ...(lut.recipe ? { recipe: lut.recipe } : { kept: lut }),
-        }))
-      : [
-          {
-            ...made,
-            folder: 'monitoring' as const,
-            name: `${from}, computed, ${pullOf(plan.placement)}`,
-            says: words.monitoringSays(words.computedByCard),
-            recipe: card,
-          },
-        ]),
+      : [];
+  return [
+    conversion,
+    ...matched,
+    ...gradedOf(selection, from, kelvin, luts),
+    ...monitoringOf(selection, from),
   ];
 };
 
 const fileOf = (
-  { folder, name, says, selection, recipe, kept, grade, output }: Made,
+  { folder, name, says, selection, source, notes, output }: Made,
   how: Pick<LutToBake, 'format' | 'size' | 'shaped'>,
 ): BundleFile => {
   const { profile, camera } = selection;
@@ -122,17 +150,12 @@ const fileOf = (
     output: outputOf(output).name,
     scale: 'signal',
     coding: camera.coding,
-    notes: recipe ? recipeNotes(recipe, profile.name, profile.data.band) : grade ? rowLines(grade.grade) : [],
+    notes,
   });
   return {
     path: `luts/${folder}/${safeName(title)}.${format}`,
     says,
-    lut: {
-      ...how,
-      coding: camera.coding,
-      words: lutWords,
-      ...(kept ? { kept } : grade ? { grade } : { recipe }),
-    },
+    lut: { ...how, ...source, coding: camera.coding, words: lutWords },
   };
 };
 

@@ -1,12 +1,11 @@
 import type { LutWords } from '#core/formats/writeLut.ts';
 import type { LutFormatId } from '#core/formats/lutFormats.ts';
-import type { Grade } from '#core/grade/rows/types.ts';
-import type { LutRecipe } from '#core/lut/recipeData.ts';
 import type { Coding } from '#core/signal/scale.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
+import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 
 /** What the clips of a shoot are told by. */
@@ -25,11 +24,9 @@ export type BundleOf = ClipsOf & {
 
 /** A LUT that is baked when the bundle is made. */
 export type LutToBake = {
-  readonly recipe?: LutRecipe;
-  /** A trial grade, with the LUTs that its looks go through. */
-  readonly grade?: { readonly grade: Grade; readonly looks: readonly LutRecord[] };
-  /** A LUT of the kit as it stands there. */
-  readonly kept?: LutRecord;
+  readonly spec: LutSpec;
+  /** LUTs of the kit whose files have to be there. */
+  readonly needs?: readonly LutRecord[];
   readonly format: Extract<LutFormatId, 'cube' | 'clf'>;
   readonly size: number;
   /** A curve before the cube: of a CLF. */

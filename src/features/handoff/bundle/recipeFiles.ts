@@ -3,6 +3,8 @@ import { printSigned } from '#core/units.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import type { Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
+import type { SetupRecord } from '#store/records/setup.ts';
+import { gradingOf, printMinutes } from '#ui/bench/gradingOf.ts';
 import { keptGrade } from '#ui/bench/grade/gradeModel.ts';
 import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
@@ -50,6 +52,16 @@ const heroLines = (all: readonly BundledClip[], clips: readonly BundledClip[]): 
     );
 };
 
+/** How long the set-up is likely to take, by the clips that are there, or by those planned. */
+const timeLines = (of: BundleOf, clips: readonly BundledClip[], setup: SetupRecord): readonly string[] => {
+  const here = clips.filter((one) => one.setup === setup.name).length;
+  const count = here || setup.brief.clips;
+  const minutes = gradingOf(of.records, setup, count);
+  return minutes > 0
+    ? [words.gradingTime(printMinutes(minutes), count, here > 0 ? words.clipsHere : words.clipsPlanned)]
+    : [];
+};
+
 /** The trial grade that is kept, row by row, and what moves for single clips. */
 const gradeLines = (selection: Selection, clips: readonly BundledClip[]): readonly string[] => {
   const grade = keptGrade(selection, dialledLight(selection).kelvin);
@@ -95,6 +107,7 @@ export const recipeFiles = (of: BundleOf, clips: readonly BundledClip[]): Bundle
       text: `${[
         `${of.shoot.name}: ${setup.name}`,
         words.recipeHead,
+        ...timeLines(of, clips, setup),
         ...all.filter((one) => one.setup.id === setup.id).map((one) => stepsOf(of, clips, one)),
       ].join('\n\n')}\n`,
     })),

@@ -3,11 +3,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { failure, success, type Result } from '#core/result.ts';
 import { failureWords } from '#store/words.ts';
-import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { downloadParts, slug } from '#ui/download.ts';
 import { startArchive } from '#workers/archive/client.ts';
-import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { LutToBake } from './parts.ts';
 
 /** What making the bundle has come to. */
@@ -23,27 +21,14 @@ export type BundleState =
     }
   | { readonly is: 'refused'; readonly reason: string };
 
-const specOf = ({
-  recipe,
-  kept,
-  grade,
-}: Pick<LutToBake, 'recipe' | 'kept' | 'grade'>): LutSpec | undefined => {
-  if (kept) return lutSpecOf(kept);
-  if (!grade) return recipe && { kind: 'recipe', recipe };
-  const looks = Object.fromEntries(grade.looks.map((look) => [look.id, lutSpecOf(look)]));
-  return { kind: 'grade', grade: grade.grade, looks };
-};
-
 /** Writes LUTs by the worker that every LUT is written by. */
 const useBaker = () => {
   const { luts } = useBench();
-  return async ({ recipe, kept, grade, ...how }: LutToBake): Promise<Result<string>> => {
-    for (const file of kept ? [kept] : (grade?.looks.filter((look) => !look.recipe) ?? [])) {
+  return async ({ spec, needs = [], ...how }: LutToBake): Promise<Result<string>> => {
+    for (const file of needs) {
       const there = await luts.bring(file);
       if (!there.ok) return there;
     }
-    const spec = specOf({ recipe, kept, grade });
-    if (!spec) return failure('LUT', 'It is neither a recipe nor a file.');
     const outcome = await luts.write({
       ...how,
       spec,
