@@ -1,6 +1,6 @@
 // Scripts for proxies, run by a real shell and ffmpeg on a clip of known codes.
 import { execFileSync, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -19,6 +19,7 @@ if (process.env.CI && !ffmpeg) throw new Error('CI needs ffmpeg');
 const NAME = "Anaïs' card [1] 100 %.mkv";
 const clipOf = (over: Partial<ProxyClip> = {}): ProxyClip => ({
   file: NAME,
+  bytes: 0,
   name: 'Anaïs card 1',
   cube: 'burned-001.cube',
   range: 'legal',
@@ -93,7 +94,11 @@ describe('scripts for proxies', () => {
         join(folder, 'bundle', 'burned-001.cube'),
         writeCube(lattice, { title: 'burned', comments: [] }),
       );
-      const clips = [clipOf(), clipOf({ file: 'gone.mov', name: 'gone' })];
+      // A clip of the same name on another card comes first in the folder, and is not the one.
+      execFileSync('mkdir', [join(folder, 'card', 'a')]);
+      writeFileSync(join(folder, 'card', 'a', NAME), 'another');
+      const bytes = statSync(join(folder, 'card', NAME)).size;
+      const clips = [clipOf({ bytes }), clipOf({ file: 'gone.mov', name: 'gone' })];
       writeFileSync(join(folder, 'bundle', 'make-proxies.sh'), shellScript(clips, 'Proxies of a test'));
     });
     afterAll(() => rmSync(folder, { recursive: true, force: true }));

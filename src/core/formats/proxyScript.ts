@@ -4,6 +4,8 @@
 export type ProxyClip = {
   /** Its file on the card. */
   readonly file: string;
+  /** Its length: two cards may hold a clip of one name. */
+  readonly bytes: number;
   /** The proxy, without ending. */
   readonly name: string;
   /** The cube that is burned in, beside the script; a plain name. */
@@ -75,7 +77,7 @@ const ONE_LINE = /[\r\n]+/g;
 export const shellScript = (clips: readonly ProxyClip[], title: string): string => {
   const one = (clip: ProxyClip) =>
     [
-      `if found ${shellWord(clip.file)} ${shellWord(clip.name)}; then`,
+      `if found ${shellWord(clip.file)} ${shellWord(clip.name)} ${clip.bytes}; then`,
       `  case "$codec" in`,
       ...PROXY_CODEC_IDS.map((id) => `    ${id}) ${FFMPEG} "$in" ${optionsOf(clip, id)} "$out" ;;`),
       '  esac || failed=$((failed + 1))',
@@ -95,7 +97,7 @@ ffmpeg -hide_banner -filters 2>/dev/null | grep -q zscale ||
 CDPATH= cd -- "$(dirname -- "$0")" || exit 1
 failed=0
 found() {
-  in=$(find "$clips" -type f -name "$(printf '%s' "$1" | sed 's/[][*?\\\\]/\\\\&/g')" | head -n 1)
+  in=$(find "$clips" -type f -name "$(printf '%s' "$1" | sed 's/[][*?\\\\]/\\\\&/g')" -size "$3c" | head -n 1)
   out="$proxies/$2.mov"
   if [ -z "$in" ]; then echo "Not there, left out: $1"; failed=$((failed + 1)); return 1; fi
   if [ -e "$out" ]; then echo "Is there already: $2.mov"; return 1; fi
@@ -114,7 +116,7 @@ export const promptScript = (clips: readonly ProxyClip[], title: string): string
     const name = promptWord(clip.name).slice(1, -1);
     return [
       'set "in="',
-      `for /r "%clips%" %%f in (${promptWord(clip.file)}) do if exist "%%f" set "in=%%f"`,
+      `for /r "%clips%" %%f in (${promptWord(clip.file)}) do if exist "%%f" if %%~zf==${clip.bytes} set "in=%%f"`,
       `if not defined in (echo Not there, left out: ${promptWord(clip.file)}) else (`,
       ...PROXY_CODEC_IDS.map(
         (id) => `  if "%codec%"=="${id}" ${FFMPEG} "%in%" ${optionsOf(clip, id)} "%proxies%\\${name}.mov"`,

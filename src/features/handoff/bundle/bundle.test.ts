@@ -73,7 +73,10 @@ describe('the bundle of a shoot', () => {
     const shell = text('proxies/make-proxies.sh');
     for (const { file } of surveyed) {
       const name = file.name.split('/').at(-1)!;
-      expect(shell.split(`found '${name}'`)).toHaveLength(2);
+      expect(shell.split(`found '${name}' `).length - 1).toBe(
+        surveyed.filter((one) => one.file.name === file.name).length,
+      );
+      expect(shell).toContain(` ${file.bytes}; then`);
       expect(text('proxies/make-proxies.cmd')).toContain(`"${name}"`);
     }
     const cubes = new Set([...shell.matchAll(/lut3d=file=([\w.-]+)/g)].map(([, cube]) => `proxies/${cube}`));

@@ -99,6 +99,7 @@ export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundleP
       });
     listed.push({
       file: clip.file.name.split('/').at(-1) ?? clip.file.name,
+      bytes: clip.file.bytes,
       name,
       cube,
       range: clip.facts?.range ?? camera.coding.range,
