@@ -34,7 +34,7 @@ const LOSS_COLUMNS: readonly Column<LossRow>[] = [
     cell: ({ loss }) => loss.stops.toFixed(3),
     sortBy: ({ loss }) => loss.stops,
   },
-  { id: 'word', header: '', className: 'lut-word', cell: ({ loss }) => lossWord(loss) },
+  { id: 'word', header: words.whoSees, className: 'lut-word', cell: ({ loss }) => lossWord(loss) },
 ];
 
 /** Measured loss of each size; the picked one is what is written. */

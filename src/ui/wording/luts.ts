@@ -10,6 +10,7 @@ export const words = {
   meanE: 'mean ΔE',
   worstE: 'worst ΔE',
   greyStop: 'grey, stop',
+  whoSees: 'to the eye',
   points: 'Points',
   whatEachSizeLoses: 'What each size loses',
   format: 'Format',
