@@ -82,3 +82,15 @@ test('for a clip only exposure and warmth move', async ({ page }) => {
   await field.first().press('Enter');
   await expect(page.getByText('Exposure: type stops from −6 to 6')).toBeVisible();
 });
+
+test('an HDR picture is told in cd/m², and a brief that wants none says so', async ({ page }) => {
+  await visit(page, `${at('handoff', 'furnace-mouth')}&part=grade`);
+  await page.getByLabel('Picture for').selectOption('pq');
+  await page.getByLabel('Peak of the display').selectOption('2000');
+  await expect(page.getByText(/Brightest pixel (19\d\d|2000) cd\/m², mean \d+ cd\/m²/)).toBeVisible({
+    timeout: 60_000,
+  });
+  await expect(page.getByText(/This picture is PQ, the brief is SDR/)).toBeVisible();
+  await page.getByLabel('Picture for').selectOption('bt1886');
+  await expect(page.getByText(/Brightest pixel/)).toBeHidden();
+});

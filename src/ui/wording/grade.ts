@@ -65,6 +65,14 @@ export const words = {
   pictureOf: 'Picture',
   scopes: 'Scopes',
   vectors: (name: Said) => `${name}: vectorscope`,
+  peak: 'Peak of the display',
+  peakOf: (peak: Said) => `${peak} cd/m²`,
+  lightLine: (highest: Said, mean: Said, share: Said, white: Said) =>
+    `Brightest pixel ${highest} cd/m², mean ${mean} cd/m², ${share} % of the picture over white (${white} cd/m²)`,
+  hdrNotWanted: (output: Said) =>
+    `This picture is ${output}, the brief is SDR: an SDR timeline shows it wrong. Choose BT.709, or tick HDR in Plan.`,
+  hdrWanted: (output: Said) =>
+    `The brief wants HDR too: this is the ${output} version. Choose HLG or PQ for the other; the rows stay.`,
   breaks: 'What may break',
   holds: 'Nothing breaks on this picture, as far as the sensor’s model tells.',
   shareOf: (share: Said) => `${share} of the picture`,

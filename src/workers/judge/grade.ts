@@ -12,9 +12,12 @@ import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
 import { signalsByCode } from '#core/signal/scale.ts';
 import type { Triple } from '#core/maths/matrix.ts';
+import { frameLight, pixelLight, whiteOf } from '#core/grade/lightLevels.ts';
+import { outputOf, type OutputId } from '#core/lut/outputs.ts';
+import type { LutSpec } from '../luts/lutSpec.ts';
 import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
-import type { Shelf } from '../luts/shelf.ts';
+import type { Run, Shelf } from '../luts/shelf.ts';
 import type { Holder } from './holder.ts';
 import type { GradeJobs, GradeStartInput } from './gradeProtocol.ts';
 
@@ -76,6 +79,26 @@ const otherSide = (grade: Grade, { id }: GradeRow): Grade => ({
   ),
 });
 
+/** Rows of the frame that are looked at in one go. */
+const ROWS = 40;
+
+/** Light of every pixel of the graded picture, as 10-bit codes of its output have it. */
+const lightOf = async (frame: Frame, run: Run, output: OutputId, pause: () => Promise<void>) => {
+  const signals = signalsByCode(frame);
+  const lightOfPixel = pixelLight(output);
+  const { width, height, r, g, b } = frame;
+  const lights = new Float32Array(width * height);
+  const coded = (v: number) => Math.round(1023 * v) / 1023;
+  for (let y = 0; y < height; y += 1) {
+    for (let i = y * width; i < (y + 1) * width; i += 1) {
+      const [x, u, v] = run([signals[r[i]], signals[g[i]], signals[b[i]]]);
+      lights[i] = lightOfPixel([coded(x), coded(u), coded(v)]);
+    }
+    if (y % ROWS === 0) await pause();
+  }
+  return frameLight(lights, whiteOf(output));
+};
+
 const hueBins = (grade: Grade, rowId: string, sample: readonly Triple[], looks: Looks) => {
   const { lightAt, spaces } = compileGrade(grade, looks);
   const side = grade.rows.find(({ id }) => id === rowId)?.side ?? 'before';
@@ -92,6 +115,8 @@ const hueBins = (grade: Grade, rowId: string, sample: readonly Triple[], looks: 
 export const gradeHandlers = (
   holder: Pick<Holder, 'current'>,
   shelf: Pick<Shelf, 'looksOf'>,
+  /** A spec as a function that is quick on many pixels. */
+  quick: (spec: LutSpec) => Run,
 ): Handlers<GradeJobs> => ({
   gradeStart: async ({ patches, names, ...input }, { step }) => {
     await step('Reading the picture', 0.1);
@@ -125,8 +150,13 @@ export const gradeHandlers = (
     const chosen = grade.rows.filter((row) => kindOf(row)?.values.hue !== undefined);
     const hues = chosen.map(({ id }) => ({ id, bins: hueBins(grade, id, sample, looks) }));
     await pause();
+    const { output } = grade.recipe;
+    const isHdr = outputOf(output).range === 'HDR';
+    const run = isHdr ? quick({ kind: 'grade', grade, looks: specs }) : undefined;
+    const light = run && (await lightOf(frame, run, output, pause));
     return {
       output: {
+        ...(light ? { light } : {}),
         figures: figuresOf(grade, sample, marks, looks),
         without,
         forecast: await drive(gradeForecastInParts(grade, frame, sensor, overBase, looks), pause),

@@ -1,5 +1,6 @@
 // What the judging worker does for the trial grade. Types only.
 import type { GradeFigures } from '#core/grade/gradeFigures.ts';
+import type { FrameLight } from '#core/grade/lightLevels.ts';
 import type { GradeForecast } from '#core/grade/gradeForecast.ts';
 import type { OrderLoss } from '#core/grade/order.ts';
 import type { Grade } from '#core/grade/rows/types.ts';
@@ -34,6 +35,8 @@ export type GradeRead = {
   readonly forecast: GradeForecast;
   /** What each row costs that stands on the wrong side of the conversion. */
   readonly costs: readonly { readonly id: string; readonly loss: OrderLoss }[];
+  /** Light of the whole picture, of every pixel: where the picture is HDR. */
+  readonly light?: FrameLight;
   /** Stops of red and blue that an automatic balance would add. */
   readonly automatic: { readonly red: number; readonly blue: number };
   /** Coloured pixels by their hue on each row that chooses hues, a bin five degrees. */

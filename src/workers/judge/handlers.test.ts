@@ -70,6 +70,13 @@ describe('judging', () => {
     expect(read.without.map(({ id }) => id)).toEqual(grade.rows.filter(({ on }) => on).map(({ id }) => id));
     const without = read.without.find(({ id }) => id === 'exposure')!;
     expect(without.figures.middle).toBeGreaterThan(read.figures.middle);
+    expect(read.light).toBeUndefined();
+    const hdr = { ...grade, recipe: { ...base.recipe, output: 'pq' as const, peak: 1000 }, rows };
+    const { output: bright } = await jobs.gradeRead({ grade: hdr, sensor, overBase: 0, ...marks }, context);
+    // The furnace clips: it is at the display's peak, and the room is dark.
+    expect(bright.light?.highest).toBeGreaterThan(900);
+    expect(bright.light?.highest).toBeLessThanOrEqual(1001);
+    expect(bright.light?.mean).toBeLessThan(203);
     expect(read.costs.map(({ id }) => id)).toEqual(['stray']);
     expect(read.costs[0].loss.after.levels).toBeLessThan(read.costs[0].loss.before.levels);
     const pick = { grade: { ...base, rows: [newRow('skin')] }, rowId: 'skin' };

@@ -258,7 +258,7 @@ export const lookHandlers = (
       return { output: file.ok ? success(undefined) : file };
     },
 
-    ...gradeHandlers(holder, shelf),
+    ...gradeHandlers(holder, shelf, runOf),
     order: async ({ recipe, correction }, { step }) => {
       const { frame } = holder.current();
       const pause = () => step('Doing it both ways', 0.1);

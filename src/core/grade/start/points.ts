@@ -1,3 +1,4 @@
+import { outputOf } from '../../lut/outputs.ts';
 import type { Triple } from '../../maths/matrix.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '../../units.ts';
 import { quantile, readingAfter, rowsOf, solved } from './reading.ts';
@@ -51,9 +52,11 @@ export const startPoints: Proposer = (input, before) => {
   ];
   const levelWith = (white: number) =>
     brightest ? readingAfter(input, withWhite(white)).shown(brightest) : 0;
+  // In HDR the conversion's own shoulder brings them to the display's peak: 90 % of PQ would be 4000 cd/m2.
+  const isHdr = outputOf(input.base.recipe.output).range === 'HDR';
   const has = bright >= BRIGHT_OVER && brightest !== undefined;
   // What lies between its level and the top already has its place.
-  const isShort = has && levelWith(1) < target - 0.005;
+  const isShort = has && !isHdr && levelWith(1) < target - 0.005;
   const white = isShort ? Math.round(100 * solved(levelWith, target - 1e-3, ...WHITE_LIMITS)) / 100 : 1;
   return {
     on: black !== 0 || white !== 1,
@@ -68,7 +71,9 @@ export const startPoints: Proposer = (input, before) => {
       { label: `brightest ${percent(1 - BRIGHTEST)}`, value: `${stops(bright)} stops` },
       {
         label: 'its level',
-        value: `${percent(levelWith(1))} → ${percent(levelWith(white))}, wanted ${percent(target)}`,
+        value: isHdr
+          ? `${percent(levelWith(1))}: HDR, where the conversion puts it`
+          : `${percent(levelWith(1))} → ${percent(levelWith(white))}, wanted ${percent(target)}`,
       },
     ],
   };

@@ -103,6 +103,14 @@ describe('the start of a trial grade', () => {
     }
   });
 
+  it('leaves the highlights of HDR to the conversion', () => {
+    const hdr = { ...base, recipe: { ...base.recipe, output: 'pq' as const, peak: 1000 } };
+    expect(of(input({ base: hdr, sample: ramp(-6, 4.2) }), 'points').values.white).toBe(1);
+    expect(
+      of(input({ sample: ramp(-6, 4.2) }, { highlights: 'hundred' }), 'points').values.white,
+    ).toBeGreaterThan(1);
+  });
+
   it('stretches nothing in fog, and leaves a room without a bright thing', () => {
     const fog = of(input({ sample: ramp(-0.5, 2), placement: 0 }), 'points');
     expect(fog.values.black).toBe(0);

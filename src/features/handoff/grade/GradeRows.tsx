@@ -73,6 +73,20 @@ const Conversion = ({ hand }: { hand: GradeAtHand }) => {
           </option>
         ))}
       </Form.Select>
+      {OUTPUTS[output].peaks.length > 1 && (
+        <Form.Select
+          size="sm"
+          aria-label={words.peak}
+          value={hand.record.peak}
+          onChange={({ target: { value } }) => hand.choose(words.peak, { peak: Number(value) })}
+        >
+          {OUTPUTS[output].peaks.map((peak) => (
+            <option key={peak} value={peak}>
+              {words.peakOf(peak)}
+            </option>
+          ))}
+        </Form.Select>
+      )}
       <Form.Select
         size="sm"
         aria-label={words.toneScale}

@@ -1,9 +1,8 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { BreakId } from '#core/grade/gradeForecast.ts';
 import { useSelection, useSession } from '#ui/bench/hooks.ts';
-import { cardRecipe } from '#ui/luts/lutSource.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -11,20 +10,19 @@ import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import { words } from '#ui/wording/grade.ts';
-import type { Through } from '#workers/judge/protocol.ts';
 import { GradeBreaks } from './GradeBreaks.tsx';
 import { usePicking } from './usePicking.ts';
 import { figuresLine } from './effectWords.ts';
 import { GradeClips } from './GradeClips.tsx';
 import { GradeFiles } from './GradeFiles.tsx';
+import { GradeLight } from './GradeLight.tsx';
 import { GradePicture } from './GradePicture.tsx';
 import { GradeRows } from './GradeRows.tsx';
 import { GradeScopes } from './GradeScopes.tsx';
 import { useAutomatic } from './useAutomatic.ts';
 import { useGrade } from './useGrade.ts';
+import { chosen, useGradePictures, type Shows } from './useGradePictures.ts';
 import { useGradeRead } from './useGradeRead.ts';
-
-type Shows = 'wipe' | 'graded' | 'onSet' | 'automatic';
 
 /** The trial grade: what is done in which order and why, the picture before and after, and the files of it. */
 export const GradeView = () => {
@@ -40,20 +38,7 @@ export const GradeView = () => {
   const automatic = useAutomatic(hand, read);
   const { output } = hand.grade.recipe;
   const matte = hand.rows.some(({ id }) => id === tools.matte) ? tools.matte : undefined;
-  const pictures = useMemo(() => {
-    const recipe = cardRecipe(selection);
-    const of = (spec: Through['spec'], out: Through['output']): Through => ({ spec, output: out });
-    return {
-      graded: { through: of(hand.moved, output), name: words.graded },
-      onSet: { through: of({ kind: 'recipe', recipe }, recipe.output), name: words.onSet },
-      ...(automatic ? { automatic: { through: of(automatic, output), name: words.automatic } } : {}),
-      ...(matte === undefined
-        ? {}
-        : {
-            matte: { through: of({ ...hand.spec, matte } as Through['spec'], 'bt1886'), name: words.matte },
-          }),
-    };
-  }, [selection, hand.spec, hand.moved, output, automatic, matte]);
+  const pictures = useGradePictures(hand, automatic, matte);
   if (!frame)
     return (
       <Panel title={words.trialGrade}>
@@ -62,10 +47,7 @@ export const GradeView = () => {
         </Empty>
       </Panel>
     );
-  const first =
-    show === 'onSet' ? pictures.onSet : show === 'automatic' ? pictures.automatic : pictures.graded;
-  const shown = pictures.matte ?? first ?? pictures.graded;
-  const wiped = pictures.matte === undefined && show === 'wipe' ? pictures.graded : undefined;
+  const { shown, wiped } = chosen(pictures, show);
   const picked = tools.picking;
   return (
     <div className="grade">
@@ -88,12 +70,18 @@ export const GradeView = () => {
           }
         >
           <GradePicture
-            {...(wiped ? pictures.onSet : shown)}
+            {...shown}
             over={wiped}
             marked={marked && read ? { id: marked, cells: read.forecast[marked].cells } : undefined}
             onPick={picked === undefined ? undefined : (rect) => void take(picked, rect)}
           />
           {read && <p className="grade-figures">{figuresLine(read)}</p>}
+          <GradeLight
+            light={read?.light}
+            output={output}
+            bitDepth={selection.camera.coding.bitDepth}
+            isHdrWanted={selection.setup.brief.hdr}
+          />
           {read && <GradeBreaks read={read} marked={marked} onMark={setMarked} />}
           {(hand.problem ?? problem) && <p className="field-error">{hand.problem ?? problem}</p>}
         </Panel>
