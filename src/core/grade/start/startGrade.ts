@@ -25,43 +25,8 @@ const PROPOSERS: { readonly [K in GradeKindId]?: Proposer } = {
   grain: startGrain,
 };
 
-/** The order of each school. */
-const ORDERS: { readonly [O in GradeSchools['order']]: readonly GradeKindId[] } = {
-  exposure: [
-    'match',
-    'exposure',
-    'balance',
-    'points',
-    'contrast',
-    'channels',
-    'red',
-    'skin',
-    'sheen',
-    'saturation',
-    'sharpen',
-    'grain',
-  ],
-  shadows: [
-    'match',
-    'points',
-    'exposure',
-    'balance',
-    'contrast',
-    'channels',
-    'red',
-    'skin',
-    'sheen',
-    'saturation',
-    'sharpen',
-    'grain',
-  ],
-};
-
-/** Under water contrast comes before the balance of a card: far from the lens a card is not what the water did. */
-const UNDER_WATER: readonly GradeKindId[] = [
-  'match',
-  'exposure',
-  'points',
+/** What comes after light, balance and points, whatever the school. */
+const LATER = [
   'contrast',
   'channels',
   'red',
@@ -70,7 +35,16 @@ const UNDER_WATER: readonly GradeKindId[] = [
   'saturation',
   'sharpen',
   'grain',
-];
+] as const satisfies readonly GradeKindId[];
+
+/** The order of each school. */
+const ORDERS: { readonly [O in GradeSchools['order']]: readonly GradeKindId[] } = {
+  exposure: ['match', 'exposure', 'balance', 'points', ...LATER],
+  shadows: ['match', 'points', 'exposure', 'balance', ...LATER],
+};
+
+/** Under water a card far from the lens is not what the water did to the rest: green and blue are brought together. */
+const UNDER_WATER: readonly GradeKindId[] = ['match', 'exposure', 'points', ...LATER];
 
 /**
  * The first honest correction, proposed row by row from what is measured and planned: each row is read behind those

@@ -93,6 +93,14 @@ const HueTools = ({ row, read, tools }: Omit<Props, 'hand'>) => {
   );
 };
 
+type Rows = readonly GradeRow[];
+/** What is done to a row as a whole. A further one is a row. */
+const ROW_ACTIONS = [
+  { name: words.earlier, Icon: ArrowUp, rows: (rows: Rows, id: string) => movedRow(rows, id, -1) },
+  { name: words.later, Icon: ArrowDown, rows: (rows: Rows, id: string) => movedRow(rows, id, 1) },
+  { name: words.remove, Icon: Trash2, rows: (rows: Rows, id: string) => rows.filter((one) => one.id !== id) },
+] as const;
+
 /** What a row is made of, opened. */
 const RowBody = ({ hand, row, read, tools, proposal }: Props & { readonly proposal?: Proposal }) => {
   const kind = kindOf(row);
@@ -128,38 +136,18 @@ const RowBody = ({ hand, row, read, tools, proposal }: Props & { readonly propos
           value={row.side}
           onPick={(side) => change({ side })}
         />
-        <Button
-          size="sm"
-          variant="outline-secondary"
-          aria-label={words.earlier}
-          title={words.earlier}
-          onClick={() => hand.set(kind.name, movedRow(hand.rows, row.id, -1))}
-        >
-          <ArrowUp size={16} aria-hidden="true" />
-        </Button>
-        <Button
-          size="sm"
-          variant="outline-secondary"
-          aria-label={words.later}
-          title={words.later}
-          onClick={() => hand.set(kind.name, movedRow(hand.rows, row.id, 1))}
-        >
-          <ArrowDown size={16} aria-hidden="true" />
-        </Button>
-        <Button
-          size="sm"
-          variant="outline-secondary"
-          aria-label={words.remove}
-          title={words.remove}
-          onClick={() =>
-            hand.set(
-              words.remove,
-              hand.rows.filter(({ id }) => id !== row.id),
-            )
-          }
-        >
-          <Trash2 size={16} aria-hidden="true" />
-        </Button>
+        {ROW_ACTIONS.map(({ name, Icon, rows }) => (
+          <Button
+            key={name}
+            size="sm"
+            variant="outline-secondary"
+            aria-label={name}
+            title={name}
+            onClick={() => hand.set(`${name}, ${kind.name}`, rows(hand.rows, row.id))}
+          >
+            <Icon size={16} aria-hidden="true" />
+          </Button>
+        ))}
       </div>
       {proposal && (
         <>

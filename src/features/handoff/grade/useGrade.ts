@@ -16,9 +16,9 @@ import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useBrought } from '#ui/bench/useThrough.ts';
 import { useSame } from '#ui/useSame.ts';
-import type { PatchNames } from '#workers/judge/gradeProtocol.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { words } from '#ui/wording/grade.ts';
+import { usePatchNames } from './usePatchNames.ts';
 
 /** Points along an edge of the picture while a slider moves: an eighth of the work. */
 const MOVING_POINTS = 17;
@@ -29,22 +29,6 @@ const clipOnBench = (
   { camera }: Selection,
   name: string | undefined,
 ): ClipRecord | undefined => clips.find(({ file, cameraId }) => file.name === name && cameraId === camera.id);
-
-/** Who stands at the marks. */
-const usePatchNames = (): PatchNames => {
-  const { subjects } = useSelection();
-  const patches = useSession((state) => state.patches);
-  return useMemo(
-    () =>
-      Object.fromEntries(
-        patches.flatMap(({ id, subjectId }) => {
-          const subject = subjects.find((one) => one.id === subjectId);
-          return subject ? [[id, { name: subject.name, own: subject.skinOffset }]] : [];
-        }),
-      ),
-    [patches, subjects],
-  );
-};
 
 /** Looks of the rows, as the workers are asked for them, once their files are there. */
 const useLooks = (rows: readonly GradeRow[]) => {

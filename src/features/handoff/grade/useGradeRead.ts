@@ -5,22 +5,18 @@ import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { sensorOf } from '#ui/bench/sensorOf.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import type { GradeRead } from '#workers/judge/gradeProtocol.ts';
+import { usePatchNames } from './usePatchNames.ts';
 import type { GradeAtHand } from './useGrade.ts';
 
 /** What the grade comes to on the picture on the bench: figures, what each row does, what may break. */
 export const useGradeRead = ({ grade, looks }: Pick<GradeAtHand, 'grade' | 'looks'>) => {
   const { session } = useBench();
-  const { camera, plan, subjects } = useSelection();
+  const { camera, plan } = useSelection();
   const { serial, patches } = useSession((state) => ({
     serial: state.frame?.serial,
     patches: state.patches,
   }));
-  const names = Object.fromEntries(
-    patches.flatMap(({ id, subjectId }) => {
-      const subject = subjects.find((one) => one.id === subjectId);
-      return subject ? [[id, { name: subject.name, own: subject.skinOffset }]] : [];
-    }),
-  );
+  const names = usePatchNames();
   const question = {
     grade,
     looks,
