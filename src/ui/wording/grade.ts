@@ -82,6 +82,8 @@ export const words = {
   cdlHoldsNone: 'A CDL holds none of these rows exactly: use the LUT.',
   cdlLeaves: (left: Said) => `It does not hold: ${left}. Those are in the LUT and, in words, in the recipe.`,
   saveCdl: 'CDL (.cc)',
+  saveStill: 'Graded still (16-bit PNG)',
+  making: 'Making it…',
   onlyWords: (names: Said) => `No file holds: ${names}. They are words in the recipe.`,
   clips: 'Clips of this set-up',
   clipsSay: 'All begin with the rows above; for a clip only exposure and warmth move.',

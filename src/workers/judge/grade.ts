@@ -10,7 +10,9 @@ import { startGrade } from '#core/grade/start/startGrade.ts';
 import type { StartPatch } from '#core/grade/start/types.ts';
 import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
-import { signalsByCode } from '#core/signal/scale.ts';
+import { writePng } from '#core/formats/png.ts';
+import { sampleLatticeInParts, tetrahedral } from '#core/lut/lattice.ts';
+import { codeToSignal, maxCode, signalsByCode, type Coding } from '#core/signal/scale.ts';
 import type { Triple } from '#core/maths/matrix.ts';
 import { frameLight, pixelLight, whiteOf } from '#core/grade/lightLevels.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
@@ -99,6 +101,35 @@ const lightOf = async (frame: Frame, run: Run, output: OutputId, pause: () => Pr
   return frameLight(lights, whiteOf(output));
 };
 
+/** Points along an edge of the lattice that a still goes through. */
+const STILL_POINTS = 65;
+const SIXTEEN_BIT = 65535;
+
+/** A function on a lattice over a frame's codes: 0..1 of the top code in. */
+const latticeRun = async (run: Run, coding: Coding, pause: () => Promise<void>): Promise<Run> => {
+  const low = codeToSignal(0, coding);
+  const span = codeToSignal(maxCode(coding.bitDepth), coding) - low;
+  const onCode: Run = ([r, g, b]) => run([low + span * r, low + span * g, low + span * b]);
+  const lattice = await drive(sampleLatticeInParts(STILL_POINTS, onCode), pause);
+  return (rgb) => tetrahedral(lattice, rgb);
+};
+
+/** A frame through it, in 16 bits of full range. */
+const gradedFrame = async (frame: Frame, run: Run, pause: () => Promise<void>): Promise<Frame> => {
+  const { width, height, r, g, b } = frame;
+  const top = maxCode(frame.bitDepth);
+  const planes = [0, 1, 2].map(() => new Uint16Array(width * height));
+  for (let y = 0; y < height; y += 1) {
+    for (let i = y * width; i < (y + 1) * width; i += 1) {
+      const out = run([r[i] / top, g[i] / top, b[i] / top]);
+      for (let c = 0; c < 3; c += 1)
+        planes[c][i] = Math.round(SIXTEEN_BIT * Math.min(1, Math.max(0, out[c])));
+    }
+    if (y % ROWS === 0) await pause();
+  }
+  return { width, height, bitDepth: 16, range: 'full', r: planes[0], g: planes[1], b: planes[2] };
+};
+
 const hueBins = (grade: Grade, rowId: string, sample: readonly Triple[], looks: Looks) => {
   const { lightAt, spaces } = compileGrade(grade, looks);
   const side = grade.rows.find(({ id }) => id === rowId)?.side ?? 'before';
@@ -165,6 +196,16 @@ export const gradeHandlers = (
         hues,
       },
     };
+  },
+
+  gradeStill: async ({ grade, looks = {} }, { step }) => {
+    const pause = () => step('Grading the still', 0.3);
+    await pause();
+    const { frame } = holder.current();
+    const { run } = compileGrade(grade, shelf.looksOf(looks));
+    const onCodes = await latticeRun(run, frame, pause);
+    const png = writePng(await gradedFrame(frame, onCodes, pause)) as Uint8Array<ArrayBuffer>;
+    return { output: { png }, transfer: [png.buffer] };
   },
 
   gradePick: async ({ grade, rowId, rect }) => {

@@ -51,6 +51,11 @@ export type GradeJobs = {
   gradeStart: { input: GradeStartInput; output: readonly Proposal[] };
   /** What a trial grade comes to on the picture on the bench. */
   gradeRead: { input: GradeReadInput; output: GradeRead };
+  /** The frame on the bench through a grade, as a PNG of 16 bits. */
+  gradeStill: {
+    input: { readonly grade: Grade; readonly looks?: { readonly [id: string]: LutSpec } };
+    output: { readonly png: Uint8Array<ArrayBuffer> };
+  };
   gradePick: {
     input: { readonly grade: Grade; readonly rowId: string; readonly rect: Rect };
     output: PickedHue;

@@ -10,8 +10,6 @@ import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import { recipeLattice } from '#core/lut/recipeLattice.ts';
 import type { LutSpec } from '../luts/lutSpec.ts';
-import { newRow } from '#core/grade/rows/rowKinds.ts';
-import { PLAIN_SCHOOLS } from '#core/grade/start/schools.ts';
 import { judgeHandlers } from './handlers.ts';
 
 const profile = ARCHETYPES.wideLog;
@@ -49,63 +47,6 @@ describe('judging', () => {
     if (!output.ok) throw new Error(output.reason);
     return output.value.info;
   };
-
-  it('starts, reads and picks a trial grade on the frame', async () => {
-    await open();
-    const base = {
-      recipe: monitoringRecipe({ profile, pullStops: 0 }),
-      dial: { kelvin: 5600, tint: 0 },
-      floorStops: -6,
-    };
-    const marks = { patches: [card], names: { card: { name: 'the card' } } };
-    const start = { base, placement: 1, isUnderWater: false, schools: PLAIN_SCHOOLS, ...marks };
-    const { output: proposals } = await jobs.gradeStart(start, context);
-    // The card of the file lies at +1.
-    expect(proposals.find(({ kind }) => kind === 'exposure')?.values.stops).toBeCloseTo(-1, 1);
-    const rows = proposals.map(({ kind, on, side, values }) => ({ id: kind, kind, on, side, values }));
-    const stray = { ...newRow('exposure', 'stray'), side: 'after' as const, values: { stops: -1 } };
-    const sensor = { electronsAtGrey: 900, readElectrons: 3 };
-    const grade = { ...base, rows: [...rows, stray] };
-    const { output: read } = await jobs.gradeRead({ grade, sensor, overBase: 0, ...marks }, context);
-    expect(read.without.map(({ id }) => id)).toEqual(grade.rows.filter(({ on }) => on).map(({ id }) => id));
-    const without = read.without.find(({ id }) => id === 'exposure')!;
-    expect(without.figures.middle).toBeGreaterThan(read.figures.middle);
-    expect(read.light).toBeUndefined();
-    const hdr = { ...grade, recipe: { ...base.recipe, output: 'pq' as const, peak: 1000 }, rows };
-    const { output: bright } = await jobs.gradeRead({ grade: hdr, sensor, overBase: 0, ...marks }, context);
-    // The furnace clips: it is at the display's peak, and the room is dark.
-    expect(bright.light?.highest).toBeGreaterThan(900);
-    expect(bright.light?.highest).toBeLessThanOrEqual(1001);
-    expect(bright.light?.mean).toBeLessThan(203);
-    expect(read.costs.map(({ id }) => id)).toEqual(['stray']);
-    expect(read.costs[0].loss.after.levels).toBeLessThan(read.costs[0].loss.before.levels);
-    const pick = { grade: { ...base, rows: [newRow('skin')] }, rowId: 'skin' };
-    const { output: grey } = await jobs.gradePick({ ...pick, rect: card.rect }, context);
-    expect(grey.chroma).toBeLessThan(0.15);
-    const stopped = cancelledAfter(2);
-    const asked = jobs.gradeRead({ grade, sensor, overBase: 0, ...marks }, stopped.context);
-    await expect(asked).rejects.toThrow(Cancelled);
-    stopped.restore();
-  });
-
-  it('draws a grade on the points of its lattice as the grade itself', async () => {
-    await open();
-    const rows = [{ ...newRow('exposure'), values: { stops: -1 } }];
-    const recipe = monitoringRecipe({ profile, pullStops: 0 });
-    const grade = { recipe, dial: { kelvin: 5600, tint: 0 }, floorStops: -6, rows };
-    const through = (spec: LutSpec) => ({ ...picture, through: { spec, output: 'bt1886' as const } });
-    const [graded, pulled] = await Promise.all([
-      jobs.picture(through({ kind: 'grade', grade }), context),
-      jobs.picture(through({ kind: 'recipe', recipe: { ...recipe, pullStops: 1 } }), context),
-    ]);
-    const furthest = graded.output.rgba.reduce(
-      (most, v, i) => Math.max(most, Math.abs(v - pulled.output.rgba[i])),
-      0,
-    );
-    expect(furthest).toBeLessThanOrEqual(1);
-    const matte = await jobs.picture(through({ kind: 'grade', grade, matte: 'exposure' }), context);
-    expect(new Set(matte.output.rgba)).toEqual(new Set([255]));
-  });
 
   it('opens a frame and says how its codes were read', async () => {
     expect(await open()).toMatchObject({

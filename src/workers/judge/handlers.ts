@@ -38,6 +38,7 @@ export const JUDGE_LANES: LaneOf<JudgeJobs> = {
   gradeStart: MEASURED,
   gradeRead: MEASURED,
   gradePick: DRAWN,
+  gradeStill: LONG,
   still: MEASURED,
   scene: NEXT,
   lightOfSpots: NEXT,

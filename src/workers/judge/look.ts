@@ -54,6 +54,7 @@ type LookJobs = Pick<
   | 'gradeStart'
   | 'gradeRead'
   | 'gradePick'
+  | 'gradeStill'
   | 'measure'
   | 'capture'
   | 'picture'

@@ -1,14 +1,14 @@
 'use client';
 
 import { Download } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { writeCc } from '#core/formats/cdl.ts';
 import { gradeCdl } from '#core/grade/gradeCdl.ts';
 import { kindOf } from '#core/grade/rows/rowKinds.ts';
 import type { GradeRow } from '#core/grade/rows/types.ts';
 import { rowLines } from '#ui/bench/grade/gradePrint.ts';
-import { useSelection } from '#ui/bench/hooks.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
 import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
@@ -21,7 +21,10 @@ const namesOf = (rows: readonly GradeRow[]) => rows.map(nameOf).join(', ');
 
 /** The grade as a LUT, and what of it a CDL holds. */
 export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
-  const { grade, spec } = hand;
+  const { grade, spec, looks } = hand;
+  const { session } = useBench();
+  const [isMaking, setMaking] = useState(false);
+  const [problem, setProblem] = useState<string>();
   const { camera, setup, profile } = useSelection();
   const name = `${setup.name} ${camera.name} ${words.graded}`;
   const source = useMemo(
@@ -37,10 +40,20 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
       writeCc({ id: name, cdl, descriptions: [words.cdlHolds(namesOf(held))] }),
       'application/xml',
     );
+  const saveStill = async () => {
+    setMaking(true);
+    const outcome = await session.look.gradeStill({ grade, looks }, { latest: 'gradeStill' });
+    setMaking(false);
+    if (outcome.state === 'done') download(`${slug(name)}.png`, outcome.output.png, 'image/png');
+    setProblem(outcome.state === 'failed' ? outcome.reason : undefined);
+  };
   return (
     <Panel title={words.forPost} className="grade-files">
       <WriteFile source={source} name={name} notes={[words.lutMade(profile.name), ...lines]} />
       <div className="exports">
+        <Button size="sm" variant="outline-secondary" disabled={isMaking} onClick={() => void saveStill()}>
+          <Download size={16} aria-hidden="true" /> {isMaking ? words.making : words.saveStill}
+        </Button>
         <Button size="sm" variant="outline-secondary" disabled={held.length === 0} onClick={saveCdl}>
           <Download size={16} aria-hidden="true" /> {words.saveCdl}
         </Button>
@@ -49,6 +62,7 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
           {held.length > 0 && left.length > 0 && words.cdlLeaves(namesOf(left))}{' '}
           {notes.length > 0 && words.onlyWords(namesOf(notes))}
         </span>
+        {problem !== undefined && <p className="field-error">{problem}</p>}
       </div>
     </Panel>
   );

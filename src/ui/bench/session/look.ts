@@ -17,5 +17,6 @@ export const createLook = (judge: Client<JudgeJobs>) => {
     gradeStart: ask('gradeStart'),
     gradeRead: ask('gradeRead'),
     gradePick: ask('gradePick'),
+    gradeStill: ask('gradeStill'),
   };
 };
