@@ -70,6 +70,14 @@ describe('scripts for proxies', () => {
     expect(prompt.split('\n').every((line) => line === '' || line.endsWith('\r'))).toBe(true);
   });
 
+  it('lets no timecode be more than a timecode', () => {
+    for (const write of [shellScript, promptScript]) {
+      const hostile = clipOf({ timecode: '"$(touch x)"; rm & "%x%' });
+      expect(write([hostile], 'x')).not.toContain('touch');
+      expect(write([clipOf({ timecode: '01:02:03;04' })], 'x')).toContain('-timecode "01:02:03;04"');
+    }
+  });
+
   describe.skipIf(!ffmpeg)('in the hands of ffmpeg', () => {
     let folder = '';
     const run = (...options: readonly string[]) =>

@@ -1,5 +1,7 @@
 // Scripts that make proxies with ffmpeg, for a shell and for a Windows command prompt.
 
+import type { LumaId } from '../signal/luma.ts';
+
 /** A clip and how a proxy of it is made. */
 export type ProxyClip = {
   /** Its file on the card. */
@@ -11,9 +13,9 @@ export type ProxyClip = {
   /** The cube that is burned in, beside the script; a plain name. */
   readonly cube: string;
   readonly range: 'legal' | 'full';
-  /** Luma weights that its Y'CbCr was made with; R'G'B' where it has none. */
-  readonly matrix: 'bt709' | 'bt2020' | 'bt601';
-  /** `01:00:00:00`; a drop-frame one has `;` before its frames. */
+  /** Luma weights that its Y'CbCr was made with; they say nothing where it is R'G'B'. */
+  readonly matrix: LumaId;
+  /** `01:00:00:00`; a drop-frame one has `;` before its frames. Anything else is left out: it is run by a shell. */
   readonly timecode?: string;
 };
 
@@ -37,7 +39,7 @@ export type ProxyCodecId = keyof typeof PROXY_CODECS;
 export const PROXY_CODEC_IDS = Object.keys(PROXY_CODECS) as ProxyCodecId[];
 
 /** Names that the filter has for luma weights. */
-const MATRICES = { bt709: '709', bt2020: '2020_ncl', bt601: '170m' } as const;
+const MATRICES: { readonly [id in LumaId]: string } = { bt709: '709', bt2020: '2020_ncl', bt601: '170m' };
 
 /**
  * The filter: the recording's own range and weights to R'G'B' in float, the cube between its points by tetrahedra, back
@@ -53,12 +55,14 @@ const filterOf = ({ range, matrix, cube }: ProxyClip, pixels: string): string =>
     `format=${pixels}`,
   ].join(',');
 
+const TIMECODE = /^\d{2}:\d{2}:\d{2}[:;.]\d{2,3}$/;
 const TAGS = '-color_primaries bt709 -color_trc bt709 -colorspace bt709 -color_range tv';
 
 /** What ffmpeg is given between the input and the proxy. */
 const optionsOf = (clip: ProxyClip, codec: ProxyCodecId): string => {
   const { options, pixels } = PROXY_CODECS[codec];
-  const timecode = clip.timecode === undefined ? '' : ` -timecode "${clip.timecode}"`;
+  const { timecode: start = '' } = clip;
+  const timecode = TIMECODE.test(start) ? ` -timecode "${start}"` : '';
   return `-map 0:v:0 -map 0:a? -vf "${filterOf(clip, pixels)}" ${options} ${TAGS}${timecode} -c:a aac -b:a 192k`;
 };
 

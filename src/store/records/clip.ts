@@ -12,6 +12,8 @@ const clipFactsSchema = z.object({
   bitDepth: finite,
   range: z.enum(['legal', 'full']),
   chroma: z.optional(z.enum(['4:4:4', '4:2:2', '4:2:0'])),
+  /** Luma weights that its Y'CbCr was read by. */
+  matrix: z.optional(z.enum(['bt709', 'bt2020', 'bt601'])),
   /** Transfer, primaries, matrix and range as tagged, in words. */
   tags: z.optional(text(0, 160)),
   exact: z.boolean(),

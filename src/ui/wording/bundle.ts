@@ -36,6 +36,8 @@ export const words = {
   trimSays: (clip: Said, stops: Said, mired: Said) =>
     `${clip} alone: exposure ${stops} stops, warmth ${mired} mired`,
   noProxy: (clip: Said) => `No proxy of ${clip}: its profile or its camera is gone.`,
+  notBurned: (lut: Said, output: Said) =>
+    `${lut} is for a ${output} display: proxies are BT.709 and show the computed picture instead.`,
   burnedTitle: (camera: Said, lut: Said) => `${camera}, burned in: ${lut}`,
   burnedSays: (camera: Said, lut: Said) =>
     `What is burned into proxies of ${camera}: ${lut}, corrected clip by clip.`,

@@ -62,6 +62,26 @@ const shootIn = async (database: Database) => {
 const textOf = (files: Readonly<Record<string, Uint8Array>>, path: string) => strFromU8(files[path]);
 
 describe('the bundle of a shoot', () => {
+  it('burns no HDR monitor into a proxy that is tagged BT.709, and says so', async () => {
+    const { of } = await shootIn(fresh());
+    const [clip] = of.clips.filter(({ take }) => take?.id !== undefined);
+    const take = of.takes.find(({ id }) => id === clip.take?.id)!;
+    const plan = of.records.plans.get(`${take.setupId}:${take.cameraId}`)!;
+    const [lut] = of.records.luts.values();
+    const monitor = { ...[...of.records.monitors.values()][0] };
+    const records = {
+      ...of.records,
+      luts: new Map(of.records.luts).set(lut.id, { ...lut, output: 'hlg' as const }),
+      plans: new Map(of.records.plans).set(plan.id, { ...plan, monitorLuts: { [monitor.id]: lut.id } }),
+    };
+    const { files, leftOut } = bundleFiles({ ...of, records });
+    expect(leftOut.join(' ')).toContain('HLG');
+    const burned = files.flatMap((file) =>
+      'lut' in file && file.path.startsWith('proxies/') ? [file.lut.spec] : [],
+    );
+    expect(burned.some((spec) => spec.kind === 'recipe' && spec.recipe.output !== 'bt1886')).toBe(false);
+  });
+
   it('holds scripts for proxies: every clip once, with the cube that is burned in', async () => {
     const { of } = await shootIn(fresh());
     const { files } = bundleFiles(of);

@@ -1,14 +1,15 @@
 import { promptScript, shellScript, type ProxyClip } from '#core/formats/proxyScript.ts';
 import { correctionCdl } from '#core/match/asCdl.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
+import type { LutRecipe } from '#core/lut/recipeData.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { bareProfile } from '#ui/luts/lutSource.ts';
 import type { ProfileData } from '#core/profile/index.ts';
+import type { LutRecord } from '#store/records/lut.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import { resolveSelection } from '#store/selection.ts';
 import { words } from '#ui/wording/bundle.ts';
-import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { profileOfClip, type BundledClip } from './clipFacts.ts';
 import type { BundleFile, BundleOf, BundlePart, LutToBake } from './parts.ts';
 
@@ -23,37 +24,45 @@ const monitorLutOf = ({ records, shoot }: BundleOf, take: TakeRecord | undefined
 
 type Burned = Pick<LutToBake, 'spec' | 'needs'> & { readonly says: string };
 
-/** What a proxy shows: the clip's accepted correction, then what the monitor showed. */
-const burnedOf = (of: BundleOf, { clip }: BundledClip, profile: ProfileData): Burned => {
-  const take = of.takes.find(({ id }) => id === clip.take?.id);
+/** What a proxy is tagged as. */
+const SHOWN = 'bt1886';
+
+/** What a proxy shows: the clip's accepted correction, then what the monitor showed where that is what it is tagged as. */
+const burnedOf = (
+  { clip }: BundledClip,
+  profile: ProfileData,
+  take: TakeRecord | undefined,
+  lut: LutRecord | undefined,
+): Burned => {
   const correction = clip.correction?.accepted ? clip.correction.correction : undefined;
-  const lut = monitorLutOf(of, take);
-  const pullStops = take?.card.placement ?? 0;
+  const ofRecipe = (recipe: LutRecipe, says: string): Burned => ({
+    spec: { kind: 'recipe', recipe: correction ? { ...recipe, match: correction } : recipe },
+    says,
+  });
   if (!lut) {
-    const recipe = monitoringRecipe({ profile: bareProfile(profile), pullStops });
-    const spec: LutSpec = { kind: 'recipe', recipe: correction ? { ...recipe, match: correction } : recipe };
-    return { spec, says: words.computedByCard };
+    const pullStops = take?.card.placement ?? 0;
+    return ofRecipe(monitoringRecipe({ profile: bareProfile(profile), pullStops }), words.computedByCard);
   }
+  const { name: says, recipe } = lut;
+  if (recipe) return ofRecipe(recipe, says);
   const shown = lutSpecOf(lut);
-  const needs = lut.recipe ? [] : [lut];
-  if (!correction) return { spec: shown, needs, says: lut.name };
-  if (shown.kind === 'recipe') {
-    const recipe = { ...shown.recipe, match: correction };
-    return { spec: { kind: 'recipe', recipe }, says: lut.name };
-  }
+  if (!correction) return { spec: shown, needs: [lut], says };
   const { cdl } = correctionCdl(correction, profile, 'signal', lut.coding);
   const steps = [
     { kind: 'cdl', cdl },
     { kind: 'look', of: shown, intensity: 1 },
   ] as const;
-  return { spec: { kind: 'chain', steps }, needs, says: lut.name };
+  return { spec: { kind: 'chain', steps }, needs: [lut], says };
 };
 
-const MATRIX_OF_TAGS = /\b(bt2020|bt\.?2020|601)/i;
-const matrixOf = (tags: string | undefined): ProxyClip['matrix'] => {
-  const found = MATRIX_OF_TAGS.exec(tags ?? '')?.[1];
-  if (!found) return 'bt709';
-  return found === '601' ? 'bt601' : 'bt2020';
+/** The profile that a clip was read by, else the one its take was planned with, else the first of its camera. */
+const profileOf = (
+  of: BundleOf,
+  { clip }: BundledClip,
+  take: TakeRecord | undefined,
+): ProfileData | undefined => {
+  const own = profileOfClip(of.records, clip)?.data;
+  return clip.found?.profileId === undefined ? (take?.card.profile ?? own) : own;
 };
 
 /**
@@ -64,16 +73,21 @@ export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundleP
   const cubes = new Map<string, BundleFile>();
   const listed: ProxyClip[] = [];
   const leftOut: string[] = [];
+  /** Monitors' LUTs for another display, a sentence each. */
+  const other = new Set<string>();
   for (const one of clips) {
     const { clip, name } = one;
     const take = of.takes.find(({ id }) => id === clip.take?.id);
-    const profile = take?.card.profile ?? profileOfClip(of.records, clip)?.data;
+    const profile = profileOf(of, one, take);
     const camera = of.records.cameras.get(clip.cameraId);
     if (!profile || !camera) {
       leftOut.push(words.noProxy(clip.file.name));
       continue;
     }
-    const { says, ...burned } = burnedOf(of, one, profile);
+    const monitor = monitorLutOf(of, take);
+    const isShown = monitor?.output === SHOWN;
+    if (monitor && !isShown) other.add(words.notBurned(monitor.name, outputOf(monitor.output).name));
+    const { says, ...burned } = burnedOf(one, profile, take, isShown ? monitor : undefined);
     const key = JSON.stringify(burned.spec);
     const cube =
       cubes.get(key)?.path.split('/').at(-1) ?? `burned-${String(cubes.size + 1).padStart(3, '0')}.cube`;
@@ -93,7 +107,7 @@ export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundleP
             title,
             comments: [words.burnedScale],
             input: title,
-            output: outputOf('bt1886').name,
+            output: outputOf(SHOWN).name,
           },
         },
       });
@@ -103,7 +117,7 @@ export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundleP
       name,
       cube,
       range: clip.facts?.range ?? camera.coding.range,
-      matrix: matrixOf(clip.facts?.tags),
+      matrix: clip.facts?.matrix ?? 'bt709',
       ...(clip.facts?.timecode ? { timecode: clip.facts.timecode } : {}),
     });
   }
@@ -115,6 +129,6 @@ export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundleP
       { path: 'proxies/make-proxies.cmd', says: words.promptSays, text: promptScript(listed, title) },
       ...cubes.values(),
     ],
-    leftOut,
+    leftOut: [...leftOut, ...other],
   };
 };

@@ -26,6 +26,7 @@ const factsOf = ({ coding, clip, facts, chroma }: SurveyedClip): ClipFactsRecord
     bitDepth: coding.bitDepth,
     range: coding.range,
     ...(chroma ? { chroma } : {}),
+    ...(coding.matrix ? { matrix: coding.matrix } : {}),
     ...(tags ? { tags: tags.slice(0, 160) } : {}),
     exact: coding.exactness.exact,
     frames: clip.frames,
