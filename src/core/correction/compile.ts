@@ -36,7 +36,7 @@ const saturated =
  * A curve that treats light under 0 as it treats light over it: a straight toe carried on below would throw a colour
  * outside the primaries far away once luma is taken of it.
  */
-const mirrored = ({ encode, decode }: TransferFunction): TransferFunction => {
+export const mirrored = ({ encode, decode }: TransferFunction): TransferFunction => {
   const zero = encode(0);
   return {
     encode: (light) => (light < 0 ? 2 * zero - encode(-light) : encode(light)),

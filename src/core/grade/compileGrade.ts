@@ -1,3 +1,4 @@
+import { mirrored } from '../correction/compile.ts';
 import { gamutOf } from '../colour/gamut.ts';
 import { temperatureOf } from '../colour/temperature.ts';
 import { outputOf } from '../lut/outputs.ts';
@@ -5,10 +6,9 @@ import { compileRecipe } from '../lut/recipe.ts';
 import type { LutRecipe } from '../lut/recipeData.ts';
 import type { Triple } from '../maths/matrix.ts';
 import { compileProfile } from '../profile/index.ts';
-import type { TransferFunction } from '../transfer/index.ts';
 import { MIDDLE_GREY, stopsToReflectance } from '../units.ts';
 import { PICTURE_LIGHT } from './pictureLight.ts';
-import { kindOf, valueOf } from './rows/rowKinds.ts';
+import { GRADE_KINDS, kindOf, valueOf } from './rows/rowKinds.ts';
 import type { Grade, GradeRow, GradeSide, Space, Step } from './rows/types.ts';
 
 /** The function of a look by its id; undefined where it is not at hand. */
@@ -17,6 +17,8 @@ export type Looks = (lut: string) => Step | undefined;
 export type CompiledGrade = {
   /** The recording's signal to the picture's, held to 0..1. */
   readonly run: Step;
+  /** The second half: light that the rows before the conversion left, to the picture's signal. */
+  readonly ofLight: Step;
   /** How much of a row each colour takes, recording's signal in, 0..1; 1 where it takes all alike. */
   readonly matte: (rowId: string) => (signal: Triple) => number;
   /** Light that reaches a row, recording's signal in: what a pick on the picture means to it. */
@@ -24,16 +26,14 @@ export type CompiledGrade = {
   readonly spaces: { readonly [S in GradeSide]: Space };
 };
 
-/** Signals under 0 and light under 0 mirror those over it: colours outside the primaries keep their way back. */
-const mirrored = ({ encode, decode }: TransferFunction): TransferFunction => {
-  const zero = encode(0);
-  return {
-    encode: (light) => (light < 0 ? 2 * zero - encode(-light) : encode(light)),
-    decode: (signal) => (signal < zero ? -decode(2 * zero - signal) : decode(signal)),
-  };
-};
+/** Stops that the rows before the conversion open or close: the tone scale's top lies where the clip then is. */
+const exposedBy = (rows: readonly GradeRow[]): number =>
+  rows
+    .filter(({ kind, on, side }) => on && side === 'before' && kind === 'exposure')
+    .reduce((sum, { values }) => sum + valueOf(GRADE_KINDS.exposure, values)('stops'), 0);
 
-const spacesOf = ({ recipe, dial, floorStops }: Grade): { readonly [S in GradeSide]: Space } => {
+/** What rows on each side work in. Noise is raised with the light: the floor goes with the exposure. */
+export const spacesOf = ({ recipe, dial, floorStops, rows }: Grade): { readonly [S in GradeSide]: Space } => {
   const { transfer } = compileProfile(recipe.profile);
   const { primaries, grey } = outputOf(recipe.output);
   const light = PICTURE_LIGHT[recipe.output];
@@ -44,7 +44,7 @@ const spacesOf = ({ recipe, dial, floorStops }: Grade): { readonly [S in GradeSi
       grey: MIDDLE_GREY,
       signal: mirrored(transfer),
       dial,
-      floor: stopsToReflectance(floorStops),
+      floor: stopsToReflectance(floorStops + exposedBy(rows)),
     },
     after: {
       primaries,
@@ -55,12 +55,6 @@ const spacesOf = ({ recipe, dial, floorStops }: Grade): { readonly [S in GradeSi
     },
   };
 };
-
-/** Stops that the rows before the conversion open or close: the tone scale's top lies where the clip then is. */
-const exposedBy = (rows: readonly GradeRow[]): number =>
-  rows
-    .filter(({ kind, on, side }) => on && side === 'before' && kind === 'exposure')
-    .reduce((sum, { values }) => sum + (values.stops ?? 0), 0);
 
 /** What a row does in its place; undefined for one that is off, a note, unknown or without effect. */
 const stepOf = (row: GradeRow, grade: Grade, space: Space, undo: Step, looks: Looks): Step | undefined => {
@@ -118,20 +112,18 @@ export const compileGrade = (grade: Grade, looks: Looks = none): CompiledGrade =
   const { encode, decode } = spaces.after.signal;
   const one = (v: number) => transfer.decode(Math.min(v, clipSignal));
   const light: Step = ([r, g, b]) => [one(r), one(g), one(b)];
-  const picture = (before: Step): Step => {
-    return (signal) => {
-      const [r, g, b] = conversion.run(before(light(signal)));
-      return [decode(r), decode(g), decode(b)];
-    };
-  };
   const before = chained(stepsOf('before'));
   const after = stepsOf('after');
   const last = chained(after);
-  const shown: Step =
+  const pictureLight: Step = (scene) => {
+    const [r, g, b] = conversion.run(scene);
+    return [decode(r), decode(g), decode(b)];
+  };
+  const ofLight: Step =
     after.length === 0
-      ? (signal) => conversion.run(before(light(signal)))
-      : (signal) => {
-          const [r, g, b] = last(picture(before)(signal));
+      ? conversion.run
+      : (scene) => {
+          const [r, g, b] = last(pictureLight(scene));
           return [hold(encode(r)), hold(encode(g)), hold(encode(b))];
         };
   const lightAt = (rowId: string): Step => {
@@ -143,8 +135,7 @@ export const compileGrade = (grade: Grade, looks: Looks = none): CompiledGrade =
       return (signal) => steps(light(signal));
     }
     const steps = chained(stepsOf('after', earlier));
-    const shownTo = picture(before);
-    return (signal) => steps(shownTo(signal));
+    return (signal) => steps(pictureLight(before(light(signal))));
   };
   const matte = (rowId: string) => {
     const row = rows.find(({ id }) => id === rowId);
@@ -154,5 +145,5 @@ export const compileGrade = (grade: Grade, looks: Looks = none): CompiledGrade =
     const reach = lightAt(rowId);
     return (signal: Triple) => weight(reach(signal));
   };
-  return { run: shown, matte, lightAt, spaces };
+  return { run: (signal) => ofLight(before(light(signal))), ofLight, matte, lightAt, spaces };
 };

@@ -2,7 +2,7 @@ import { NEUTRAL_CDL, type Cdl } from '../lut/cdl.ts';
 import { cubeScale, type CubeScale } from '../lut/cubeScale.ts';
 import type { Triple } from '../maths/matrix.ts';
 import type { Coding } from '../signal/scale.ts';
-import { compileGrade } from './compileGrade.ts';
+import { spacesOf } from './compileGrade.ts';
 import { kindOf, valueOf } from './rows/rowKinds.ts';
 import type { Grade, GradeRow, Sop } from './rows/types.ts';
 
@@ -35,7 +35,7 @@ const isIdle = ({ slope, offset, saturation }: Sop): boolean =>
  * recipe in words.
  */
 export const gradeCdl = (grade: Grade, scale: CubeScale, coding: Coding): GradeCdl => {
-  const space = compileGrade(grade).spaces.before;
+  const { before: space } = spacesOf(grade);
   let sum = PLAIN;
   const [held, left]: [GradeRow[], GradeRow[]] = [[], []];
   for (const row of grade.rows) {

@@ -2,8 +2,8 @@ import { outputOf } from '../lut/outputs.ts';
 import type { Triple } from '../maths/matrix.ts';
 import { LUMA } from '../signal/luma.ts';
 import { compileGrade, type Looks } from './compileGrade.ts';
-import { quantile } from './start/reading.ts';
-import { SKIN_LINE, uvHue } from './start/skin.ts';
+import { median, quantile } from '../maths/quantile.ts';
+import { fromSkinLine } from './start/skin.ts';
 import type { StartPatch } from './start/types.ts';
 import type { Grade } from './rows/types.ts';
 
@@ -13,10 +13,10 @@ export type GradeFigures = {
   readonly black: number;
   readonly middle: number;
   readonly white: number;
-  /** Mean distance of a colour from neutral, 0..1 of B' - Y' and R' - Y'. */
+  /** Mean distance of a colour from neutral, in B' - Y' and R' - Y' of the signal, 0..1. */
   readonly colour: number;
   /** Of the first marked face: luma 0..1, and degrees from the skin line, + left of it. */
-  readonly face?: { readonly level: number; readonly fromLine: number };
+  readonly face?: { readonly name: string; readonly level: number; readonly fromLine: number };
 };
 
 const [DARK, LIGHT] = [0.005, 0.995];
@@ -39,18 +39,15 @@ export const figuresOf = (
   const skin = face?.signals.map(run);
   return {
     black: quantile(lumas, DARK),
-    middle: quantile(lumas, 0.5),
+    middle: median(lumas),
     white: quantile(lumas, LIGHT),
     colour: apart / Math.max(1, shown.length),
-    ...(skin
+    ...(face && skin
       ? {
           face: {
-            level: quantile(skin.map(lumaOf), 0.5),
-            fromLine:
-              quantile(
-                skin.map((rgb) => uvHue(rgb, weights)),
-                0.5,
-              ) - SKIN_LINE,
+            name: face.name,
+            level: median(skin.map(lumaOf)),
+            fromLine: fromSkinLine(skin, weights),
           },
         }
       : {}),

@@ -13,7 +13,7 @@ export type FrameLight = {
 /** Reference white of an output, cd/m2: BT.2408-7 for HDR, the white of a reference monitor for SDR (BT.1886). */
 export const whiteOf = (output: OutputId): number => (outputOf(output).range === 'HDR' ? HDR_WHITE : 100);
 
-/** What a pixel counts as: max(R, G, B) in cd/m2, after the display's EOTF (CTA-861.3-A, annex P). */
+/** What a pixel counts as: max(R, G, B) in cd/m2, after the display's EOTF (CTA 861.3; its words from memory). */
 export const pixelLight = (output: OutputId): ((signal: Triple) => number) => {
   const light = displayLight(output);
   const white = whiteOf(output);
@@ -36,7 +36,7 @@ export const frameLight = (lights: Iterable<number>, white: number): FrameLight 
 /** Light levels of a clip as its metadata has them, cd/m2. */
 export type ContentLight = { readonly maxCll: number; readonly maxFall: number };
 
-/** MaxCLL and MaxFALL: the brightest pixel and the highest mean of any picture (CTA-861.3-A, annex P). */
+/** MaxCLL and MaxFALL: the brightest pixel and the highest mean of any picture (CTA 861.3; its words from memory). */
 export const contentLight = (frames: readonly FrameLight[]): ContentLight => ({
   maxCll: Math.max(0, ...frames.map(({ highest }) => highest)),
   maxFall: Math.max(0, ...frames.map(({ mean }) => mean)),

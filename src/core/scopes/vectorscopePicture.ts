@@ -1,3 +1,4 @@
+import { SKIN_UV } from '../signal/skinLine.ts';
 import type { LumaId } from '../signal/luma.ts';
 import { chromaMiddle, chromaOf } from '../frame/ycbcr.ts';
 import { codeRange, type Coding } from '../signal/scale.ts';
@@ -31,9 +32,6 @@ export const placeAngle = ({ x, y }: ScopePlace): number => ((Math.atan2(y, x) *
 /** U and V of the composite systems stand to Cb and Cr as 0.493 (B-Y) and 0.877 (R-Y) to 0.564 and 0.713. */
 const U_SCALE = 0.493 / 0.564;
 const V_SCALE = 0.877 / 0.713;
-/** The +I axis in the plane of U and V, degrees; nearly all skin lies near it. */
-const SKIN_UV = 123;
-
 /** The skin axis where Cb and Cr are drawn to one scale, degrees: about 132.5. */
 export const SKIN_ANGLE = placeAngle({
   x: Math.cos((SKIN_UV * Math.PI) / 180) / U_SCALE,

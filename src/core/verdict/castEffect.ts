@@ -1,4 +1,5 @@
 import { LUMA } from '../signal/luma.ts';
+import { SKIN_UV, U_SCALE, uvPolar, V_SCALE } from '../signal/skinLine.ts';
 import { printStopsDecimal } from '../units.ts';
 import { bt709 } from '../transfer/bt709.ts';
 import { adaptation } from '../colour/adaptation.ts';
@@ -18,12 +19,8 @@ export type CastEffect = {
   readonly skinChroma: number;
 };
 
-/** A skin tone on the +I axis, 123 degrees in the U, V plane of BT.709: signal and distance from neutral. Our own. */
-const SKIN = { luma: 0.6, chroma: 0.16, degrees: 123 } as const;
-
-// U and V are B' - Y' and R' - Y' scaled by 0.492 and 0.877, as they were defined for composite video.
-const U_SCALE = 0.492;
-const V_SCALE = 0.877;
+/** A skin tone on the +I axis of BT.709: signal and distance from neutral. Our own. */
+const SKIN = { luma: 0.6, chroma: 0.16, degrees: SKIN_UV } as const;
 
 const skinSignal = (): Triple => {
   const angle = (SKIN.degrees * Math.PI) / 180;
@@ -33,13 +30,7 @@ const skinSignal = (): Triple => {
   return [red, (SKIN.luma - kr * red - kb * blue) / kg, blue];
 };
 
-/** Hue in degrees and distance from neutral in the U, V plane. */
-const polar = ([r, g, b]: Triple): { readonly hue: number; readonly chroma: number } => {
-  const { kr, kg, kb } = LUMA.bt709;
-  const luma = kr * r + kg * g + kb * b;
-  const [u, v] = [U_SCALE * (b - luma), V_SCALE * (r - luma)];
-  return { hue: (Math.atan2(v, u) * 180) / Math.PI, chroma: Math.hypot(u, v) };
-};
+const polar = (rgb: Triple) => uvPolar(rgb, LUMA.bt709);
 
 /** A neutral and skin lit by `light` on a camera balanced to `balanced` (Bradford adaptation, BT.709). */
 export const castEffect = (light: Temperature, balanced: Temperature): CastEffect => {

@@ -14,8 +14,13 @@ export const words = {
   doesNothing: 'nothing',
   gradedFor: (profile: Said, output: Said) => `${profile} to ${output}`,
   noPicture: 'No picture on the bench',
-  noPictureSays:
-    'This set-up has no scene of the stage: open a still or a clip in Judge, then the grade starts on it.',
+  noPictureSays: 'Open a still or a clip in Judge: the grade starts on it.',
+  measured: 'Measured',
+  planned: 'As planned',
+  byChoice: 'By choice',
+  leftAlone: 'Left alone',
+  figuresSay:
+    '% of the picture’s signal. Black, highlights: its darkest and brightest half percent. Colour: mean off neutral.',
   proposed: 'Proposed from this picture: nothing is kept until a row is touched.',
   kept: 'Kept for this camera and set-up: all its clips begin with these rows.',
   startAgain: 'Propose again',
@@ -80,7 +85,8 @@ export const words = {
   forPost: 'For post',
   cdlHolds: (held: Said) => `A CDL on the recording holds exactly: ${held}.`,
   cdlHoldsNone: 'A CDL holds none of these rows exactly: use the LUT.',
-  cdlLeaves: (left: Said) => `It does not hold: ${left}. Those are in the LUT and, in words, in the recipe.`,
+  cdlLeaves: (left: Said) =>
+    `It does not hold: ${left}. The LUT holds all rows: use the LUT or the CDL, never both.`,
   saveCdl: 'CDL (.cc)',
   saveStill: 'Graded still (16-bit PNG)',
   making: 'Making it…',

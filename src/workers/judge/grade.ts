@@ -1,8 +1,9 @@
-import { compileGrade, type Looks } from '#core/grade/compileGrade.ts';
+import { compileGrade, type CompiledGrade } from '#core/grade/compileGrade.ts';
 import { figuresOf } from '#core/grade/gradeFigures.ts';
 import { gradeForecastInParts } from '#core/grade/gradeForecast.ts';
 import { lossOfWaysInParts } from '#core/grade/order.ts';
 import { kindOf } from '#core/grade/rows/rowKinds.ts';
+import { rangeOfHues } from '#core/grade/hues.ts';
 import { hueOf, logColour } from '#core/grade/rows/softLog.ts';
 import type { Grade, GradeRow } from '#core/grade/rows/types.ts';
 import { automaticBalance } from '#core/grade/start/water.ts';
@@ -10,9 +11,9 @@ import { startGrade } from '#core/grade/start/startGrade.ts';
 import type { StartPatch } from '#core/grade/start/types.ts';
 import { clampRect, type Frame, type Rect } from '#core/frame/frame.ts';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
-import { writePng } from '#core/formats/png.ts';
-import { sampleLatticeInParts, tetrahedral } from '#core/lut/lattice.ts';
-import { codeToSignal, maxCode, signalsByCode, type Coding } from '#core/signal/scale.ts';
+import { success } from '#core/result.ts';
+import { CLIP_SLACK_STOPS } from '#core/scopes/measureFrame.ts';
+import { signalsByCode } from '#core/signal/scale.ts';
 import type { Triple } from '#core/maths/matrix.ts';
 import { frameLight, pixelLight, whiteOf } from '#core/grade/lightLevels.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
@@ -20,7 +21,9 @@ import type { LutSpec } from '../luts/lutSpec.ts';
 import { drive } from '../rpc/drive.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import type { Run, Shelf } from '../luts/shelf.ts';
+import type { Stills } from '../stills/protocol.ts';
 import type { Holder } from './holder.ts';
+import { onLatticeInParts } from './quickRuns.ts';
 import type { GradeJobs, GradeStartInput } from './gradeProtocol.ts';
 
 /** Pixels that a grade is read on, and of each mark; spread evenly. */
@@ -47,18 +50,16 @@ const sampled = (frame: Frame, rect: Rect, most: number): readonly Triple[] => {
 
 const whole = ({ width, height }: Frame): Rect => ({ x: 0, y: 0, width, height });
 
-/** Slack under the clip, signal: codes near the top are rounded. */
-const SLACK = 0.004;
-
 const patchesOf = (
   frame: Frame,
   { patches, names }: Pick<GradeStartInput, 'patches' | 'names'>,
   profile: ProfileData,
 ): readonly StartPatch[] => {
-  const { clipSignal } = compileProfile(profile);
+  const { signalAt, clipStops } = compileProfile(profile);
+  const clip = signalAt(clipStops - CLIP_SLACK_STOPS);
   return patches.map(({ id, kind, rect }) => {
     const signals = sampled(frame, rect, PATCH_PIXELS);
-    const clipped = signals.filter((rgb) => rgb.some((v) => v >= clipSignal - SLACK)).length;
+    const clipped = signals.filter((rgb) => rgb.some((v) => v >= clip)).length;
     const { name = kind, own } = names[id] ?? {};
     return {
       kind,
@@ -105,23 +106,14 @@ const lightOf = async (frame: Frame, run: Run, output: OutputId, pause: () => Pr
 const STILL_POINTS = 65;
 const SIXTEEN_BIT = 65535;
 
-/** A function on a lattice over a frame's codes: 0..1 of the top code in. */
-const latticeRun = async (run: Run, coding: Coding, pause: () => Promise<void>): Promise<Run> => {
-  const low = codeToSignal(0, coding);
-  const span = codeToSignal(maxCode(coding.bitDepth), coding) - low;
-  const onCode: Run = ([r, g, b]) => run([low + span * r, low + span * g, low + span * b]);
-  const lattice = await drive(sampleLatticeInParts(STILL_POINTS, onCode), pause);
-  return (rgb) => tetrahedral(lattice, rgb);
-};
-
-/** A frame through it, in 16 bits of full range. */
+/** A frame through a function of signals, in 16 bits of full range. */
 const gradedFrame = async (frame: Frame, run: Run, pause: () => Promise<void>): Promise<Frame> => {
   const { width, height, r, g, b } = frame;
-  const top = maxCode(frame.bitDepth);
+  const signals = signalsByCode(frame);
   const planes = [0, 1, 2].map(() => new Uint16Array(width * height));
   for (let y = 0; y < height; y += 1) {
     for (let i = y * width; i < (y + 1) * width; i += 1) {
-      const out = run([r[i] / top, g[i] / top, b[i] / top]);
+      const out = run([signals[r[i]], signals[g[i]], signals[b[i]]]);
       for (let c = 0; c < 3; c += 1)
         planes[c][i] = Math.round(SIXTEEN_BIT * Math.min(1, Math.max(0, out[c])));
     }
@@ -130,15 +122,24 @@ const gradedFrame = async (frame: Frame, run: Run, pause: () => Promise<void>): 
   return { width, height, bitDepth: 16, range: 'full', r: planes[0], g: planes[1], b: planes[2] };
 };
 
-const hueBins = (grade: Grade, rowId: string, sample: readonly Triple[], looks: Looks) => {
-  const { lightAt, spaces } = compileGrade(grade, looks);
-  const side = grade.rows.find(({ id }) => id === rowId)?.side ?? 'before';
+/** Hues of what has a colour, as they reach a row. */
+const huesOf = (
+  { lightAt, spaces }: CompiledGrade,
+  { rows }: Grade,
+  rowId: string,
+  sample: readonly Triple[],
+): readonly number[] => {
+  const side = rows.find(({ id }) => id === rowId)?.side ?? 'before';
   const at = lightAt(rowId);
+  return sample
+    .map((signal) => hueOf(logColour(at(signal), spaces[side].grey)))
+    .flatMap(({ hue, chroma }) => (chroma > COLOURED ? [hue] : []));
+};
+
+/** Shares of a sample by their hues. */
+const binned = (hues: readonly number[], sample: number): readonly number[] => {
   const bins = Array.from({ length: BINS }, () => 0);
-  for (const signal of sample) {
-    const { hue, chroma } = hueOf(logColour(at(signal), spaces[side].grey));
-    if (chroma > COLOURED) bins[Math.min(BINS - 1, Math.floor((hue / 360) * BINS))] += 1 / sample.length;
-  }
+  for (const hue of hues) bins[Math.min(BINS - 1, Math.floor((hue / 360) * BINS))] += 1 / sample;
   return bins;
 };
 
@@ -148,6 +149,7 @@ export const gradeHandlers = (
   shelf: Pick<Shelf, 'looksOf'>,
   /** A spec as a function that is quick on many pixels. */
   quick: (spec: LutSpec) => Run,
+  stills: Pick<Stills, 'write'>,
 ): Handlers<GradeJobs> => ({
   gradeStart: async ({ patches, names, ...input }, { step }) => {
     await step('Reading the picture', 0.1);
@@ -164,6 +166,7 @@ export const gradeHandlers = (
     const looks = shelf.looksOf(specs);
     const sample = sampled(frame, whole(frame), PIXELS);
     const marks = patchesOf(frame, { patches, names }, grade.recipe.profile);
+    const compiled = compileGrade(grade, looks);
     const without = [];
     for (const { id, on } of grade.rows) {
       if (!on) continue;
@@ -173,13 +176,15 @@ export const gradeHandlers = (
     }
     const costs = [];
     for (const stray of strays(grade)) {
-      const here = compileGrade(grade, looks).run;
       const there = compileGrade(otherSide(grade, stray), looks).run;
-      const ways = { before: there, after: here, recipe: grade.recipe };
+      const ways = { before: there, after: compiled.run, recipe: grade.recipe };
       costs.push({ id: stray.id, loss: await drive(lossOfWaysInParts(frame, frame, ways), pause) });
     }
     const chosen = grade.rows.filter((row) => kindOf(row)?.values.hue !== undefined);
-    const hues = chosen.map(({ id }) => ({ id, bins: hueBins(grade, id, sample, looks) }));
+    const hues = chosen.map(({ id }) => ({
+      id,
+      bins: binned(huesOf(compiled, grade, id, sample), sample.length),
+    }));
     await pause();
     const { output } = grade.recipe;
     const isHdr = outputOf(output).range === 'HDR';
@@ -198,31 +203,25 @@ export const gradeHandlers = (
     };
   },
 
-  gradeStill: async ({ grade, looks = {} }, { step }) => {
+  gradeStill: async ({ grade, looks = {} }, { step, signal, outside }) => {
     const pause = () => step('Grading the still', 0.3);
     await pause();
     const { frame } = holder.current();
     const { run } = compileGrade(grade, shelf.looksOf(looks));
-    const onCodes = await latticeRun(run, frame, pause);
-    const png = writePng(await gradedFrame(frame, onCodes, pause)) as Uint8Array<ArrayBuffer>;
-    return { output: { png }, transfer: [png.buffer] };
+    const quickly = await drive(onLatticeInParts(run, frame, STILL_POINTS), pause);
+    const graded = await gradedFrame(frame, quickly, pause);
+    const png = await outside(() => stills.write(graded, signal));
+    return png.ok ? { output: success({ png: png.value }), transfer: [png.value.buffer] } : { output: png };
   },
 
-  gradePick: async ({ grade, rowId, rect }) => {
+  gradePick: async ({ grade, looks = {}, rowId, rect }) => {
     const { frame } = holder.current();
-    const { lightAt, spaces } = compileGrade(grade);
-    const side = grade.rows.find(({ id }) => id === rowId)?.side ?? 'before';
-    const at = lightAt(rowId);
-    const colours = sampled(frame, rect, PATCH_PIXELS).map((signal) =>
-      hueOf(logColour(at(signal), spaces[side].grey)),
+    const hues = huesOf(
+      compileGrade(grade, shelf.looksOf(looks)),
+      grade,
+      rowId,
+      sampled(frame, rect, PATCH_PIXELS),
     );
-    const coloured = colours.filter(({ chroma }) => chroma > COLOURED);
-    const chroma = colours.reduce((sum, one) => sum + one.chroma, 0) / Math.max(1, colours.length);
-    const [first] = coloured;
-    if (!first) return { output: { spread: 0, chroma } };
-    const off = coloured.map(({ hue }) => ((hue - first.hue + 540) % 360) - 180).toSorted((a, b) => a - b);
-    const middle = off[Math.floor(off.length / 2)];
-    const spread = off[Math.floor(0.9 * off.length)] - off[Math.floor(0.1 * off.length)];
-    return { output: { hue: (first.hue + middle + 360) % 360, spread, chroma } };
+    return { output: hues.length > 0 ? { range: rangeOfHues([hues]) } : {} };
   },
 });

@@ -7,11 +7,12 @@ import type { Grade } from '#core/grade/rows/types.ts';
 import type { Proposal, StartInput } from '#core/grade/start/types.ts';
 import type { Rect } from '#core/frame/frame.ts';
 import type { SensorModel } from '#core/noise/sensorNoise.ts';
+import type { Result } from '#core/result.ts';
 import type { Patch } from '#core/scopes/measure.ts';
 import type { LutSpec } from '../luts/lutSpec.ts';
 
 /** Who stands at a marked place, as far as that is known. */
-export type PatchNames = {
+type PatchNames = {
   readonly [patchId: string]: { readonly name: string; readonly own?: number };
 };
 
@@ -19,13 +20,17 @@ type GradePatches = { readonly patches: readonly Patch[]; readonly names: PatchN
 
 export type GradeStartInput = Omit<StartInput, 'sample' | 'patches'> & GradePatches;
 
-type GradeReadInput = GradePatches & {
+type Graded = {
   readonly grade: Grade;
   readonly looks?: { readonly [id: string]: LutSpec };
-  readonly sensor: SensorModel;
-  /** Stops over base ISO. */
-  readonly overBase: number;
 };
+
+type GradeReadInput = GradePatches &
+  Graded & {
+    readonly sensor: SensorModel;
+    /** Stops over base ISO. */
+    readonly overBase: number;
+  };
 
 /** What a trial grade comes to on the picture. */
 export type GradeRead = {
@@ -43,8 +48,8 @@ export type GradeRead = {
   readonly hues: readonly { readonly id: string; readonly bins: readonly number[] }[];
 };
 
-/** Middle hue of a place as a row of a grade is given it; undefined where nothing has a colour. */
-type PickedHue = { readonly hue?: number; readonly spread: number; readonly chroma: number };
+/** The hues of a place as a range for a row; none where nothing there has a colour. */
+type PickedHue = { readonly range?: { readonly hue: number; readonly width: number } };
 
 export type GradeJobs = {
   /** What a trial grade is started with on the picture on the bench, row by row. */
@@ -52,12 +57,6 @@ export type GradeJobs = {
   /** What a trial grade comes to on the picture on the bench. */
   gradeRead: { input: GradeReadInput; output: GradeRead };
   /** The frame on the bench through a grade, as a PNG of 16 bits. */
-  gradeStill: {
-    input: { readonly grade: Grade; readonly looks?: { readonly [id: string]: LutSpec } };
-    output: { readonly png: Uint8Array<ArrayBuffer> };
-  };
-  gradePick: {
-    input: { readonly grade: Grade; readonly rowId: string; readonly rect: Rect };
-    output: PickedHue;
-  };
+  gradeStill: { input: Graded; output: Result<{ readonly png: Uint8Array<ArrayBuffer> }> };
+  gradePick: { input: Graded & { readonly rowId: string; readonly rect: Rect }; output: PickedHue };
 };

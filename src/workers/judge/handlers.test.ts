@@ -2,40 +2,14 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { cancelledAfter, plainContext as context } from '../rpc/fixtures/context.ts';
 import { Cancelled } from '../rpc/serve.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
-import { openPng, writePng } from '#core/formats/png.ts';
-import { encodePicture, TEST_PICTURES } from '#core/fixtures/testPictures.ts';
-import { ARCHETYPES } from '#core/profile/index.ts';
+import { openPng } from '#core/formats/png.ts';
 import { writeCube } from '#core/formats/cube.ts';
 import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import type { OutputId } from '#core/lut/outputs.ts';
 import { recipeLattice } from '#core/lut/recipeLattice.ts';
 import type { LutSpec } from '../luts/lutSpec.ts';
+import { card, file, fileBlob as blob, measure, picture, profile } from './fixtures/furnace.ts';
 import { judgeHandlers } from './handlers.ts';
-
-const profile = ARCHETYPES.wideLog;
-/** A furnace of known light as a file, the card at +1. */
-const file = writePng(
-  encodePicture(TEST_PICTURES.furnace(), {
-    width: 960,
-    height: 540,
-    profile,
-    coding: { bitDepth: 10, range: 'legal' },
-    placement: 1,
-    seed: 11,
-    greyElectrons: 900,
-  }),
-);
-const blob = (bytes: Uint8Array) => new Blob([new Uint8Array(bytes)]);
-const card = { id: 'card', kind: 'card', rect: { x: 192, y: 393, width: 48, height: 44 } } as const;
-const measure = { profile, clipStops: 6, floorStops: -6, patches: [card] };
-const picture = {
-  profile,
-  pullStops: 1,
-  view: 'monitor',
-  ramp: 'viridis',
-  contours: false,
-  rangeZebras: [],
-} as const;
 
 describe('judging', () => {
   let jobs = judgeHandlers(PLAIN, PLAIN);

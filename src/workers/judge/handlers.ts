@@ -86,7 +86,7 @@ export const judgeHandlers = (
       () => holder.get()?.frame,
       stills,
     ),
-    ...lookHandlers(kernels, holder, source),
+    ...lookHandlers(kernels, holder, source, stills),
     ...feedHandlers(holder, source, now),
 
     kernels: async () => ({ output: inUse }),

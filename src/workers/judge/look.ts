@@ -42,6 +42,7 @@ import type {
   ThumbnailRequest,
   Through,
 } from './protocol.ts';
+import type { Stills } from '../stills/protocol.ts';
 import type { SourceHolder } from './source.ts';
 
 /** Most pixels the magnifier asks codes of. */
@@ -163,6 +164,7 @@ export const lookHandlers = (
   kernels: Kernels,
   holder: Holder,
   source: Pick<SourceHolder, 'get' | 'moment'>,
+  stills: Pick<Stills, 'write'>,
 ): Handlers<LookJobs> => {
   const peaks = createPeaks();
   let reference: { readonly frame: Frame; readonly hero: number } | undefined;
@@ -259,7 +261,7 @@ export const lookHandlers = (
       return { output: file.ok ? success(undefined) : file };
     },
 
-    ...gradeHandlers(holder, shelf, runOf),
+    ...gradeHandlers(holder, shelf, runOf, stills),
     order: async ({ recipe, correction }, { step }) => {
       const { frame } = holder.current();
       const pause = () => step('Doing it both ways', 0.1);

@@ -1,8 +1,19 @@
-import { compileLut } from '#core/lut/lut.ts';
-import { sampleLattice } from '#core/lut/lattice.ts';
+import { atOnce, type InParts } from '#core/inParts.ts';
+import { sampleLatticeInParts, tetrahedral } from '#core/lut/lattice.ts';
 import { codeToSignal, maxCode, type Coding } from '#core/signal/scale.ts';
 import type { LutSpec } from '../luts/lutSpec.ts';
 import type { Run } from '../luts/shelf.ts';
+
+/** A function on a lattice over a coding's codes, row by row: exact on its points, tetrahedral between them. */
+export function* onLatticeInParts(run: Run, coding: Coding, points: number): InParts<Run> {
+  const low = codeToSignal(0, coding);
+  const span = codeToSignal(maxCode(coding.bitDepth), coding) - low;
+  const lattice = yield* sampleLatticeInParts(points, ([r, g, b]) =>
+    run([low + span * r, low + span * g, low + span * b]),
+  );
+  return ([r, g, b]) => tetrahedral(lattice, [(r - low) / span, (g - low) / span, (b - low) / span]);
+}
+const onLattice = atOnce(onLatticeInParts);
 
 /** Points along an edge: those that the picture is drawn with. */
 const POINTS = 33;
@@ -26,16 +37,4 @@ export const quickRuns = () => {
     return known;
   };
   return Object.assign(quick, { clear: () => made.clear() });
-};
-
-const onLattice = (run: Run, coding: Coding, points: number): Run => {
-  const low = codeToSignal(0, coding);
-  const span = codeToSignal(maxCode(coding.bitDepth), coding) - low;
-  const lattice = sampleLattice(points, ([r, g, b]) => run([low + span * r, low + span * g, low + span * b]));
-  const [min, max] = [low, low + span];
-  return compileLut({
-    kind: 'cube',
-    domain: { min: [min, min, min], max: [max, max, max] },
-    lattice,
-  });
 };

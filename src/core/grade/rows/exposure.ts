@@ -1,7 +1,8 @@
 import type { Triple } from '../../maths/matrix.ts';
 import type { GradeKind, Space } from './types.ts';
 
-const AS = {
+/** How a gain is done: exact on light, or as a CDL holds it. */
+export const AS_OFFSET = {
   name: 'As an offset of the log',
   unit: 'choice',
   min: 0,
@@ -33,8 +34,6 @@ export const gainsSop = (by: Triple, asOffset: boolean, space: Space) =>
       }
     : undefined;
 
-export const AS_OFFSET = AS;
-
 export const exposure = {
   name: 'Exposure',
   says: 'Puts the card back on grey, or a face on its level. First, because everything after it is judged by it',
@@ -49,7 +48,7 @@ export const exposure = {
       neutral: 0,
       says: 'Stops of light, more + or less −',
     },
-    offset: AS,
+    offset: AS_OFFSET,
   },
   compile: (value, space) => {
     const gain = 2 ** value('stops');

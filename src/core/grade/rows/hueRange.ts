@@ -1,4 +1,5 @@
 import type { Triple } from '../../maths/matrix.ts';
+import { hueApart } from '../hues.ts';
 import { hueOf, logColour, type LogColour } from './softLog.ts';
 import type { GradeValue, Space } from './types.ts';
 
@@ -49,7 +50,7 @@ export const rangeWeight = (value: (name: string) => number, whole = false) => {
   const [middle, half, soft] = [value('hue'), value('width') / 2, value('soft')];
   return (colour: LogColour): number => {
     const { hue, chroma } = hueOf(colour);
-    const away = Math.abs(((hue - middle + 540) % 360) - 180);
+    const away = Math.abs(hueApart(middle, hue));
     const inHue = 1 - smooth(half, half + soft, away);
     const coloured = whole ? smooth(0.03, GREYISH[0], chroma) : smooth(GREYISH[0], GREYISH[1], chroma);
     return inHue * coloured * smooth(DARK[0], DARK[1], colour.luma);

@@ -1,4 +1,5 @@
-import type { Triple } from '../../maths/matrix.ts';
+import { blended } from '../../lut/chain.ts';
+import { howMuch } from './howMuch.ts';
 import type { GradeKind } from './types.ts';
 
 export const look = {
@@ -6,15 +7,7 @@ export const look = {
   says: 'A LUT of the kit over the corrected picture. At 40 to 60 % it leaves room for the scene',
   side: 'after',
   values: {
-    amount: {
-      name: 'How much',
-      unit: 'percent',
-      min: 0,
-      max: 1,
-      step: 0.05,
-      neutral: 0,
-      says: '100 % is the look alone',
-    },
+    amount: howMuch('100 % is the look alone'),
     log: {
       name: 'It wants log',
       unit: 'choice',
@@ -29,14 +22,10 @@ export const look = {
     const amount = value('amount');
     if (!lut || amount === 0) return undefined;
     const wantsLog = value('log') > 0;
+    const seen = blended((own) => lut(wantsLog ? undo(own) : own), amount);
     return ([r, g, b]) => {
-      const own: Triple = [encode(r), encode(g), encode(b)];
-      const seen = lut(wantsLog ? undo(own) : own);
-      return [
-        decode(own[0] + amount * (seen[0] - own[0])),
-        decode(own[1] + amount * (seen[1] - own[1])),
-        decode(own[2] + amount * (seen[2] - own[2])),
-      ];
+      const [x, y, z] = seen([encode(r), encode(g), encode(b)]);
+      return [decode(x), decode(y), decode(z)];
     };
   },
 } as const satisfies GradeKind;

@@ -1,3 +1,4 @@
+import { MIDDLE_GREY } from '../../units.ts';
 import { softStops, fromSoftStops } from './softLog.ts';
 import type { GradeKind } from './types.ts';
 
@@ -31,7 +32,7 @@ export const points = {
   },
   compile: (value, { grey }) => {
     // On the picture's light white is 1 as well; grey holds both together.
-    const black = Math.min(value('black') * (grey / 0.18), 0.9 * grey);
+    const black = Math.min(value('black') * (grey / MIDDLE_GREY), 0.9 * grey);
     const times = value('white');
     const scale = grey / (grey - black);
     const one = (light: number) => {

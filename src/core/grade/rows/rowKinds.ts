@@ -47,6 +47,15 @@ export const valueOf =
     return v === undefined || !Number.isFinite(v) ? neutral : Math.min(max, Math.max(min, v));
   };
 
+const placeOf = (kind: string): number => GRADE_KIND_IDS.findIndex((id) => id === kind);
+
+/** Rows with one more, where its kind belongs; one of the same id makes way for it. */
+export const withRow = (rows: readonly GradeRow[], row: GradeRow): readonly GradeRow[] => {
+  const others = rows.filter(({ id }) => id !== row.id);
+  const before = others.findLastIndex(({ kind }) => placeOf(kind) <= placeOf(row.kind));
+  return others.toSpliced(before + 1, 0, row);
+};
+
 /** A new row of a kind, doing nothing yet. */
 export const newRow = (kind: GradeKindId, id: string = kind): GradeRow => ({
   id,

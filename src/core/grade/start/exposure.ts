@@ -1,5 +1,6 @@
-import { printStopsDecimal } from '../../units.ts';
-import { median, readable, readingAfter, rowsOf, solved, type Reading } from './reading.ts';
+import { printStopsDecimal, stopsToReflectance } from '../../units.ts';
+import { median } from '../../maths/quantile.ts';
+import { readable, readingAfter, rowsOf, solved, type Reading } from './reading.ts';
 import type { Proposer, StartInput, StartPatch } from './types.ts';
 
 const signed = (stops: number) => printStopsDecimal(stops, 2);
@@ -62,5 +63,9 @@ export const startExposure: Proposer = (input, before) => {
 const shownStops = (input: StartInput, reading: Reading, card: StartPatch): number => {
   const plain = readingAfter(input, []);
   const level = median(card.signals.map(reading.shown));
-  return solved(plain.levelAt, level, -8, 8);
+  const neutralAt = (stops: number) => {
+    const light = stopsToReflectance(stops);
+    return plain.levelOf([light, light, light]);
+  };
+  return solved(neutralAt, level, [-8, 8], 1e-3);
 };

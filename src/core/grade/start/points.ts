@@ -1,7 +1,8 @@
 import { outputOf } from '../../lut/outputs.ts';
 import type { Triple } from '../../maths/matrix.ts';
 import { MIDDLE_GREY, printStopsDecimal } from '../../units.ts';
-import { quantile, readingAfter, rowsOf, solved } from './reading.ts';
+import { quantile } from '../../maths/quantile.ts';
+import { readingAfter, rowsOf, solved } from './reading.ts';
 import type { Proposer, StartInput } from './types.ts';
 
 /** Shares of the picture that stand for its darkest and its brightest. Our own. */
@@ -57,7 +58,7 @@ export const startPoints: Proposer = (input, before) => {
   const has = bright >= BRIGHT_OVER && brightest !== undefined;
   // What lies between its level and the top already has its place.
   const isShort = has && !isHdr && levelWith(1) < target - 0.005;
-  const white = isShort ? Math.round(100 * solved(levelWith, target - 1e-3, ...WHITE_LIMITS)) / 100 : 1;
+  const white = isShort ? Math.round(100 * solved(levelWith, target - 1e-3, WHITE_LIMITS, 0.005)) / 100 : 1;
   return {
     on: black !== 0 || white !== 1,
     values: { black, white },

@@ -1,18 +1,12 @@
 import { gamutOf, rgbToXyz } from '../../colour/gamut.ts';
 import { outputOf } from '../../lut/outputs.ts';
 import type { Triple } from '../../maths/matrix.ts';
+import { median } from '../../maths/quantile.ts';
 import { LUMA } from '../../signal/luma.ts';
 import { MIDDLE_GREY } from '../../units.ts';
 import { compileGrade, type CompiledGrade } from '../compileGrade.ts';
 import type { GradeRow } from '../rows/types.ts';
 import type { Proposal, StartInput, StartPatch } from './types.ts';
-
-/** The value under which a share of a list lies; NaN of an empty one. */
-export const quantile = (values: readonly number[], share: number): number => {
-  const sorted = Float64Array.from(values).sort();
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? Number.NaN;
-};
-export const median = (values: readonly number[]): number => quantile(values, 0.5);
 
 /** Channel by channel the middle of some colours. */
 export const middleOf = (colours: readonly Triple[]): Triple => [
@@ -29,22 +23,26 @@ export const rowsOf = (proposals: readonly Proposal[]): readonly GradeRow[] =>
 export type Reading = {
   readonly grade: CompiledGrade;
   readonly light: (signal: Triple) => Triple;
-  /** Luminance of light in the recording's primaries, 0.18 = grey. */
-  readonly luminance: (light: Triple) => number;
+  /** Luminance of the light, stops over grey. */
   readonly stops: (signal: Triple) => number;
   /** Luma of the picture, 0..1. */
   readonly shown: (signal: Triple) => number;
-  /** Luma that a neutral gets which lies so many stops over grey by now. */
-  readonly levelAt: (stops: number) => number;
+  /** Luma of the picture of light that the rows before the conversion left, 0..1. */
+  readonly levelOf: (light: Triple) => number;
 };
 
 /** Light that counts as the least there is. */
 const LEAST = 1e-6;
 
-/** Where a rising function reaches a value, by halving; the nearer end where it does not. */
-export const solved = (f: (v: number) => number, wanted: number, from: number, to: number): number => {
+/** Where a rising function reaches a value, by halving to within `near`; the nearer end where it does not. */
+export const solved = (
+  f: (v: number) => number,
+  wanted: number,
+  [from, to]: readonly [number, number],
+  near: number,
+): number => {
   let [low, high] = [from, to];
-  for (let i = 0; i < 40; i += 1) {
+  while (high - low > near) {
     const middle = (low + high) / 2;
     if (f(middle) < wanted) low = middle;
     else high = middle;
@@ -65,20 +63,14 @@ export const readingAfter = ({ base }: Pick<StartInput, 'base'>, rows: readonly 
   const luminance = ([r, g, b]: Triple) => yr * r + yg * g + yb * b;
   const { kr, kg, kb } = LUMA[outputOf(base.recipe.output).luma];
   const stops = (signal: Triple) => Math.log2(Math.max(LEAST, luminance(light(signal))) / MIDDLE_GREY);
-  const shown = (signal: Triple) => {
-    const [r, g, b] = grade.run(signal);
-    return kr * r + kg * g + kb * b;
-  };
+  const lumaOf = ([r, g, b]: Triple) => kr * r + kg * g + kb * b;
+  const shown = (signal: Triple) => lumaOf(grade.run(signal));
   return {
     grade,
     light,
-    luminance,
     stops,
     shown,
-    levelAt: (wanted) => {
-      const v = solved((at) => stops([at, at, at]), wanted, 0, 1);
-      return shown([v, v, v]);
-    },
+    levelOf: (scene) => lumaOf(grade.ofLight(scene)),
   };
 };
 

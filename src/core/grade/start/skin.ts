@@ -1,29 +1,17 @@
 import { outputOf } from '../../lut/outputs.ts';
 import type { Triple } from '../../maths/matrix.ts';
-import { LUMA } from '../../signal/luma.ts';
+import { median, quantile } from '../../maths/quantile.ts';
+import { LUMA, type LumaWeights } from '../../signal/luma.ts';
+import { SKIN_UV, uvPolar } from '../../signal/skinLine.ts';
 import { printStopsDecimal } from '../../units.ts';
-import type { GradeRow } from '../rows/types.ts';
+import { hueApart, middleHue, rangeOfHues } from '../hues.ts';
 import { hueOf, logColour } from '../rows/softLog.ts';
-import { median, quantile, readable, readingAfter, rowsOf, type Reading } from './reading.ts';
+import { readable, readingAfter, rowsOf, type Reading } from './reading.ts';
 import type { Proposer, StartInput, StartPatch } from './types.ts';
 
-/** The +I axis in the U, V plane, degrees (domain: nearly all skin lies near it). */
-export const SKIN_LINE = 123;
-/** B' - Y' and R' - Y' as U and V of composite video. */
-const [U, V] = [0.492, 0.877];
-
-/** Hue of a picture's colour in the U, V plane, degrees. */
-export const uvHue = (rgb: Triple, weights: (typeof LUMA)[keyof typeof LUMA]): number => {
-  const luma = weights.kr * rgb[0] + weights.kg * rgb[1] + weights.kb * rgb[2];
-  return (Math.atan2(V * (rgb[0] - luma), U * (rgb[2] - luma)) * 180) / Math.PI;
-};
-
-/** The middle of hues that lie near each other, degrees. */
-const middleHue = (hues: readonly number[]): number => {
-  const [first] = hues;
-  const near = hues.map((hue) => first + ((((hue - first + 540) % 360) + 360) % 360) - 180);
-  return (median(near) + 360) % 360;
-};
+/** How far colours of a picture lie from the skin line, degrees: + towards yellow, left of it; − towards red. */
+export const fromSkinLine = (colours: readonly Triple[], weights: LumaWeights): number =>
+  hueApart(SKIN_UV, middleHue(colours.map((rgb) => uvPolar(rgb, weights).hue)));
 
 /** What a marked face is in the picture: its level, its hue against the skin line, its sheen. */
 const faceReading = (input: Pick<StartInput, 'base'>, reading: Reading, face: StartPatch) => {
@@ -40,29 +28,20 @@ const faceReading = (input: Pick<StartInput, 'base'>, reading: Reading, face: St
     sheen: quantile(at, 0.95) - middle,
     level: median(face.signals.map(reading.shown)),
     brightest: quantile(face.signals.map(reading.shown), 0.95),
-    /** Degrees from the skin line: + towards red. */
-    fromLine: middleHue(face.signals.map((signal) => uvHue(grade.run(signal), weights))) - SKIN_LINE,
+    fromLine: fromSkinLine(face.signals.map(grade.run), weights),
     /** On the hue ring of the row. */
-    hue: middleHue(colours.map((colour) => hueOf(colour).hue)),
-    spread: quantile(
-      colours.map((colour) => Math.abs(((hueOf(colour).hue - hueOf(colours[0]).hue + 540) % 360) - 180)),
-      0.9,
-    ),
+    hues: colours.map((colour) => hueOf(colour).hue),
   };
 };
 
 const percent = (v: number) => `${Math.round(100 * v)} %`;
 const held = (v: number, most: number) => Math.min(most, Math.max(-most, v));
 
-/** A range that holds all the faces, each with most of its own hues. */
-const rangeOf = (faces: readonly ReturnType<typeof faceReading>[]) => {
-  const [{ hue: first }] = faces;
-  const near = faces.map(({ hue, spread }) => ({ at: ((hue - first + 540) % 360) - 180, spread }));
-  const low = Math.min(...near.map(({ at, spread }) => at - spread));
-  const high = Math.max(...near.map(({ at, spread }) => at + spread));
-  const width = Math.round(Math.min(100, Math.max(30, high - low)));
-  return { hue: Math.round((first + (low + high) / 2 + 360) % 360), width, soft: 20 };
-};
+/** A range that holds all the faces. */
+const rangeOf = (faces: readonly ReturnType<typeof faceReading>[]) => ({
+  ...rangeOfHues(faces.map(({ hues }) => hues)),
+  soft: 20,
+});
 
 const line = (degrees: number): string =>
   Math.abs(degrees) < 0.05
@@ -100,17 +79,10 @@ const APART = 1 / 3;
 const SEEN = 1 / 12;
 
 /** Level of a face once it is lifted by so many stops of light. */
-const levelLifted = (
-  input: StartInput,
-  rows: readonly GradeRow[],
-  face: StartPatch,
-  stops: number,
-): number => {
-  const lift = { id: 'lift', kind: 'exposure', on: true, side: 'before' as const, values: { stops } };
-  // The tone scale's top goes by the exposure of the picture, not of the face.
-  const { shown } = readingAfter(input, [...rows, lift]);
-  return median(face.signals.map(shown));
-};
+const levelLifted = ({ light, levelOf }: Reading, face: StartPatch, stops: number): number =>
+  median(
+    face.signals.map((signal) => levelOf(light(signal).map((v) => v * 2 ** stops) as unknown as Triple)),
+  );
 
 type Known = {
   readonly name: string;
@@ -126,8 +98,7 @@ const splitWords = (faces: readonly Known[]): string => {
 export const startSkin: Proposer = (input, before) => {
   const marked = readable(input, 'skin');
   if (marked.length === 0) return undefined;
-  const rows = rowsOf(before);
-  const reading = readingAfter(input, rows);
+  const reading = readingAfter(input, rowsOf(before));
   const faces = marked.map((face) => faceReading(input, reading, face));
   const known = faces.flatMap((face, i) =>
     face.own === undefined ? [] : [{ ...face, own: face.own, off: face.own - face.stops, patch: marked[i] }],
@@ -136,7 +107,7 @@ export const startSkin: Proposer = (input, before) => {
   const mean = offs.length > 0 ? offs.reduce((sum, off) => sum + off, 0) / offs.length : 0;
   const isSplit = offs.length > 1 && Math.max(...offs) - Math.min(...offs) > APART;
   const stops = isSplit || Math.abs(mean) < SEEN ? 0 : Math.round(24 * held(mean, MOST)) / 24;
-  const wanted = known.map(({ patch, off }) => levelLifted(input, rows, patch, off));
+  const wanted = known.map(({ patch, off }) => levelLifted(reading, patch, off));
   const [face] = faces;
   const own = hasNeutral(input) ? 'this subject’s own' : 'mark a neutral: it may be the light’s';
   const lies = `${line(face.fromLine)}: ${own}`;

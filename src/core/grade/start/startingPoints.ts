@@ -1,5 +1,5 @@
 import { outputOf } from '../../lut/outputs.ts';
-import { GRADE_KIND_IDS, newRow } from '../rows/rowKinds.ts';
+import { newRow, withRow, type GradeKindId } from '../rows/rowKinds.ts';
 import type { Grade, GradeRow } from '../rows/types.ts';
 
 /** A common way to begin, with its reason for this recording. */
@@ -11,16 +11,10 @@ type StartingPoint = {
   readonly rows: (grade: Grade) => readonly GradeRow[];
 };
 
-/** Rows put in where their kinds belong; one of the same id takes the place of what was there. */
 const withRows = ({ rows }: Grade, own: readonly GradeRow[]): readonly GradeRow[] =>
-  own.reduce<readonly GradeRow[]>((all, row) => {
-    const others = all.filter(({ id }) => id !== row.id);
-    const place = GRADE_KIND_IDS.findIndex((id) => id === row.kind);
-    const before = others.findLastIndex(({ kind }) => GRADE_KIND_IDS.findIndex((id) => id === kind) <= place);
-    return others.toSpliced(before + 1, 0, row);
-  }, rows);
+  own.reduce(withRow, rows);
 
-const row = (kind: (typeof GRADE_KIND_IDS)[number], id: string, values: GradeRow['values']): GradeRow => ({
+const row = (kind: GradeKindId, id: string, values: GradeRow['values']): GradeRow => ({
   ...newRow(kind, id),
   values,
 });

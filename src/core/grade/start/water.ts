@@ -1,24 +1,21 @@
 import { gamutMatrix } from '../../colour/gamut.ts';
 import { apply } from '../../maths/matrix.ts';
 import { BODY } from '../rows/balance.ts';
-import { printStopsDecimal, stopsToReflectance } from '../../units.ts';
-import { median, readingAfter, rowsOf } from './reading.ts';
-import type { Proposal, Proposer, StartInput } from './types.ts';
+import { printStopsDecimal, reflectanceToStops } from '../../units.ts';
+import { median } from '../../maths/quantile.ts';
+import { readingAfter, rowsOf } from './reading.ts';
+import type { Proposer, StartInput } from './types.ts';
 
 const stops = (v: number) => printStopsDecimal(v, 2);
 const round = (v: number) => Math.round(24 * v) / 24 || 0;
 
-const lights = (input: StartInput, before: readonly Proposal[]) => {
-  const { light } = readingAfter(input, rowsOf(before));
-  return input.sample.map(light);
-};
 const least = 1e-6;
 const part = (share: number) => `${Math.round(100 * share)} %`;
 
 /** Green and blue meet in the middle of what lies between them. */
 export const startChannels: Proposer = (input, before) => {
   if (!input.isUnderWater) return undefined;
-  const all = lights(input, before);
+  const all = input.sample.map(readingAfter(input, rowsOf(before)).light);
   const [g, b] = [1, 2].map((c) => Math.max(least, median(all.map((rgb) => rgb[c]))));
   const apart = Math.log2(g / b);
   return {
@@ -38,10 +35,9 @@ const MOST = 2;
 /** Red only where there is some. */
 export const startRed: Proposer = (input, before) => {
   if (!input.isUnderWater) return undefined;
-  const all = lights(input, before);
-  const exposed = before.find(({ kind }) => kind === 'exposure')?.values.stops ?? 0;
-  // Noise is raised with the light.
-  const floor = stopsToReflectance(input.base.floorStops + exposed);
+  const { grade, light } = readingAfter(input, rowsOf(before));
+  const all = input.sample.map(light);
+  const { floor } = grade.spaces.before;
   const over = all.filter(([r]) => r > floor);
   const share = over.length / Math.max(1, all.length);
   const gap = Math.log2(
@@ -57,7 +53,10 @@ export const startRed: Proposer = (input, before) => {
       ? `Red lies over the noise in ${part(share)} of the picture: raised there, and nowhere else`
       : `Red lies under the noise in ${part(1 - share)} of the picture: raised, it would be invented`,
     arithmetic: [
-      { label: 'usable floor', value: `${printStopsDecimal(input.base.floorStops)} stops` },
+      {
+        label: 'usable floor after the exposure',
+        value: `${printStopsDecimal(reflectanceToStops(floor))} stops`,
+      },
       { label: 'red over it in', value: `${(100 * share).toFixed(0)} % of the picture` },
       ...(has ? [{ label: 'red under green there', value: `${stops(gap)} stops, half of it at most` }] : []),
     ],

@@ -27,7 +27,7 @@ type Burned = Pick<LutToBake, 'spec' | 'needs'> & { readonly says: string };
 /** What a proxy is tagged as. */
 const SHOWN = 'bt1886';
 
-/** What a proxy shows: the clip's accepted correction, then what the monitor showed where that is what it is tagged as. */
+/** What a proxy shows: the clip's accepted correction, then the monitor's LUT, or the computed picture. */
 const burnedOf = (
   { clip }: BundledClip,
   profile: ProfileData,

@@ -7,6 +7,7 @@ import { writeCc } from '#core/formats/cdl.ts';
 import { gradeCdl } from '#core/grade/gradeCdl.ts';
 import { kindOf } from '#core/grade/rows/rowKinds.ts';
 import type { GradeRow } from '#core/grade/rows/types.ts';
+import { failure } from '#core/result.ts';
 import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
@@ -44,8 +45,10 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
     setMaking(true);
     const outcome = await session.look.gradeStill({ grade, looks }, { latest: 'gradeStill' });
     setMaking(false);
-    if (outcome.state === 'done') download(`${slug(name)}.png`, outcome.output.png, 'image/png');
-    setProblem(outcome.state === 'failed' ? outcome.reason : undefined);
+    if (outcome.state === 'cancelled') return;
+    const still = outcome.state === 'done' ? outcome.output : failure('still', outcome.reason);
+    if (still.ok) download(`${slug(name)}.png`, still.value.png, 'image/png');
+    setProblem(still.ok ? undefined : still.reason);
   };
   return (
     <Panel title={words.forPost} className="grade-files">

@@ -9,7 +9,7 @@ import type { Through } from '#workers/judge/protocol.ts';
 import { words } from '#ui/wording/grade.ts';
 import type { Rect } from '#core/frame/frame.ts';
 
-/** Cells of the picture where something may break, hatched. */
+/** Cells of the picture where something may break, outlined. */
 const Cells = ({ id, cells }: { id: BreakId; cells: readonly number[] }) => {
   const { columns, rows } = FORECAST_GRID;
   return (
@@ -27,7 +27,7 @@ const Cells = ({ id, cells }: { id: BreakId; cells: readonly number[] }) => {
   );
 };
 
-/** Half the side of what a pick reads, of the picture's width. */
+/** Side of what a pick reads, of the picture's width. */
 const PICK = 1 / 60;
 
 /** The picture on the bench through the grade; another picture wiped over it, cells marked, a colour picked off it. */

@@ -15,6 +15,7 @@ import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
 import { words } from '#ui/wording/grade.ts';
+import { Choice } from './Choice.tsx';
 import { costOf, effectOf } from './effectWords.ts';
 import { GradeValues } from './GradeValues.tsx';
 import { HueRing } from './HueRing.tsx';
@@ -31,6 +32,14 @@ export type RowTools = {
   readonly said?: string;
 };
 
+/** Where a proposed value comes from. */
+const GROUNDS: { readonly [G in Proposal['ground']]: string } = {
+  measured: words.measured,
+  planned: words.planned,
+  choice: words.byChoice,
+  left: words.leftAlone,
+};
+
 type Props = {
   readonly hand: GradeAtHand;
   readonly row: GradeRow;
@@ -42,21 +51,14 @@ type Props = {
 const LookChoice = ({ hand, row }: Pick<Props, 'hand' | 'row'>) => {
   const luts = useRecords((book) => book.luts);
   return (
-    <Form.Select
-      size="sm"
-      aria-label={words.lookLut}
+    <Choice
+      label={words.lookLut}
       value={row.lut ?? ''}
-      onChange={({ target: { value } }) =>
-        hand.set(words.lookLut, changedRow(hand.rows, row.id, { lut: value === '' ? undefined : value }))
+      options={[{ id: '', name: words.noLook }, ...luts.values()]}
+      onPick={(id) =>
+        hand.set(words.lookLut, changedRow(hand.rows, row.id, { lut: id === '' ? undefined : id }))
       }
-    >
-      <option value="">{words.noLook}</option>
-      {[...luts.values()].map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </Form.Select>
+    />
   );
 };
 
@@ -205,7 +207,11 @@ export const GradeRowLine = ({
           )}
         </Button>
       </div>
-      {proposal && <p className="grade-why">{proposal.why}.</p>}
+      {proposal && (
+        <p className="grade-why">
+          {GROUNDS[proposal.ground]}: {proposal.why}.
+        </p>
+      )}
       {effect !== undefined && <p className="grade-effect">{effect}.</p>}
       {cost !== undefined && <p className="field-error">{cost}.</p>}
       {isOpen && <RowBody {...props} proposal={proposal} />}

@@ -2,7 +2,6 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import { GRADE_KIND_IDS, GRADE_KINDS, type GradeKindId } from '#core/grade/rows/rowKinds.ts';
 import type { GradeSide } from '#core/grade/rows/types.ts';
 import { GRADE_SCHOOLS, type GradeSchoolId } from '#core/grade/start/schools.ts';
@@ -19,6 +18,7 @@ import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { words } from '#ui/wording/grade.ts';
+import { Choice } from './Choice.tsx';
 import { GradeRowLine, type RowTools } from './GradeRowLine.tsx';
 import type { GradeAtHand } from './useGrade.ts';
 
@@ -60,46 +60,28 @@ const Conversion = ({ hand }: { hand: GradeAtHand }) => {
   return (
     <li className="grade-row grade-conversion">
       <strong>{words.conversion}</strong>
-      <Form.Select
-        size="sm"
-        aria-label={words.output}
-        title={OUTPUTS[output].says}
+      <Choice
+        label={words.output}
+        says={OUTPUTS[output].says}
         value={output}
-        onChange={({ target: { value } }) => hand.choose(words.output, { output: value })}
-      >
-        {OUTPUT_IDS.map((id) => (
-          <option key={id} value={id}>
-            {OUTPUTS[id].name}
-          </option>
-        ))}
-      </Form.Select>
+        options={OUTPUT_IDS.map((id) => ({ id, name: OUTPUTS[id].name }))}
+        onPick={(id) => hand.choose(words.output, { output: id })}
+      />
       {OUTPUTS[output].peaks.length > 1 && (
-        <Form.Select
-          size="sm"
-          aria-label={words.peak}
-          value={hand.record.peak}
-          onChange={({ target: { value } }) => hand.choose(words.peak, { peak: Number(value) })}
-        >
-          {OUTPUTS[output].peaks.map((peak) => (
-            <option key={peak} value={peak}>
-              {words.peakOf(peak)}
-            </option>
-          ))}
-        </Form.Select>
+        <Choice
+          label={words.peak}
+          value={String(hand.record.peak)}
+          options={OUTPUTS[output].peaks.map((peak) => ({ id: String(peak), name: words.peakOf(peak) }))}
+          onPick={(id) => hand.choose(words.peak, { peak: Number(id) })}
+        />
       )}
-      <Form.Select
-        size="sm"
-        aria-label={words.toneScale}
-        title={TONE_PRESETS[tone].says}
+      <Choice
+        label={words.toneScale}
+        says={TONE_PRESETS[tone].says}
         value={tone}
-        onChange={({ target: { value } }) => hand.choose(words.toneScale, { tone: value })}
-      >
-        {TONE_PRESET_IDS.map((id) => (
-          <option key={id} value={id}>
-            {TONE_PRESETS[id].name}
-          </option>
-        ))}
-      </Form.Select>
+        options={TONE_PRESET_IDS.map((id) => ({ id, name: TONE_PRESETS[id].name }))}
+        onPick={(id) => hand.choose(words.toneScale, { tone: id })}
+      />
     </li>
   );
 };
@@ -107,36 +89,25 @@ const Conversion = ({ hand }: { hand: GradeAtHand }) => {
 /** A kind more, or rows of a common starting point that explain themselves. */
 const More = ({ hand }: { hand: GradeAtHand }) => {
   const [point, setPoint] = useState<StartingPointId>();
+  // Without a match that is kept its row has nothing to do.
+  const kinds = GRADE_KIND_IDS.filter((id) => id !== 'match' || hand.grade.match !== undefined);
   return (
     <div className="grade-more">
-      <Form.Select
-        size="sm"
-        aria-label={words.addRow}
+      <Choice
+        label={words.addRow}
         value=""
-        onChange={({ target: { value } }) =>
-          hand.set(words.addRow, withNewRow(hand.rows, value as GradeKindId, GRADE_KIND_IDS))
-        }
-      >
-        <option value="">{words.addRow}</option>
-        {GRADE_KIND_IDS.map((id) => (
-          <option key={id} value={id}>
-            {GRADE_KINDS[id].name}
-          </option>
-        ))}
-      </Form.Select>
-      <Form.Select
-        size="sm"
-        aria-label={words.startPoints}
+        options={[{ id: '', name: words.addRow }, ...kinds.map((id) => ({ id, name: GRADE_KINDS[id].name }))]}
+        onPick={(id) => hand.set(words.addRow, withNewRow(hand.rows, id as GradeKindId))}
+      />
+      <Choice
+        label={words.startPoints}
         value={point ?? ''}
-        onChange={({ target: { value } }) => setPoint(value === '' ? undefined : (value as StartingPointId))}
-      >
-        <option value="">{words.startPoints}</option>
-        {STARTING_POINT_IDS.map((id) => (
-          <option key={id} value={id}>
-            {STARTING_POINTS[id].name}
-          </option>
-        ))}
-      </Form.Select>
+        options={[
+          { id: '', name: words.startPoints },
+          ...STARTING_POINT_IDS.map((id) => ({ id, name: STARTING_POINTS[id].name })),
+        ]}
+        onPick={(id) => setPoint(id === '' ? undefined : (id as StartingPointId))}
+      />
       {point !== undefined && (
         <div className="grade-point">
           <p>{STARTING_POINTS[point].says(hand.grade)}</p>

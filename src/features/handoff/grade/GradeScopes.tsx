@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import { SKIN_ANGLE } from '#core/scopes/vectorscopePicture.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { OutputScope } from '#ui/luts/OutputScope.tsx';
@@ -8,6 +9,8 @@ import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { words } from '#ui/wording/grade.ts';
 
 const SIZE = 160;
+/** The skin line where Cb and Cr are drawn to one scale. */
+const SKIN = (SKIN_ANGLE * Math.PI) / 180;
 
 /** The colours of the picture behind a LUT; the skin line stands in it. */
 const Vectors = ({ spec, pane, name }: { spec: LutSpec; pane: string; name: string }) => {
@@ -39,7 +42,7 @@ const Vectors = ({ spec, pane, name }: { spec: LutSpec; pane: string; name: stri
       <canvas ref={canvas} role="img" aria-label={words.vectors(name)} />
       <svg viewBox="-1 -1 2 2" aria-hidden="true">
         <path d="M-1 0H1M0 -1V1" />
-        <path className="skin-line" d="M0 0L-0.676 -0.737" />
+        <path className="skin-line" d={`M0 0L${Math.cos(SKIN)} ${-Math.sin(SKIN)}`} />
       </svg>
     </div>
   );

@@ -75,7 +75,11 @@ export const GradeView = () => {
             marked={marked && read ? { id: marked, cells: read.forecast[marked].cells } : undefined}
             onPick={picked === undefined ? undefined : (rect) => void take(picked, rect)}
           />
-          {read && <p className="grade-figures">{figuresLine(read)}</p>}
+          {read && (
+            <p className="grade-figures" title={words.figuresSay}>
+              {figuresLine(read)}
+            </p>
+          )}
           <GradeLight
             light={read?.light}
             output={output}

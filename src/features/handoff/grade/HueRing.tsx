@@ -1,18 +1,14 @@
 import { arc } from 'd3-shape';
+import { ringColour } from '#core/grade/ringColour.ts';
 import { words } from '#ui/wording/grade.ts';
 
 const SIZE = 132;
 const [INNER, OUTER] = [36, 62];
 
-/** Colour of a hue of the ring on a screen: B' - Y' to the right, R' - Y' up, at half luma. */
-const shade = (hue: number): string => {
-  const a = (hue * Math.PI) / 180;
-  const [cb, cr] = [0.28 * Math.cos(a), 0.28 * Math.sin(a)];
-  const r = 0.55 + 1.5748 * cr;
-  const b = 0.55 + 1.8556 * cb;
-  const g = (0.55 - 0.2126 * r - 0.0722 * b) / 0.7152;
-  return `rgb(${[r, g, b].map((v) => Math.round(255 * Math.min(1, Math.max(0, v)))).join(' ')})`;
-};
+const shade = (hue: number): string =>
+  `rgb(${ringColour(hue)
+    .map((v) => Math.round(255 * v))
+    .join(' ')})`;
 
 /** Degrees of the ring, 0 to the right and rising to the left, as the angle of a drawn arc. */
 const angle = (hue: number) => Math.PI / 2 - (hue * Math.PI) / 180;

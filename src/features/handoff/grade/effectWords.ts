@@ -10,7 +10,7 @@ const degrees = (v: number) => printSigned(v || 0, 1);
 const PERCENT = '\u00a0%';
 
 type Figure = {
-  readonly name: string;
+  readonly name: (figures: GradeFigures) => string;
   readonly of: (figures: GradeFigures) => number | undefined;
   readonly print: (v: number) => string;
   readonly unit: string;
@@ -20,13 +20,19 @@ type Figure = {
 
 /** Figures of a graded picture. A further one is a row. */
 const FIGURES: readonly Figure[] = [
-  { name: words.blackWord, of: ({ black }) => black, print: percent, unit: PERCENT, seen: 0.005 },
-  { name: words.middleWord, of: ({ middle }) => middle, print: percent, unit: PERCENT, seen: 0.01 },
-  { name: words.whiteWord, of: ({ white }) => white, print: percent, unit: PERCENT, seen: 0.01 },
-  { name: words.faceWord, of: ({ face }) => face?.level, print: percent, unit: PERCENT, seen: 0.01 },
-  { name: words.hueWord, of: ({ face }) => face?.fromLine, print: degrees, unit: '°', seen: 0.5 },
+  { name: () => words.blackWord, of: ({ black }) => black, print: percent, unit: PERCENT, seen: 0.005 },
+  { name: () => words.middleWord, of: ({ middle }) => middle, print: percent, unit: PERCENT, seen: 0.01 },
+  { name: () => words.whiteWord, of: ({ white }) => white, print: percent, unit: PERCENT, seen: 0.01 },
   {
-    name: words.colourWord,
+    name: ({ face }) => face?.name ?? words.faceWord,
+    of: ({ face }) => face?.level,
+    print: percent,
+    unit: PERCENT,
+    seen: 0.01,
+  },
+  { name: () => words.hueWord, of: ({ face }) => face?.fromLine, print: degrees, unit: '°', seen: 0.5 },
+  {
+    name: () => words.colourWord,
     of: ({ colour }) => colour,
     print: (v) => (100 * v).toFixed(1),
     unit: PERCENT,
@@ -42,7 +48,7 @@ export const effectOf = (read: GradeRead | undefined, rowId: string): string | u
     const [from, to] = [of(without), of(read.figures)];
     return from === undefined || to === undefined || Math.abs(to - from) < seen
       ? []
-      : [words.moves(name, print(from), `${print(to)}${unit}`)];
+      : [words.moves(name(read.figures), print(from), `${print(to)}${unit}`)];
   });
   return moved.length === 0 ? words.movesNothing : words.alone(moved.join(', '));
 };
@@ -51,7 +57,7 @@ export const effectOf = (read: GradeRead | undefined, rowId: string): string | u
 export const figuresLine = ({ figures }: GradeRead): string =>
   FIGURES.flatMap(({ name, of, print, unit }) => {
     const v = of(figures);
-    return v === undefined ? [] : [`${name} ${print(v)}${unit}`];
+    return v === undefined ? [] : [`${name(figures)} ${print(v)}${unit}`];
   }).join(', ');
 
 /** What a row costs on the wrong side of the conversion. */

@@ -3,14 +3,14 @@
 import { useMemo, useState } from 'react';
 import { dequal } from 'dequal';
 import type { Grade, GradeRow } from '#core/grade/rows/types.ts';
-import { PLAIN_SCHOOLS } from '#core/grade/start/schools.ts';
+import { rowsOf } from '#core/grade/start/reading.ts';
 import type { Proposal } from '#core/grade/start/types.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import type { GradeRecord } from '#store/records/grade.ts';
 import type { Selection } from '#store/selection.ts';
 import { useClips } from '#ui/bench/clips/useClips.ts';
-import { FIRST_GRADE, gradeBase, proposedRows, schoolsOf, trimmedRows } from '#ui/bench/grade/gradeModel.ts';
+import { correctedRows, FIRST_GRADE, gradeBase, schoolsOf, trimmedRows } from '#ui/bench/grade/gradeModel.ts';
 import { useBench, useCard, useEditPlan, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
@@ -18,7 +18,7 @@ import { useBrought } from '#ui/bench/useThrough.ts';
 import { useSame } from '#ui/useSame.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { words } from '#ui/wording/grade.ts';
-import { usePatchNames } from './usePatchNames.ts';
+import { useMarkedFrame } from './useMarkedFrame.ts';
 
 /** Points along an edge of the picture while a slider moves: an eighth of the work. */
 const MOVING_POINTS = 17;
@@ -44,19 +44,14 @@ const useLooks = (rows: readonly GradeRow[]) => {
   return { looks, problem };
 };
 
-/** What a set-up's grade is read against on the picture on the bench. */
+/** What is proposed for the picture on the bench. */
 const useProposals = (base: Omit<Grade, 'rows'>, record: GradeRecord) => {
   const { session } = useBench();
   const { plan, setup } = useSelection();
-  const { serial, patches } = useSession((state) => ({
-    serial: state.frame?.serial,
-    patches: state.patches,
-  }));
-  const names = usePatchNames();
+  const { serial, marks } = useMarkedFrame();
   const question = {
+    ...marks,
     base,
-    patches,
-    names,
     placement: plan.placement,
     isUnderWater: setup.water !== undefined,
     schools: schoolsOf(record),
@@ -87,11 +82,16 @@ export const useGrade = () => {
   const base = useSame(gradeBase(selection, record, match));
   const { answer: proposals = [], problem: noStart, busy } = useProposals(base, record);
   const [moving, setMoving] = useState<{ readonly planId: string; readonly rows: readonly GradeRow[] }>();
-  const stored: readonly GradeRow[] = isKept ? record.rows : proposedRows(proposals);
+  const stored: readonly GradeRow[] = isKept ? record.rows : rowsOf(proposals);
   const rows = useSame(moving?.planId === plan.id ? moving.rows : stored);
   const { looks, problem: noLook } = useLooks(rows);
-  const grade = useSame({ ...base, rows: trimmedRows(rows, clip?.trim) });
-  const settled = useSame({ ...base, rows: trimmedRows(stored, clip?.trim) });
+  const isCorrected = clip?.correction?.accepted === true;
+  const graded = (of: readonly GradeRow[]): Grade => ({
+    ...base,
+    rows: trimmedRows(correctedRows(of, isCorrected), clip?.trim),
+  });
+  const grade = useSame(graded(rows));
+  const settled = useSame(graded(stored));
   const isMoving = grade !== settled;
   const spec = useMemo((): LutSpec => ({ kind: 'grade', grade: settled, looks }), [settled, looks]);
   const moved = useMemo(
@@ -105,6 +105,7 @@ export const useGrade = () => {
     if (!dequal(now, plan.grade)) editPlan(words.gradeEdit(what), { grade: now });
   };
   return {
+    planId: plan.id,
     record,
     rows,
     /** As it is kept or proposed; scopes, figures and files are made of it. */
@@ -131,8 +132,7 @@ export const useGrade = () => {
     /** Every row proposed again. */
     startAgain: () => {
       setMoving(undefined);
-      const schools = { ...PLAIN_SCHOOLS, ...record.schools };
-      editPlan(words.startAgain, { grade: { ...record, schools, rows: [] } });
+      editPlan(words.startAgain, { grade: { ...record, rows: [] } });
     },
   };
 };

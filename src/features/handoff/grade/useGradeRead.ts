@@ -1,27 +1,22 @@
 'use client';
 
 import { isoStanding } from '#core/exposure/iso.ts';
-import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { sensorOf } from '#ui/bench/sensorOf.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import type { GradeRead } from '#workers/judge/gradeProtocol.ts';
-import { usePatchNames } from './usePatchNames.ts';
+import { useMarkedFrame } from './useMarkedFrame.ts';
 import type { GradeAtHand } from './useGrade.ts';
 
 /** What the grade comes to on the picture on the bench: figures, what each row does, what may break. */
 export const useGradeRead = ({ grade, looks }: Pick<GradeAtHand, 'grade' | 'looks'>) => {
   const { session } = useBench();
   const { camera, plan } = useSelection();
-  const { serial, patches } = useSession((state) => ({
-    serial: state.frame?.serial,
-    patches: state.patches,
-  }));
-  const names = usePatchNames();
+  const { serial, marks } = useMarkedFrame();
   const question = {
+    ...marks,
     grade,
     looks,
-    patches,
-    names,
     sensor: sensorOf(camera),
     overBase: isoStanding(plan.iso, camera.baseIsos, camera.sensitivity).overBase,
   };

@@ -21,21 +21,17 @@ export const usePicking = (hand: GradeAtHand) => {
     latest.current = hand;
   });
   const take = async (rowId: string, rect: Rect) => {
-    const { record } = hand;
-    const outcome = await session.look.gradePick({ grade: hand.grade, rowId, rect }, { latest: 'gradePick' });
+    const { record, planId, grade, looks } = hand;
+    const asked = { grade, looks, rowId, rect };
+    const outcome = await session.look.gradePick(asked, { latest: 'gradePick' });
     const now = latest.current;
-    // What was changed while the picture was read is not written over.
-    if (outcome.state !== 'done' || now.record !== record) return;
-    const { hue, spread } = outcome.output;
-    setSaid(hue === undefined ? words.noHue : undefined);
-    if (hue === undefined) return;
+    // What was changed while the picture was read, or another set-up, is not written over.
+    if (outcome.state !== 'done' || now.record !== record || now.planId !== planId) return;
+    const { range } = outcome.output;
+    setSaid(range ? undefined : words.noHue);
+    if (!range) return;
     const row = now.rows.find(({ id }) => id === rowId);
-    const values = {
-      ...row?.values,
-      hue: Math.round(hue),
-      width: Math.round(Math.min(120, Math.max(20, 1.5 * spread))),
-    };
-    now.set(words.pick, changedRow(now.rows, rowId, { values, on: true }));
+    now.set(words.pick, changedRow(now.rows, rowId, { values: { ...row?.values, ...range }, on: true }));
     setPicking(undefined);
   };
   const tools: RowTools = {

@@ -1,12 +1,13 @@
 import 'fake-indexeddb/auto';
 import { afterEach, describe, expect, it } from 'vitest';
-import { GRADE_KIND_IDS, newRow } from '#core/grade/rows/rowKinds.ts';
+import { newRow } from '#core/grade/rows/rowKinds.ts';
 import { PLAIN_SCHOOLS } from '#core/grade/start/schools.ts';
 import { openBooks } from '#store/fixtures/openBooks.ts';
 import type { GradeRecord } from '#store/records/grade.ts';
 import { planChange, planSchema, type PlanRecord } from '#store/records/plan.ts';
 import { resolveSelection } from '#store/selection.ts';
 import {
+  correctedRows,
   FIRST_GRADE,
   keptGrade,
   movedRow,
@@ -73,16 +74,18 @@ describe('rows of a trial grade', () => {
     expect(trimmedRows([exposure], undefined)).toEqual([exposure]);
   });
 
+  it('of a corrected clip begin with its correction, where the set-up has no match', () => {
+    expect(ids(correctedRows([exposure], true))).toEqual(['clip-match', 'exposure']);
+    expect(correctedRows([exposure], false)).toEqual([exposure]);
+    const matched = [newRow('match'), exposure];
+    expect(correctedRows(matched, true)).toEqual(matched);
+  });
+
   it('go where their kind belongs, each with an id of its own', () => {
-    const rows = withNewRow([exposure, saturation], 'contrast', GRADE_KIND_IDS);
+    const rows = withNewRow([exposure, saturation], 'contrast');
     expect(ids(rows)).toEqual(['exposure', 'contrast', 'saturation']);
-    expect(ids(withNewRow(rows, 'contrast', GRADE_KIND_IDS))).toEqual([
-      'exposure',
-      'contrast',
-      'contrast-2',
-      'saturation',
-    ]);
-    expect(ids(withNewRow([], 'denoise', GRADE_KIND_IDS))).toEqual(['denoise']);
+    expect(ids(withNewRow(rows, 'contrast'))).toEqual(['exposure', 'contrast', 'contrast-2', 'saturation']);
+    expect(ids(withNewRow([], 'denoise'))).toEqual(['denoise']);
   });
 
   it('move among those of their side, and stop at its ends', () => {

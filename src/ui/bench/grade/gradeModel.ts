@@ -1,6 +1,7 @@
 import { neutralOf } from '#core/colour/lean.ts';
+import { isoStanding } from '#core/exposure/iso.ts';
 import type { Correction } from '#core/correction/operations.ts';
-import { newRow, type GradeKindId } from '#core/grade/rows/rowKinds.ts';
+import { newRow, withRow, type GradeKindId } from '#core/grade/rows/rowKinds.ts';
 import type { Grade, GradeRow } from '#core/grade/rows/types.ts';
 import {
   GRADE_SCHOOLS,
@@ -8,7 +9,6 @@ import {
   type GradeSchoolId,
   type GradeSchools,
 } from '#core/grade/start/schools.ts';
-import type { Proposal } from '#core/grade/start/types.ts';
 import { OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_PRESETS, type TonePresetId } from '#core/lut/toneScale.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
@@ -61,7 +61,7 @@ export const gradeBase = (
     kelvin: neutralOf(plan.kelvin, camera.lean?.mired ?? 0),
     tint: plan.tint + (camera.lean?.tint ?? 0),
   },
-  floorStops: camera.floorStops,
+  floorStops: camera.floorStops + isoStanding(plan.iso, camera.baseIsos, camera.sensitivity).floorRise,
   ...(match ? { match } : {}),
 });
 
@@ -73,11 +73,13 @@ export const keptGrade = (selection: Selection, kelvin: number): Grade | undefin
   return { ...gradeBase(selection, grade, match), rows: grade.rows };
 };
 
-/** Proposals as rows of a record. */
-export const proposedRows = (proposals: readonly Proposal[]): readonly GradeRow[] =>
-  proposals.map(({ kind, on, side, values }) => ({ id: kind, kind, on, side, values }));
-
 type Trim = NonNullable<ClipRecord['trim']>;
+
+/** Rows of the set-up with a clip's own correction before all else, where the set-up has no match. */
+export const correctedRows = (rows: readonly GradeRow[], isCorrected: boolean): readonly GradeRow[] =>
+  isCorrected && rows.length > 0 && !rows.some(({ kind }) => kind === 'match')
+    ? [{ ...newRow('match', 'clip-match'), values: { amount: 1 } }, ...rows]
+    : rows;
 
 /** Rows of the set-up with what moves for one clip alone, behind its own exposure and balance. */
 export const trimmedRows = (rows: readonly GradeRow[], trim: Trim | undefined): readonly GradeRow[] => {
@@ -98,17 +100,9 @@ const freeRowId = (rows: readonly GradeRow[], kind: GradeKindId): string => {
   return id;
 };
 
-/** A row put where its kind belongs: after the last of its side that is done before it. */
-export const withNewRow = (
-  rows: readonly GradeRow[],
-  kind: GradeKindId,
-  order: readonly string[],
-): readonly GradeRow[] => {
-  const row = newRow(kind, freeRowId(rows, kind));
-  const place = order.indexOf(kind);
-  const before = rows.findLastIndex((one) => order.indexOf(one.kind) <= place);
-  return rows.toSpliced(before + 1, 0, row);
-};
+/** Rows with a new one of a kind, where it belongs. */
+export const withNewRow = (rows: readonly GradeRow[], kind: GradeKindId): readonly GradeRow[] =>
+  withRow(rows, newRow(kind, freeRowId(rows, kind)));
 
 /** A row one place earlier or later among those of its side. */
 export const movedRow = (rows: readonly GradeRow[], id: string, by: -1 | 1): readonly GradeRow[] => {
