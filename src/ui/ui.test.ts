@@ -13,7 +13,8 @@ import { halfStops } from './bench/logTake.ts';
 import { slug } from './download.ts';
 import { printKelvin, printLight, printNd, printPull } from './format.ts';
 import { ladderMarks, ladderRungs, nudged, spreadLabels } from './ladder/ladderModel.ts';
-import { CELLS } from './setCard/cells.tsx';
+import { CELL_EDITORS } from './setCard/cellEditors.ts';
+import { CELLS } from './setCard/cells.ts';
 import { REASONS, type CellId } from './setCard/reasons.ts';
 import { KEYMAP } from './shell/keymap.ts';
 import { STEPS } from './shell/steps.ts';
@@ -106,7 +107,7 @@ describe('set card', () => {
 
   it('writes back what it shows: every choice of every picked cell', () => {
     const input = cardOf('furnace-mouth', 'a-cam');
-    for (const { editor } of CELLS) {
+    for (const { editor } of Object.values(CELL_EDITORS)) {
       if (editor.kind !== 'pick') continue;
       for (const { value } of editor.choices(input, demoBook())) {
         const plan = { ...input.selection.plan, ...editor.fields(value, input, demoBook()) };

@@ -4,7 +4,8 @@ import { gamutMatrix, gamutOf, rgbToXyz, UNKNOWN_GAMUT, type GamutId } from '../
 import { xyzToLab, type Lab } from '../colour/lab.ts';
 import { apply, type Triple } from '../maths/matrix.ts';
 import { ARCHETYPES } from '../profile/index.ts';
-import { COMPRESS_FROM, compileGamutMap, distanceFromGrey } from './gamutMap.ts';
+import { COMPRESS_FROM } from './compressFrom.ts';
+import { compileGamutMap, distanceFromGrey } from './gamutMap.ts';
 import { monitoringRecipe } from './monitoring.ts';
 import { compileRecipe } from './recipe.ts';
 

@@ -1,6 +1,6 @@
 import type { Correction } from '../correction/operations.ts';
 import type { ProfileData } from '../profile/index.ts';
-import type { GamutMap } from './gamutMap.ts';
+import type { GamutMap } from './compressFrom.ts';
 import type { OutputId } from './outputs.ts';
 import type { ToneScale } from './toneScale.ts';
 

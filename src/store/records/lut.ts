@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { correctionSchema } from './correction.ts';
-import { COMPRESS_FROM } from '#core/lut/gamutMap.ts';
+import { COMPRESS_FROM } from '#core/lut/compressFrom.ts';
 import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_LIMITS, TONE_PRESET_IDS, type TonePresetId } from '#core/lut/toneScale.ts';
 import {

@@ -10,7 +10,8 @@ import { Arithmetic } from '../parts/Arithmetic.tsx';
 import { Folded } from '../parts/Folded.tsx';
 import type { TermId } from '../help/glossary.ts';
 import { Meaning } from '../help/Meaning.tsx';
-import type { Cell } from './cells.tsx';
+import { CELL_EDITORS } from './cellEditors.ts';
+import type { Cell } from './cells.ts';
 import { NumberEditor } from './NumberEditor.tsx';
 import type { CellInput } from './reason.ts';
 import { REASONS } from './reasons.ts';
@@ -34,11 +35,12 @@ const CELL_TERMS: Readonly<Record<Cell['id'], TermId>> = {
 const Editor = ({ cell, input }: { cell: Cell; input: CellInput }) => {
   const editPlan = useEditPlan();
   const records = useRecords();
-  const { editor, label } = cell;
+  const { label } = cell;
+  const { editor, also } = CELL_EDITORS[cell.id];
   const { plan } = input.selection;
   if (editor.kind === 'computed') return null;
   if (editor.kind === 'number') {
-    const numbers = [{ ...editor, label }, ...(cell.also ? [cell.also] : [])];
+    const numbers = [{ ...editor, label }, ...(also ? [also] : [])];
     return numbers.map((number, i) => (
       <NumberEditor
         key={number.label}

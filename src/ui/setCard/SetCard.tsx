@@ -6,7 +6,7 @@ import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useCard, useSelection } from '../bench/hooks.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
-import { CELLS, type Cell } from './cells.tsx';
+import { CELLS, type Cell } from './cells.ts';
 import type { CellInput } from './reason.ts';
 import { Chooser } from './Chooser.tsx';
 import { later } from '../later.tsx';

@@ -2,7 +2,7 @@
 
 import Form from 'react-bootstrap/Form';
 import { UNKNOWN_GAMUT } from '#core/colour/gamut.ts';
-import { COMPRESS_FROM } from '#core/lut/gamutMap.ts';
+import { COMPRESS_FROM } from '#core/lut/compressFrom.ts';
 import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
 import { printStops } from '#core/units.ts';

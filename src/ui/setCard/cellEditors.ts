@@ -1,15 +1,11 @@
-'use client';
-
 import { F_NUMBERS, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
-import { meterOn, printMeter } from '#core/exposure/cameraMeter.ts';
-import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { ndChoices } from '#core/exposure/nd.ts';
 import { printStops, printStopsLength } from '#core/units.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { BookRecords } from '#store/book.ts';
-import { printKelvin, printNd, printPull, printTint } from '../format.ts';
+import { printNd } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
 import type { CellInput } from './reason.ts';
 import type { CellId } from './reasons.ts';
@@ -18,7 +14,7 @@ import { words } from '#ui/wording/setCard.ts';
 type Choice = { readonly value: string; readonly name: string };
 
 /** How a cell is set: picked from what the camera has, typed as a number, or computed. */
-type CellEditor =
+export type CellEditor =
   | {
       readonly kind: 'pick';
       readonly choices: (input: CellInput, records: BookRecords) => readonly Choice[];
@@ -38,22 +34,10 @@ type CellEditor =
     }
   | { readonly kind: 'computed' };
 
-export type Cell = {
-  readonly id: CellId;
-  readonly label: string;
-  /** A name that stands in the label's place where there is one. */
-  readonly named?: (input: CellInput) => string | undefined;
-  readonly print: (input: CellInput) => string;
-  /** A second, smaller line. */
-  readonly note?: (input: CellInput) => string;
-  /** What to use instead, where there is no such level. */
-  readonly instead?: (input: CellInput) => string | undefined;
+type Editing = {
   readonly editor: CellEditor;
   /** A second number that belongs to the same cell. */
   readonly also?: Extract<CellEditor, { kind: 'number' }> & { readonly label: string };
-  /** Plan fields that, differing from the default, show the notch. */
-  readonly owns: readonly (keyof PlanRecord)[];
-  readonly aim?: boolean;
 };
 
 const numbers = (values: readonly number[], name: (v: number) => string): Choice[] =>
@@ -93,13 +77,8 @@ const thirds = (from: number, to: number): number[] =>
 const settingName = (value: number, marks: readonly number[], mark: string, name: string) =>
   marks.includes(value) ? `${name}  ${mark}` : name;
 
-/** The set card, left to right. A further cell is a row. */
-export const CELLS: readonly Cell[] = [
-  {
-    id: 'profile',
-    label: words.profile,
-    print: ({ selection, draftName }) => (draftName === undefined ? selection.profile.name : `${draftName}…`),
-    owns: ['profileId'],
+export const CELL_EDITORS: Readonly<Record<CellId, Editing>> = {
+  profile: {
     editor: {
       kind: 'pick',
       choices: ({ selection }, records) =>
@@ -111,11 +90,7 @@ export const CELLS: readonly Cell[] = [
       fields: (profileId) => ({ profileId }),
     },
   },
-  {
-    id: 'iso',
-    label: words.iso,
-    print: ({ selection }) => String(selection.plan.iso),
-    owns: ['iso'],
+  iso: {
     editor: {
       kind: 'pick',
       choices: ({ selection: { camera } }) =>
@@ -128,11 +103,7 @@ export const CELLS: readonly Cell[] = [
       fields: (value) => ({ iso: Number(value) }),
     },
   },
-  {
-    id: 'kelvin',
-    label: words.whiteBal,
-    print: ({ selection: { plan } }) => `${printKelvin(plan.kelvin)}${printTint(plan.tint)}`,
-    owns: ['kelvin', 'tint'],
+  kelvin: {
     editor: {
       kind: 'number',
       unit: 'K',
@@ -157,11 +128,7 @@ export const CELLS: readonly Cell[] = [
       fields: (tint) => ({ tint }),
     },
   },
-  {
-    id: 'shutter',
-    label: words.shutter,
-    print: ({ selection }) => printShutter(selection.plan.shutter),
-    owns: ['shutter'],
+  shutter: {
     editor: {
       kind: 'pick',
       choices: ({ selection: { camera, setup } }) =>
@@ -175,11 +142,7 @@ export const CELLS: readonly Cell[] = [
       fields: (value) => ({ shutter: parseShutter(value) }),
     },
   },
-  {
-    id: 'iris',
-    label: words.iris,
-    print: ({ selection }) => printFNumber(selection.plan.iris),
-    owns: ['iris'],
+  iris: {
     editor: {
       kind: 'pick',
       choices: ({ selection: { camera } }) =>
@@ -195,11 +158,7 @@ export const CELLS: readonly Cell[] = [
       fields: (value) => ({ iris: Number(value) }),
     },
   },
-  {
-    id: 'nd',
-    label: words.nd,
-    print: ({ selection }) => printNd(selection.plan.ndStops),
-    owns: ['ndStops', 'ndSetId'],
+  nd: {
     editor: {
       kind: 'pick',
       choices: ({ selection }, records) =>
@@ -211,14 +170,7 @@ export const CELLS: readonly Cell[] = [
       },
     },
   },
-  {
-    id: 'placement',
-    label: words.placement,
-    print: ({ selection }) => printStops(selection.plan.placement),
-    note: ({ selection: { camera, plan } }) =>
-      `meter ${printMeter(meterOn(camera.meter, 'card', plan.placement), camera.meter)}`,
-    owns: ['placement'],
-    aim: true,
+  placement: {
     editor: {
       kind: 'pick',
       choices: () => thirds(...PLACEMENT_RANGE).map((p) => ({ value: p.toFixed(4), name: printStops(p) })),
@@ -226,37 +178,13 @@ export const CELLS: readonly Cell[] = [
       fields: (value) => ({ placement: Math.round(Number(value) * 3) / 3 || 0 }),
     },
   },
-  {
-    id: 'card',
-    label: words.cardZebra,
-    print: ({ numbers: { card } }) => printZebra(card),
-    instead: ({ numbers: { card } }) => printInstead(card),
-    owns: [],
-    aim: true,
+  card: {
     editor: { kind: 'computed' },
   },
-  {
-    id: 'skin',
-    label: words.skinZebra,
-    print: ({ numbers: { skin } }) =>
-      skin.length === 0
-        ? 'none'
-        : skin.length === 1
-          ? printZebra(skin[0].zebra)
-          : skin.map(({ zebra }) => (zebra.reach === 'within' ? zebra.level : 'out of reach')).join(' / '),
-    instead: ({ numbers: { skin } }) =>
-      skin.map(({ zebra }) => printInstead(zebra)).find((instead) => instead !== undefined),
-    owns: [],
-    aim: true,
+  skin: {
     editor: { kind: 'computed' },
   },
-  {
-    id: 'warning',
-    label: words.warning,
-    print: ({ numbers: { warning } }) => printZebra(warning),
-    instead: ({ numbers: { warning } }) => printInstead(warning),
-    owns: ['warningMargin'],
-    aim: true,
+  warning: {
     editor: {
       kind: 'pick',
       choices: () =>
@@ -268,12 +196,7 @@ export const CELLS: readonly Cell[] = [
       fields: (value) => ({ warningMargin: Number(value) / 3 }),
     },
   },
-  {
-    id: 'monitor',
-    label: words.monitorLut,
-    named: ({ selection: { monitors } }) => monitors[0]?.lut.name,
-    print: ({ numbers: { pullStops } }) => printPull(pullStops),
-    owns: ['monitorLuts'],
+  monitor: {
     editor: {
       kind: 'pick',
       choices: (_input, { luts }) => [
@@ -286,4 +209,4 @@ export const CELLS: readonly Cell[] = [
       }),
     },
   },
-];
+};
