@@ -31,6 +31,16 @@ test('the bundle is made, stopped, made whole; corrections that come back are co
   await expect(page.getByText(/salt-and-fire-for-post\.zip: \d+ files/)).toBeVisible();
   await expect(page.getByText(/Without a timecode in the file/)).toBeVisible();
 
+  expect(strFromU8(files['report-a4.pdf'].slice(0, 5))).toBe('%PDF-');
+  await page.locator('label', { hasText: /^Letter$/ }).click();
+  const report = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Report as PDF' }).click();
+  const printed = await report;
+  expect(printed.suggestedFilename()).toBe('salt-and-fire-report-letter.pdf');
+  // The very report that lies in the bundle, with the pictures of its takes.
+  expect(readFileSync(await printed.path()).equals(files['report-letter.pdf'])).toBe(true);
+  expect(files['report-letter.pdf'].length).toBeGreaterThan(50_000);
+
   const back = strFromU8(files['corrections/all-clips.ccc']).replace(
     /<Offset>(\S+) (\S+) (\S+)<\/Offset>/,
     (_, ...values) =>

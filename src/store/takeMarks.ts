@@ -1,4 +1,5 @@
 import type { Remembered } from '#core/scopes/looks.ts';
+import { fromBase64, toBase64 } from './base64.ts';
 import type { Database } from './database.ts';
 import type { TakeMarksRecord } from './records/takeMarks.ts';
 import { readRows } from './setAside.ts';
@@ -12,15 +13,17 @@ const packed = ({ width, height, luma }: Look): TakeMarksRecord['marks'][number]
     [Infinity, -Infinity],
   );
   const scale = high > low ? 255 / (high - low) : 0;
-  let bytes = '';
-  for (const value of luma) bytes += String.fromCharCode(Math.round((value - low) * scale));
-  return { width, height, luma: btoa(bytes) };
+  return {
+    width,
+    height,
+    luma: toBase64(Uint8Array.from(luma, (value) => Math.round((value - low) * scale))),
+  };
 };
 
 const unpacked = ({ width, height, luma }: TakeMarksRecord['marks'][number]['look']): Look | undefined => {
-  const bytes = atob(luma);
-  if (bytes.length !== width * height) return undefined;
-  return { width, height, luma: Float32Array.from(bytes, (byte) => byte.charCodeAt(0)) };
+  const bytes = fromBase64(luma);
+  if (bytes?.length !== width * height) return undefined;
+  return { width, height, luma: Float32Array.from(bytes) };
 };
 
 /** Marks as they are kept with a take; undefined where there are none. */

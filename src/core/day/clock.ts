@@ -29,10 +29,14 @@ export const hoursInto = (at: Date, date: string, zone: string): number => {
 // The library's own names of months would bring all its languages along.
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
+/** `15:20` on the clock of a zone; without one, on the reader's own. */
+export const timeIn = (iso: string, zone?: string): string =>
+  lightFormat(onClock(new Date(iso), zone), 'HH:mm');
+
 /** `14 Apr, 15:20` on the clock of a zone; without one, on the reader's own. */
 export const printInstant = (iso: string, zone?: string): string => {
   const there = onClock(new Date(iso), zone);
-  return `${there.getDate()} ${MONTHS[there.getMonth()]}, ${lightFormat(there, 'HH:mm')}`;
+  return `${there.getDate()} ${MONTHS[there.getMonth()]}, ${timeIn(iso, zone)}`;
 };
 
 /** `14 Apr` of a date, ISO 8601. */

@@ -28,6 +28,7 @@ import { BackPanel } from './BackPanel.tsx';
 import { BundlePanel } from './BundlePanel.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PocketCard } from './PocketCard.tsx';
+import { ReportPanel } from './ReportPanel.tsx';
 import { later } from '#ui/later.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { words } from '#ui/wording/handoff.ts';
@@ -176,6 +177,7 @@ const FilesView = () => (
   <div className="handoff">
     <div className="handoff-files">
       <BundlePanel />
+      <ReportPanel />
       <LogFiles />
       <MonitoringLutPanel />
       <MatchPanel />

@@ -8,7 +8,7 @@ import { download, slug } from '#ui/download.ts';
 import { CardCode } from '#ui/cards/CardCode.tsx';
 import { cardHeadOf, cardText } from '#ui/cards/cardText.ts';
 import { dayCards } from '#ui/cards/dayCards.ts';
-import { textPicture } from '#ui/cards/textPicture.ts';
+import { textPicture } from '#ui/paper/textPicture.ts';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { words } from '#ui/wording/plan.ts';
 

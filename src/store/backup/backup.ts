@@ -2,6 +2,8 @@ import type { Database } from '../database.ts';
 import { LATEST } from '../database.ts';
 import { usedBy } from '../kitOfShoot.ts';
 import type { BookRecords } from '../mirror.ts';
+import type { ThumbnailRecord } from '../records/take.ts';
+import { fromBase64, toBase64 } from '../base64.ts';
 import { clipPictureIds } from '../records/clip.ts';
 import { TABLE_NAMES, type TableName } from '../tables.ts';
 import type { Archive, ArchiveFile } from '#workers/archive/protocol.ts';
@@ -103,6 +105,26 @@ export const backupOf = async (
     tables,
   };
   return { document, files };
+};
+
+/** A back-up as one document that stands alone: texts of LUTs in it, and pictures in base 64. */
+export const inOneDocument = ({ document, files }: Archive): object => {
+  const { tables, ...head } = document as BackupDocument;
+  const { thumbnails = [], lutTexts } = rowsOfFiles(files);
+  const pictures = (thumbnails as readonly ThumbnailRecord[]).map(({ id, png }) => ({
+    id,
+    png: toBase64(png),
+  }));
+  return { ...head, tables: { ...tables, thumbnails: pictures, lutTexts } };
+};
+
+/** Rows of such a document as they are stored. */
+export const rowsOfDocument = (tables: Rows): Rows => {
+  const rows = tables.thumbnails?.map((row) => {
+    const { png } = (row ?? {}) as { readonly png?: unknown };
+    return typeof png === 'string' ? { ...(row as object), png: fromBase64(png) } : row;
+  });
+  return rows ? { ...tables, thumbnails: rows } : tables;
 };
 
 /** Thumbnails and texts of a back-up as rows. */

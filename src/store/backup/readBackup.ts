@@ -6,7 +6,7 @@ import { Database, LATEST } from '../database.ts';
 import { MIGRATIONS } from '../migrations.ts';
 import { readRows, type SetAside } from '../setAside.ts';
 import { TABLE_NAMES, type RecordOf, type TableName } from '../tables.ts';
-import { rowsOfFiles, type Rows } from './backup.ts';
+import { rowsOfDocument, rowsOfFiles, type Rows } from './backup.ts';
 import Dexie from 'dexie';
 
 /** What a file holds, as this version reads it. */
@@ -115,7 +115,10 @@ export const readBackup = async ({ document, files }: Archive): Promise<Result<B
       'version',
       'A newer Candelum wrote this file: update this one, then restore. Nothing was changed.',
     );
-  const all = await migrated({ ...rows, ...(files.length > 0 ? rowsOfFiles(files) : {}) }, schema);
+  const all = await migrated(
+    { ...rowsOfDocument(rows), ...(files.length > 0 ? rowsOfFiles(files) : {}) },
+    schema,
+  );
   const records: Partial<Record<TableName, readonly unknown[]>> = {};
   const unread: SetAside[] = [];
   for (const table of TABLE_NAMES) {

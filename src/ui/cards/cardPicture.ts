@@ -3,7 +3,7 @@
 import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { cardText, codeOf, type CardHead } from './cardText.ts';
 import type { DayCard } from './dayCards.ts';
-import { wrapped } from './wrapped.ts';
+import { wrapped } from '../paper/wrapped.ts';
 
 // A card as a picture for a phone's photos: black on white, as wide as phones are, read at arm's length.
 const WIDTH = 1080;

@@ -1,67 +1,13 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
+import type { PDFFont } from 'pdf-lib';
 import { printInstead, printZebra } from '#core/exposure/zebra.ts';
 import { cardText, codeOf, type CardHead } from './cardText.ts';
 import { CARDS_A_PAGE, type DayCard } from './dayCards.ts';
-import { wrapped } from './wrapped.ts';
-import type { TextPicture, TextStyle } from './textPicture.ts';
+import { INK, newDocument, plain, RULE, writeLine, type DrawText, type Sheet } from '../paper/sheet.ts';
+import { PAPERS } from '../paper/papers.ts';
+import { wrapped } from '../paper/wrapped.ts';
 
-// A4 in points (ISO 216), folded twice to A6.
-const [WIDTH, HEIGHT] = [595.28, 841.89];
+const { width: WIDTH, height: HEIGHT } = PAPERS.a4;
 const MARGIN = 26;
-const INK = rgb(0, 0, 0);
-const RULE = rgb(0.55, 0.55, 0.55);
-
-/** The standard fonts know no true minus and no thin space. */
-const inLatin = (text: string) => text.replace(/\u2212/g, '\u2013').replace(/\u2009/g, ' ');
-/** What the standard fonts do not have. */
-const FOREIGN = /[^\u0000-\u00ff\u2013\u2019]/g;
-const isForeign = (text: string) => inLatin(text).search(FOREIGN) !== -1;
-const plain = (text: string) => inLatin(text).replace(FOREIGN, '?');
-
-/** Draws what the fonts of the paper do not have: names in other scripts, emoji. */
-export type DrawText = (text: string, style: TextStyle) => Promise<TextPicture>;
-
-type Fonts = { readonly text: PDFFont; readonly bold: PDFFont; readonly mono: PDFFont };
-
-type Sheet = {
-  readonly document: PDFDocument;
-  readonly page: PDFPage;
-  readonly fonts: Fonts;
-  readonly draw?: DrawText;
-};
-type Line = { readonly x: number; readonly y: number; readonly size: number; readonly font: PDFFont };
-
-/**
- * A line of text that is made smaller where it is wider than its room; from its left end, or up to its right one.
- */
-const writeLine = async (
-  { document, page, fonts, draw }: Sheet,
-  text: string,
-  { x, y, size, font }: Line,
-  { room = Infinity, toRight = false } = {},
-): Promise<void> => {
-  if (draw && isForeign(text)) {
-    const { png, width, height, under } = await draw(text, { size, bold: font !== fonts.text });
-    const share = Math.min(1, room / width);
-    page.drawImage(await document.embedPng(png), {
-      x: toRight ? x - width * share : x,
-      y: y - under * share,
-      width: width * share,
-      height: height * share,
-    });
-    return;
-  }
-  const shown = plain(text);
-  const width = font.widthOfTextAtSize(shown, size);
-  const share = Math.min(1, room / width);
-  page.drawText(shown, {
-    x: toRight ? x - width * share : x,
-    y,
-    size: size * share,
-    font,
-    color: INK,
-  });
-};
 
 /** Side of a card's code on the sheet, points: 24 mm, so that a module is a third of a millimetre and over. */
 export const CODE_POINTS = 68;
@@ -128,13 +74,7 @@ export const dayCardsPdf = async (
   cards: readonly DayCard[],
   draw?: DrawText,
 ): Promise<Uint8Array> => {
-  const document = await PDFDocument.create();
-  document.setTitle(head.title);
-  const fonts = {
-    text: await document.embedFont(StandardFonts.Helvetica),
-    bold: await document.embedFont(StandardFonts.HelveticaBold),
-    mono: await document.embedFont(StandardFonts.CourierBold),
-  };
+  const { document, fonts } = await newDocument(head.title);
   const column = (WIDTH - 3 * MARGIN) / 2;
   const row = (HEIGHT - 2 * MARGIN - 30) / (CARDS_A_PAGE / 2);
   const room = WIDTH - 2 * MARGIN;

@@ -14,7 +14,7 @@ import { words } from '#ui/wording/setCard.ts';
 type Choice = { readonly value: string; readonly name: string };
 
 /** How a cell is set: picked from what the camera has, typed as a number, or computed. */
-export type CellEditor =
+type CellEditor =
   | {
       readonly kind: 'pick';
       readonly choices: (input: CellInput, records: BookRecords) => readonly Choice[];

@@ -5,7 +5,7 @@ export const words = {
   bundle: 'Everything for post',
   bundleSays: (shoot: Said) => `One .zip of ${shoot} for whoever grades: begin with its README.`,
   makeBundle: 'Make the bundle',
-  holds: 'Recipes in words, CSV, EDLs, CDLs, LUTs for each camera, and the shoot to read back.',
+  holds: 'Report, recipes in words, CSV, EDLs, CDLs, LUTs for each camera, and the shoot to read back.',
   stopBundle: 'Stop',
   bundling: (file: Said, at: Said, of: Said) => `${file}, ${at} of ${of}`,
   bundled: (name: Said, files: Said, megabytes: Said) => `${name}: ${files} files, ${megabytes} MB.`,
@@ -75,6 +75,7 @@ export const words = {
     '4. luts/conversion go to a BT.709 display by BT.1886. luts/monitoring only show what was seen on set.',
     '5. proxies/ has scripts that make proxies with ffmpeg, monitoring LUT and corrections burned in.',
     '6. Take monitoring LUTs off, and use the clips themselves, before the final grade.',
+    '7. report-a4.pdf and report-letter.pdf are one report, for the file or the wall.',
   ],
   readmeLeftOut: 'Left out or uncertain:',
   readmeRange:

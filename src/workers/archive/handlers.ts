@@ -115,9 +115,9 @@ export const archiveHandlers = (): Handlers<ArchiveJobs> => {
       zip = growingZip();
       return { output: undefined };
     },
-    add: async ({ path, text }) => {
+    add: async ({ path, content }) => {
       if (!zip) return { output: NOT_BEGUN };
-      const bytes = strToU8(text);
+      const bytes = typeof content === 'string' ? strToU8(content) : content;
       const sealed = { bytes: bytes.length, sha256: bytesToHex(sha256(bytes)) };
       const parts = zip.add(path, bytes);
       return { output: success({ ...sealed, parts }), transfer: parts.map(({ buffer }) => buffer) };

@@ -22,6 +22,8 @@ const of: BundleOf = {
   takes,
   clips: [...clips.filter(({ correction }) => correction), ...ten],
   shootJson: '',
+  at: new Date(0),
+  thumbnails: new Map(),
 };
 const classic = records.profiles.get('classicLog')!.data;
 const lift = (stops: number) =>

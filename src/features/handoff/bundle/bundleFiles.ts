@@ -9,12 +9,14 @@ import { lutFiles } from './lutFiles.ts';
 import type { BundleFile, BundleOf, BundlePart } from './parts.ts';
 import { proxyFiles } from './proxyFiles.ts';
 import { recipeFiles } from './recipeFiles.ts';
+import { reportFiles } from './reportFiles.ts';
 
 /** What a shoot is handed over as; a further part is a file and a row. */
 const partsOf = (of: BundleOf): readonly BundlePart[] => {
   const clips = bundledClips(of);
   const waiting = of.clips.filter(({ state }) => state !== 'surveyed');
   return [
+    reportFiles(of),
     recipeFiles(of, clips),
     {
       files: [

@@ -1,6 +1,8 @@
 import { failure, success, type Result } from '#core/result.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
-import type { ArchiveJobs, Sealed } from '#workers/archive/protocol.ts';
+import type { ArchiveJobs, Content, Sealed } from '#workers/archive/protocol.ts';
+import { failureWords } from '#store/words.ts';
+import type { DrawText } from '#ui/paper/sheet.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import { bundleFiles } from './bundleFiles.ts';
 import type { BundleFile, BundleOf, LutToBake } from './parts.ts';
@@ -31,17 +33,20 @@ const manifestOf = (
 /**
  * Makes the bundle of a shoot, file by file. A LUT that cannot be baked is left out and told; the rest is whole.
  * @param bake Writes a LUT as the text of its file
+ * @param draw Draws letters that the fonts of a file do not have
  */
 export const makeBundle = async (
   of: BundleOf,
   {
     archive,
     bake,
+    draw,
     tell,
     signal,
   }: {
     readonly archive: Client<ArchiveJobs>;
     readonly bake: (lut: LutToBake) => Promise<Result<string>>;
+    readonly draw?: DrawText;
     readonly tell: Tell;
     readonly signal: AbortSignal;
   },
@@ -51,21 +56,30 @@ export const makeBundle = async (
   const parts: Uint8Array<ArrayBuffer>[] = [];
   const sealed: (Sealed & Pick<BundleFile, 'path' | 'says'>)[] = [];
   await archive.call('begin', {}, { signal });
-  const add = async (path: string, text: string): Promise<Result<Sealed>> => {
-    const added = unwrapped(await archive.call('add', { path, text }, { signal }));
+  const add = async (path: string, content: Content): Promise<Result<Sealed>> => {
+    const added = unwrapped(await archive.call('add', { path, content }, { signal }));
     if (!added.ok) return added;
     parts.push(...added.value.parts);
     return success({ bytes: added.value.bytes, sha256: added.value.sha256 });
   };
+  const contentOf = async (file: BundleFile): Promise<Result<Content>> => {
+    if ('lut' in file) return bake(file.lut);
+    if ('text' in file) return success(file.text);
+    try {
+      return success(await file.bytes(draw));
+    } catch (error) {
+      return failure('bundle', failureWords(error));
+    }
+  };
   for (const [i, file] of files.entries()) {
     if (signal.aborted) return STOPPED;
     tell(file.path, i + 1, files.length + 1);
-    const text = 'lut' in file ? await bake(file.lut) : success(file.text);
-    if (!text.ok) {
-      lost.push(`${file.path}: ${text.reason}`);
+    const content = await contentOf(file);
+    if (!content.ok) {
+      lost.push(`${file.path}: ${content.reason}`);
       continue;
     }
-    const added = await add(file.path, text.value);
+    const added = await add(file.path, content.value);
     if (!added.ok) return added;
     sealed.push({ path: file.path, says: file.says, ...added.value });
   }

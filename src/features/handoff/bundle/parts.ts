@@ -7,6 +7,7 @@ import type { LutRecord } from '#store/records/lut.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { TakeRecord } from '#store/records/take.ts';
+import type { DrawText } from '#ui/paper/sheet.ts';
 
 /** What the clips of a shoot are told by. */
 export type ClipsOf = {
@@ -18,6 +19,10 @@ export type ClipsOf = {
 /** What a bundle is made from: the records of one shoot. */
 export type BundleOf = ClipsOf & {
   readonly shoot: ShootRecord;
+  /** Date of its newest record. */
+  readonly at: Date;
+  /** Small pictures by the ids of their takes, and of their clips with a number behind: PNG. */
+  readonly thumbnails: ReadonlyMap<string, Uint8Array>;
   /** The shoot as Candelum reads it back. */
   readonly shootJson: string;
 };
@@ -35,11 +40,14 @@ export type LutToBake = {
   readonly words: LutWords;
 };
 
-/** A file of a bundle: its path, what it is for, and its text or the LUT that it is baked from. */
+/** Makes the bytes of a file. @param draw For letters that the fonts of a file do not have */
+type MakeBytes = (draw: DrawText | undefined) => Promise<Uint8Array<ArrayBuffer>>;
+
+/** A file of a bundle: its path, what it is for, and its text, the LUT it is baked from, or what makes its bytes. */
 export type BundleFile = {
   readonly path: string;
   readonly says: string;
-} & ({ readonly text: string } | { readonly lut: LutToBake });
+} & ({ readonly text: string } | { readonly lut: LutToBake } | { readonly bytes: MakeBytes });
 
 /** What one part puts into a bundle, and what it had to leave out, a sentence each. */
 export type BundlePart = {

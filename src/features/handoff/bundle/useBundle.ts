@@ -5,6 +5,7 @@ import { failure, success, type Result } from '#core/result.ts';
 import { failureWords } from '#store/words.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { downloadParts, slug } from '#ui/download.ts';
+import { textPicture } from '#ui/paper/textPicture.ts';
 import { startArchive } from '#workers/archive/client.ts';
 import type { LutToBake } from './parts.ts';
 
@@ -65,6 +66,7 @@ export const useBundle = () => {
       const made = await makeBundle(await gather(database, records, shoot), {
         archive,
         bake,
+        draw: textPicture,
         signal: mine.signal,
         tell: (path, at, of) => isMine() && setState({ is: 'making', path, at, of }),
       });
