@@ -55,6 +55,13 @@ test('the bundle is made, stopped, made whole; corrections that come back are co
   const row = page.getByRole('row').filter({ hasText: '1 of 1 moved' });
   await expect(row).toContainText('Furnace mouth');
   await expect(row).not.toContainText('as planned');
+  // One press plans the card so; the set card on top says it at once.
+  const planned = (await row.getByRole('button', { name: /^Plan .* for A-cam/ }).getAttribute('aria-label'))!;
+  await row.getByRole('button', { name: planned }).click();
+  await expect(row.getByText('planned', { exact: true })).toBeVisible();
+  await expect(page.locator('[data-cell="placement"] .cell-value')).toHaveText(
+    /^Plan (.*) for/.exec(planned)![1],
+  );
   await page
     .getByLabel('Corrections from post')
     .setInputFiles({ name: 'broken.edl', mimeType: 'text/plain', buffer: Buffer.from('no list') });

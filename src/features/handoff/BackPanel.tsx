@@ -11,6 +11,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/back.ts';
+import { matchEdit, matchLacks, placementEdit, type MatchLack } from './back/learned.ts';
 import type { Comparison, ReturnedRow } from './back/returned.ts';
 
 /** A heading with its unit under it. */
@@ -19,6 +20,63 @@ const head = (name: string) => (
     {name} <small className="quiet clip-unit">{words.stops}</small>
   </>
 );
+
+/** Stops to a hundredth: nothing is `+0.00`, whichever side it lies on. */
+const printHundredths = (stops: number) => printSigned(Math.round(stops * 100) / 100 || 0, 2);
+
+/** Where the card goes next time, and the plan that is set so. */
+const NextPlacement = ({ row }: { row: ReturnedRow }) => {
+  const { book } = useBench();
+  const { shoot } = useSelection();
+  const edit = placementEdit(useRecords(), shoot.id, row);
+  if (row.placement === undefined) return words.asPlanned;
+  const placement = printStops(row.placement);
+  return (
+    <span className="back-next">
+      {placement}
+      {edit ? (
+        <Button
+          size="sm"
+          variant="outline-secondary"
+          aria-label={words.planItFor(placement, row.camera, row.setup)}
+          onClick={() => void book.edit(edit)}
+        >
+          {words.planIt}
+        </Button>
+      ) : (
+        <small className="quiet">{words.isPlanned}</small>
+      )}
+    </span>
+  );
+};
+
+/** What a camera's match lacks by what came back, and a way to add it; once for each file. */
+const Lack = ({ lack }: { lack: MatchLack }) => {
+  const { book } = useBench();
+  const [isTaken, setTaken] = useState(false);
+  const { camera, hero, stops, moved, clips } = lack;
+  const by = Math.abs(stops).toFixed(2);
+  return (
+    <p className="back-lack">
+      {words.lack(camera, stops > 0 ? words.lifted : words.lowered, by, hero, moved, clips)}{' '}
+      {isTaken ? (
+        <span className="quiet">{words.inMatch(camera)}</span>
+      ) : (
+        <Button
+          size="sm"
+          variant="outline-secondary"
+          onClick={() => {
+            const edit = matchEdit(book.getState(), lack);
+            if (edit) void book.edit(edit);
+            setTaken(true);
+          }}
+        >
+          {words.intoMatch(printSigned(stops, 2), camera)}
+        </Button>
+      )}
+    </p>
+  );
+};
 
 const COLUMNS: readonly Column<ReturnedRow>[] = [
   {
@@ -30,13 +88,13 @@ const COLUMNS: readonly Column<ReturnedRow>[] = [
       </>
     ),
   },
-  { id: 'stops', header: head(words.light), cell: ({ change }) => printSigned(change.stops, 2) },
-  { id: 'warmer', header: head(words.warmer), cell: ({ change }) => printSigned(change.warmer, 2) },
+  { id: 'stops', header: head(words.light), cell: ({ change }) => printHundredths(change.stops) },
+  { id: 'warmer', header: head(words.warmer), cell: ({ change }) => printHundredths(change.warmer) },
   { id: 'saturation', header: words.saturation, cell: ({ change }) => `× ${change.saturation.toFixed(2)}` },
   {
     id: 'next',
     header: words.next,
-    cell: ({ placement }) => (placement === undefined ? words.asPlanned : printStops(placement)),
+    cell: (row) => <NextPlacement row={row} />,
   },
 ];
 
@@ -94,10 +152,13 @@ export const BackPanel = () => {
                   className="figures"
                   columns={COLUMNS}
                   rows={found.rows}
-                  rowKey={({ setup, camera }) => `${setup} ${camera}`}
+                  rowKey={({ setup, cameraId }) => `${setup} ${cameraId}`}
                 />
               </div>
             )}
+            {matchLacks(records, found.rows).map((lack) => (
+              <Lack key={`${found.file} ${lack.cameraId}`} lack={lack} />
+            ))}
             {found.unknown.length > 0 && <p className="quiet">{words.unknown(found.unknown.join(', '))}</p>}
           </>
         )}

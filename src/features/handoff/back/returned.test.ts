@@ -7,7 +7,9 @@ import { demoBook } from '#store/fixtures/demoBook.ts';
 import { demoClips } from '#store/fixtures/demoClips.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import type { BundleOf } from '../bundle/parts.ts';
-import { compareReturned, readReturned } from './returned.ts';
+import { operationOf } from '#core/correction/operations.ts';
+import { matchEdit, matchLacks, placementEdit } from './learned.ts';
+import { compareReturned, readReturned, type ReturnedRow } from './returned.ts';
 
 const records = demoBook();
 const { clips, takes } = demoClips();
@@ -47,6 +49,41 @@ describe('corrections that came back', () => {
     expect(rows[0].change.stops).toBeCloseTo(1 / 3, 1);
     // Planned at +1, lifted by a third: a third more the next time.
     expect(rows[0].placement).toBeCloseTo(4 / 3, 6);
+  });
+
+  it('feed the next plan and the match, each as one edit', () => {
+    const read = readReturned('back.ccc', writeCcc(ten.map((_, i) => named(i, i === 4 ? 0 : 1 / 3))));
+    if (!read.ok) throw new Error(read.reason);
+    const { rows } = compareReturned(of, read.value);
+    const edit = placementEdit(records, 'salt-and-fire', rows[0]);
+    expect(edit?.changes).toMatchObject([{ table: 'plans', after: { placement: rows[0].placement } }]);
+    // Planned so already, or a set-up that is gone: there is nothing to do.
+    const plans = new Map(records.plans).set(edit!.changes[0].id, edit!.changes[0].after as never);
+    expect(placementEdit({ ...records, plans }, 'salt-and-fire', rows[0])).toBeUndefined();
+    expect(placementEdit({ ...records, setups: new Map() }, 'salt-and-fire', rows[0])).toBeUndefined();
+
+    const [lack] = matchLacks(records, rows);
+    expect(lack).toMatchObject({ camera: 'B-cam', hero: 'A-cam', clips: 10, moved: 9 });
+    const before = records.cameras.get('b-cam')!;
+    const after = matchEdit(records, lack)!.changes[0].after as typeof before;
+    const stopsOf = ({ matches }: typeof before) =>
+      matches!.map(({ correction }) => operationOf(correction, 'exposure')?.stops ?? 0);
+    stopsOf(after).forEach((stops, i) => expect(stops).toBeCloseTo(stopsOf(before)[i] + 1 / 3, 1));
+  });
+
+  it('take off what the hero was moved by: both lifted alike say nothing about the match', () => {
+    const row = (cameraId: string, stops: number): ReturnedRow => ({
+      setup: 'Furnace mouth',
+      setupId: 'furnace-mouth',
+      camera: cameraId,
+      cameraId,
+      clips: 4,
+      moved: 4,
+      change: { stops, warmer: 0, saturation: 1 },
+    });
+    expect(matchLacks(records, [row('b-cam', 0.4), row('a-cam', 0.4)])).toEqual([]);
+    expect(matchLacks(records, [row('b-cam', 0.4), row('a-cam', -0.2)])[0].stops).toBeCloseTo(0.6, 9);
+    expect(matchLacks(records, [{ ...row('b-cam', 0.4), moved: 2 }])).toEqual([]);
   });
 
   it('what was handed over and came back the same is nothing, from a list too', () => {

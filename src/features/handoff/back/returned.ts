@@ -7,6 +7,7 @@ import { failure, success, type Result } from '#core/result.ts';
 import { toThird } from '#core/units.ts';
 import { bundledClips, profileOfClip, type BundledClip } from '../bundle/clipFacts.ts';
 import type { ClipsOf } from '../bundle/parts.ts';
+import { MOVED } from './learned.ts';
 
 /** A correction as it came back, by the name of its clip. */
 type Returned = { readonly name: string; readonly cdl: Cdl };
@@ -14,7 +15,10 @@ type Returned = { readonly name: string; readonly cdl: Cdl };
 /** What was changed on the clips of one camera on one set-up. */
 export type ReturnedRow = {
   readonly setup: string;
+  /** Undefined where its clips have no take. */
+  readonly setupId?: string;
   readonly camera: string;
+  readonly cameraId: string;
   readonly clips: number;
   /** Median over the clips. */
   readonly change: CdlChange;
@@ -29,9 +33,6 @@ export type Comparison = {
   /** Names that no clip of the shoot has. */
   readonly unknown: readonly string[];
 };
-
-/** Light under this was not moved. Half a third, as everywhere. */
-const MOVED = 1 / 6;
 
 /**
  * A list has the name of the file, which two cards may have; a collection the name it was handed over under, which is
@@ -78,7 +79,7 @@ export const compareReturned = (of: ClipsOf, returned: readonly Returned[]): Com
     const change = cdlChange(before, cdl, { profile: profile.data, coding: camera.coding, at });
     return [{ clip, change }];
   });
-  const rows = [...group(changes, ({ clip }) => `${clip.setup}\n${clip.camera}`).values()].map(
+  const rows = [...group(changes, ({ clip }) => `${clip.setupId}\n${clip.clip.cameraId}`).values()].map(
     (own): ReturnedRow => {
       const [{ clip }] = own;
       const middle = (part: keyof CdlChange) => median(own, ({ change }) => change[part]) ?? 0;
@@ -89,7 +90,9 @@ export const compareReturned = (of: ClipsOf, returned: readonly Returned[]): Com
       const isMost = moved > own.length / 2;
       return {
         setup: clip.setup,
+        setupId: clip.setupId,
         camera: clip.camera,
+        cameraId: clip.clip.cameraId,
         clips: own.length,
         change: { stops, warmer: middle('warmer'), saturation: middle('saturation') },
         moved,

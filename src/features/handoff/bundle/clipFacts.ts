@@ -16,6 +16,7 @@ export type BundledClip = {
   readonly name: string;
   readonly camera: string;
   readonly setup: string;
+  readonly setupId?: string;
   readonly takeNumber?: number;
   readonly placement?: number;
   /** The correction that was accepted, as a CDL on the recording's codes. */
@@ -62,7 +63,7 @@ export const bundledClips = (of: ClipsOf): readonly BundledClip[] => {
         name,
         camera: of.records.cameras.get(clip.cameraId)?.name ?? clip.cameraId,
         setup: take?.card.setupName ?? '',
-        ...(take ? { takeNumber: take.number, placement: take.card.placement } : {}),
+        ...(take ? { setupId: take.setupId, takeNumber: take.number, placement: take.card.placement } : {}),
         ...acceptedCdl(clip, name, of.records),
       };
     });
