@@ -1,5 +1,6 @@
 // The trial grade: proposed, opened, moved, kept, undone, and written as a file.
 import { readFileSync } from 'node:fs';
+import { unzipSync } from 'fflate';
 import { at, expect, test, visit } from './fixtures.ts';
 
 test.describe.configure({ timeout: 120_000 });
@@ -39,6 +40,23 @@ test('the first correction is proposed, opens to its arithmetic, is moved, kept 
   const png = readFileSync(await (await still).path());
   // ISO/IEC 15948, 11.2.2: width, height, and 16 bits a sample.
   expect(png.readUInt8(24)).toBe(16);
+  await page.getByRole('button', { name: 'Keep for the bundle' }).click();
+  await expect(page.getByText(/goes into the bundle, as recorded and graded/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await page.getByRole('tab', { name: 'Files' }).click();
+  await expect(page.getByText('Stills that go with it: 1.')).toBeVisible();
+  await page.getByLabel('What goes in').selectOption({ label: 'Furnace mouth' });
+  const zip = page.waitForEvent('download', { timeout: 100_000 });
+  await page.getByRole('button', { name: 'Make the bundle' }).click();
+  const bundle = await zip;
+  expect(bundle.suggestedFilename()).toBe('salt-and-fire-furnace-mouth-for-post.zip');
+  const paths = Object.keys(unzipSync(readFileSync(await bundle.path())));
+  expect(paths.filter((path) => path.startsWith('stills/Furnace mouth A-cam'))).toHaveLength(2);
+  expect(paths.filter((path) => path.startsWith('recipes/'))).toEqual(['recipes/Furnace mouth.txt']);
+  await page.getByRole('button', { name: /^Take the still Furnace mouth A-cam/ }).click();
+  await expect(page.getByText(/No still is kept/)).toBeVisible();
+  await page.getByRole('tab', { name: 'Trial grade' }).click();
   expect(png.readUInt32BE(16) / png.readUInt32BE(20)).toBeCloseTo(16 / 9, 2);
 
   await page.reload();

@@ -14,6 +14,7 @@ export type TakeFacts = {
   /** Date on the shoot's clock, ISO 8601. */
   readonly day: string;
   readonly setup: string;
+  readonly setupId: string;
   readonly camera: string;
   readonly circled: boolean;
   readonly verdict: TakeVerdict;
@@ -55,6 +56,7 @@ export const factsOf = (take: TakeRecord, zone?: string): TakeFacts => {
     loggedAt: take.loggedAt,
     day: dateIn(new Date(take.loggedAt), zone),
     setup: card.setupName,
+    setupId: take.setupId,
     camera: card.cameraName,
     circled: take.circled,
     verdict: verdictOf(take),

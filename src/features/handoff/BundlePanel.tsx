@@ -1,19 +1,46 @@
 'use client';
 
-import { PackageOpen } from 'lucide-react';
+import { PackageOpen, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { useSelection } from '#ui/bench/hooks.ts';
+import { useStore } from 'zustand';
+import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Progress } from '#ui/parts/Progress.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/bundle.ts';
+import { ExtentSelect, useExtent } from './ExtentSelect.tsx';
 import { useBundle } from './bundle/useBundle.ts';
+import { dropStill, keptStills } from './stills/keptStills.ts';
+
+/** Pictures that go into it, each taken out by a press. */
+const KeptStills = () => {
+  const { database } = useBench();
+  const { shoot } = useSelection();
+  const store = keptStills(database);
+  const stills = useStore(store).filter(({ shootId }) => shootId === shoot.id);
+  return (
+    <div className="kept-stills quiet">
+      {stills.length === 0 ? words.noStills : words.stillsKept(stills.length)}
+      {stills.map((still) => (
+        <Button
+          key={still.name}
+          size="sm"
+          variant="outline-secondary"
+          aria-label={words.dropStill(still.name)}
+          onClick={() => store.setState((all) => dropStill(all, still), true)}
+        >
+          {still.name} <X size={14} aria-hidden="true" />
+        </Button>
+      ))}
+    </div>
+  );
+};
 
 /** Everything for post in one zip. */
 export const BundlePanel = () => {
-  const { shoot } = useSelection();
   const { state, make, stop } = useBundle();
+  const { extents, extent, setId } = useExtent();
   return (
-    <Panel title={words.bundle} note={words.bundleSays(shoot.name)}>
+    <Panel title={words.bundle} note={words.bundleSays}>
       <div className="exports">
         {state.is === 'making' ? (
           <>
@@ -28,12 +55,16 @@ export const BundlePanel = () => {
             <span className="quiet bundle-file">{words.bundling(state.path, state.at, state.of)}</span>
           </>
         ) : (
-          <Button onClick={make}>
-            <PackageOpen size={16} aria-hidden="true" /> {words.makeBundle}
-          </Button>
+          <>
+            <ExtentSelect extents={extents} extent={extent} label={words.goesIn} onPick={setId} />
+            <Button onClick={() => make(extent)}>
+              <PackageOpen size={16} aria-hidden="true" /> {words.makeBundle}
+            </Button>
+          </>
         )}
         {state.is === 'idle' && <span className="quiet">{words.holds}</span>}
       </div>
+      <KeptStills />
       <div role="status">
         {state.is === 'made' && (
           <p className="bundle-made">

@@ -6,11 +6,13 @@ import Button from 'react-bootstrap/Button';
 import { failureWords } from '#store/words.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
-import { download, slug } from '#ui/download.ts';
+import { download } from '#ui/download.ts';
 import { PAPERS, type PaperId } from '#ui/paper/papers.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { words } from '#ui/wording/report.ts';
+import { fileName, narrowed } from './bundle/extent.ts';
+import { ExtentSelect, useExtent } from './ExtentSelect.tsx';
 
 const PAPER_LIST = (Object.keys(PAPERS) as PaperId[]).map((id) => ({ id, name: PAPERS[id].name }));
 
@@ -20,6 +22,7 @@ export const ReportPanel = () => {
   const { shoot } = useSelection();
   const records = useRecords();
   const { count } = useTakeIndex();
+  const { extents, extent, setId } = useExtent();
   const [paper, setPaper] = useState<PaperId>('a4');
   const [state, setState] = useState<{ readonly isMaking?: boolean; readonly refused?: string }>({});
   const make = async () => {
@@ -31,9 +34,9 @@ export const ReportPanel = () => {
         import('./report/reportPdf.ts'),
         import('#ui/paper/textPicture.ts'),
       ]);
-      const of = await gather(database, records, shoot);
+      const of = narrowed(await gather(database, records, shoot), extent);
       const bytes = await reportPdf(reportOf(of), { paper, at: of.at, draw: textPicture });
-      download(`${slug(shoot.name)}-report-${paper}.pdf`, bytes, 'application/pdf');
+      download(`${fileName(shoot.name, extent)}-report-${paper}.pdf`, bytes, 'application/pdf');
       setState({});
     } catch (error) {
       setState({ refused: words.reportFailed(failureWords(error)) });
@@ -42,6 +45,7 @@ export const ReportPanel = () => {
   return (
     <Panel title={words.report} note={words.reportSays}>
       <div className="exports">
+        <ExtentSelect extents={extents} extent={extent} label={words.reportOn} onPick={setId} />
         <Segmented label={words.paper} options={PAPER_LIST} value={paper} onPick={setPaper} />
         <Button variant="outline-secondary" disabled={!count || state.isMaking} onClick={() => void make()}>
           <FileText size={16} aria-hidden="true" /> {words.makeReport}

@@ -3,8 +3,11 @@ import type { Said } from './said.ts';
 /** What stands on the bundle for post, and in its files. */
 export const words = {
   bundle: 'Everything for post',
-  bundleSays: (shoot: Said) => `One .zip of ${shoot} for whoever grades: begin with its README.`,
+  bundleSays: 'One .zip for whoever grades, its README first.',
   makeBundle: 'Make the bundle',
+  goesIn: 'What goes in',
+  wholeShoot: 'Whole shoot',
+  circledTakes: 'Circled takes',
   holds: 'Report, recipes in words, CSV, EDLs, CDLs, LUTs for each camera, and the shoot to read back.',
   stopBundle: 'Stop',
   bundling: (file: Said, at: Said, of: Said) => `${file}, ${at} of ${of}`,
@@ -28,6 +31,11 @@ export const words = {
   monitoringSays: (lut: Said) => `What the monitor on set showed: ${lut}. For dailies; off before the grade.`,
   gradedSays: (camera: Said, setup: Said) =>
     `The trial grade of ${camera} in ${setup}, conversion and all: a first correction, to begin from.`,
+  asRecordedSays: (name: Said) => `${name} as recorded: its codes, spread over 16 bits.`,
+  stillSays: (name: Said) => `${name} through the trial grade, conversion and all, 16 bits.`,
+  stillsKept: (count: Said) => `Stills that go with it: ${count}.`,
+  noStills: 'No still is kept: open a hero, and keep one in the trial grade.',
+  dropStill: (name: Said) => `Take the still ${name} out`,
   gradingTime: (time: Said, count: Said, which: Said) =>
     `Correction takes about ${time}: ${count} ${which}, one in full, its sisters a fifth of it. An estimate.`,
   clipsHere: 'clips at hand',

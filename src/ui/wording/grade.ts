@@ -88,6 +88,9 @@ export const words = {
   cdlLeaves: (left: Said) =>
     `It does not hold: ${left}. The LUT holds all rows: use the LUT or the CDL, never both.`,
   saveCdl: 'CDL (.cc)',
+  keepStill: 'Keep for the bundle',
+  stillKept: (name: Said) =>
+    `${name} goes into the bundle, as recorded and graded, while this window is open.`,
   saveStill: 'Graded still (16-bit PNG)',
   making: 'Making it…',
   onlyWords: (names: Said) => `No file holds: ${names}. They are words in the recipe.`,

@@ -6,6 +6,7 @@ export const words = {
   reportSays: 'Each take against its plan, what to undo, media.',
   reportNeedsTakes: 'Log a take with L on any screen: the report is made from takes.',
   paper: 'Paper',
+  reportOn: 'What is reported',
   makeReport: 'Report as PDF',
   reportFailed: (reason: Said) => `No report was made: ${reason}. Try again.`,
   title: 'Camera and exposure report',

@@ -65,7 +65,7 @@ describe('the trial grade on the frame on the bench', () => {
     const rows = [{ ...newRow('exposure'), values: { stops: -1 } }];
     const recipe = monitoringRecipe({ profile, pullStops: 0 });
     const grade = { recipe, dial: { kelvin: 5600, tint: 0 }, floorStops: -6, rows };
-    const { output } = await jobs.gradeStill({ grade }, context);
+    const { output } = await jobs.gradeStill({ grade, isBoth: true }, context);
     if (!output.ok) throw new Error(output.reason);
     const still = openPng(output.value.png, { range: 'full' });
     if (!still.ok) throw new Error(still.reason);
@@ -82,6 +82,12 @@ describe('the trial grade on the frame on the bench', () => {
     for (let v = -10; v < 10; v += 1)
       for (let u = -10; u < 10; u += 1) sum += frame.g[(cy + v) * 960 + cx + u];
     const top = 2 ** frame.bitDepth - 1;
+    // The other is the frame as it was recorded, code for code.
+    const recorded = openPng(output.value.asShot!, { range: 'legal' });
+    expect(recorded.ok && recorded.value.frame.bitDepth).toBe(10);
+    const { output: codes } = await jobs.codes({ rect: { x: cx, y: cy, width: 3, height: 1 } }, context);
+    const row = cy * 960 + cx;
+    expect(recorded.ok && [...recorded.value.frame.g.slice(row, row + 3)]).toEqual(codes.map((one) => one.g));
     // The mean of a noisy card: its middle.
     expect(Math.abs(sum / 400 / top - meant[1])).toBeLessThan(4 / 1023);
   });

@@ -203,7 +203,7 @@ export const gradeHandlers = (
     };
   },
 
-  gradeStill: async ({ grade, looks = {} }, { step, signal, outside }) => {
+  gradeStill: async ({ grade, looks = {}, isBoth = false }, { step, signal, outside }) => {
     const pause = () => step('Grading the still', 0.3);
     await pause();
     const { frame } = holder.current();
@@ -211,7 +211,13 @@ export const gradeHandlers = (
     const quickly = await drive(onLatticeInParts(run, frame, STILL_POINTS), pause);
     const graded = await gradedFrame(frame, quickly, pause);
     const png = await outside(() => stills.write(graded, signal));
-    return png.ok ? { output: success({ png: png.value }), transfer: [png.value.buffer] } : { output: png };
+    if (!png.ok) return { output: png };
+    const asShot = isBoth ? await outside(() => stills.write(frame, signal)) : undefined;
+    if (asShot?.ok === false) return { output: asShot };
+    return {
+      output: success({ png: png.value, ...(asShot ? { asShot: asShot.value } : {}) }),
+      transfer: [png.value.buffer, ...(asShot ? [asShot.value.buffer] : [])],
+    };
   },
 
   gradePick: async ({ grade, looks = {}, rowId, rect }) => {

@@ -56,7 +56,10 @@ export type GradeJobs = {
   gradeStart: { input: GradeStartInput; output: readonly Proposal[] };
   /** What a trial grade comes to on the picture on the bench. */
   gradeRead: { input: GradeReadInput; output: GradeRead };
-  /** The frame on the bench through a grade, as a PNG of 16 bits. */
-  gradeStill: { input: Graded; output: Result<{ readonly png: Uint8Array<ArrayBuffer> }> };
+  /** The frame on the bench through a grade, as a PNG of 16 bits; and as it was recorded, where that is wanted. */
+  gradeStill: {
+    input: Graded & { readonly isBoth?: boolean };
+    output: Result<{ readonly png: Uint8Array<ArrayBuffer>; readonly asShot?: Uint8Array<ArrayBuffer> }>;
+  };
   gradePick: { input: Graded & { readonly rowId: string; readonly rect: Rect }; output: PickedHue };
 };

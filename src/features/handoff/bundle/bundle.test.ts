@@ -9,56 +9,21 @@ import { strFromU8, unzipSync } from 'fflate';
 import { afterEach, describe, expect, it } from 'vitest';
 import { parseCdl } from '#core/formats/cdl.ts';
 import { parseEdl } from '#core/formats/edl.ts';
-import { failure, success } from '#core/result.ts';
+import { failure } from '#core/result.ts';
 import { compareBackup, restoreEdit } from '#store/backup/restore.ts';
 import { readBackup } from '#store/backup/readBackup.ts';
-import type { Database } from '#store/database.ts';
 import { planChange } from '#store/records/plan.ts';
 import { resolveSelection } from '#store/selection.ts';
 import { newRow } from '#core/grade/rows/rowKinds.ts';
 import { FIRST_GRADE } from '#ui/bench/grade/gradeModel.ts';
-import { openBooks } from '#store/fixtures/openBooks.ts';
-import { archiveHandlers } from '#workers/archive/handlers.ts';
-import type { ArchiveJobs } from '#workers/archive/protocol.ts';
-import type { Client } from '#workers/rpc/client.ts';
-import { plainContext } from '#workers/rpc/fixtures/context.ts';
 import { gather } from './gather.ts';
 import { bundleFiles } from './bundleFiles.ts';
+import { archive, bake, bundling, made } from './fixtures/bundling.ts';
 import { makeBundle } from './makeBundle.ts';
-import type { BundleOf, LutToBake } from './parts.ts';
 
-const { fresh, bookOf, closeAll } = openBooks('bundle');
+const { fresh, shootIn, closeAll } = bundling('bundle');
 afterEach(closeAll);
 
-const archive = (): Client<ArchiveJobs> => {
-  const jobs = archiveHandlers() as unknown as Record<
-    string,
-    (input: unknown, context: unknown) => Promise<{ output: unknown }>
-  >;
-  return {
-    call: async (job: string, input: unknown) => ({
-      state: 'done',
-      output: (await jobs[job](input, plainContext)).output,
-    }),
-  } as unknown as Client<ArchiveJobs>;
-};
-const bake = async ({ words, size, format }: LutToBake) =>
-  success(`# ${words.title}\n# ${words.comments.join('\n# ')}\n${format} ${size}\n`);
-const made = async (of: BundleOf, baker: Parameters<typeof makeBundle>[1]['bake'] = bake) => {
-  const bundle = await makeBundle(of, {
-    archive: archive(),
-    bake: baker,
-    tell: () => undefined,
-    signal: new AbortController().signal,
-  });
-  if (!bundle.ok) throw new Error(bundle.reason);
-  return { ...bundle.value, bytes: Buffer.concat(bundle.value.parts) };
-};
-const shootIn = async (database: Database) => {
-  const book = await bookOf(database);
-  const records = book.getState();
-  return { book, of: await gather(database, records, records.shoots.get('salt-and-fire')!) };
-};
 const textOf = (files: Readonly<Record<string, Uint8Array>>, path: string) => strFromU8(files[path]);
 
 describe('the bundle of a shoot', () => {

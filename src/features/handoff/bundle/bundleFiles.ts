@@ -8,6 +8,7 @@ import { edlFiles } from './edlFiles.ts';
 import { lutFiles } from './lutFiles.ts';
 import type { BundleFile, BundleOf, BundlePart } from './parts.ts';
 import { proxyFiles } from './proxyFiles.ts';
+import { stillFiles } from './stillFiles.ts';
 import { recipeFiles } from './recipeFiles.ts';
 import { reportFiles } from './reportFiles.ts';
 
@@ -28,6 +29,7 @@ const partsOf = (of: BundleOf): readonly BundlePart[] => {
     correctionFiles(clips),
     edlFiles(clips, of.shoot.name),
     lutFiles(of),
+    stillFiles(of),
     proxyFiles(of, clips),
     { files: [{ path: 'shoot.json', says: words.shootJsonSays, text: of.shootJson }], leftOut: [] },
   ];
@@ -35,7 +37,7 @@ const partsOf = (of: BundleOf): readonly BundlePart[] => {
 
 const readme = (of: BundleOf, files: readonly BundleFile[], leftOut: readonly string[]): string =>
   `${[
-    words.readmeHead(of.shoot.name),
+    words.readmeHead(of.part ? `${of.shoot.name}, ${of.part.name}` : of.shoot.name),
     ...words.readmeOrder,
     '',
     ...files.map(({ path, says }) => `${path}\n    ${says}`),

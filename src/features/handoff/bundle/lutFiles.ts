@@ -36,11 +36,13 @@ type Made = {
 const pullOf = (stops: number) => (stops === 0 ? words.noPull : `pull ${(-stops).toFixed(2)}`);
 
 /** What each set-up and camera of a shoot is planned with. */
-export const selectionsOf = ({ records, shoot }: BundleOf): readonly Selection[] =>
+export const selectionsOf = ({ records, shoot, part }: BundleOf): readonly Selection[] =>
   setupsOf(records, shoot.id).flatMap((setup) =>
-    camerasOf(records, setup).flatMap(
-      (camera) => resolveSelection(records, { shoot: shoot.id, setup: setup.id, camera: camera.id }) ?? [],
-    ),
+    camerasOf(records, setup)
+      .filter((camera) => part?.plays.has(`${setup.id}:${camera.id}`) ?? true)
+      .flatMap(
+        (camera) => resolveSelection(records, { shoot: shoot.id, setup: setup.id, camera: camera.id }) ?? [],
+      ),
   );
 
 /** A recipe as what is baked, with what its file says of it. */

@@ -24,11 +24,15 @@ const unwrapped = <T>(outcome: Outcome<Result<T>>): Result<T> => {
 
 /** The manifest: what lies in the bundle, with checksums, so that a copy can be told from a damaged one. */
 const manifestOf = (
-  { shoot }: BundleOf,
+  { shoot, part }: BundleOf,
   files: readonly (Sealed & Pick<BundleFile, 'path' | 'says'>)[],
   leftOut: readonly string[],
 ): string =>
-  `${JSON.stringify({ format: 'candelum-bundle', version: 1, shoot: shoot.name, leftOut, files }, null, 1)}\n`;
+  `${JSON.stringify(
+    { format: 'candelum-bundle', version: 1, shoot: shoot.name, part: part?.name, leftOut, files },
+    null,
+    1,
+  )}\n`;
 
 /**
  * Makes the bundle of a shoot, file by file. A LUT that cannot be baked is left out and told; the rest is whole.

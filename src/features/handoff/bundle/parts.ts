@@ -7,6 +7,7 @@ import type { LutRecord } from '#store/records/lut.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { TakeRecord } from '#store/records/take.ts';
+import type { KeptStill } from '../stills/keptStills.ts';
 import type { DrawText } from '#ui/paper/sheet.ts';
 
 /** What the clips of a shoot are told by. */
@@ -19,6 +20,10 @@ export type ClipsOf = {
 /** What a bundle is made from: the records of one shoot. */
 export type BundleOf = ClipsOf & {
   readonly shoot: ShootRecord;
+  /** The part of the shoot that it is narrowed to, with the set-ups and cameras that play in it: `setup:camera`. */
+  readonly part?: { readonly name: string; readonly plays: ReadonlySet<string> };
+  /** Pictures that were kept for it. */
+  readonly stills?: readonly KeptStill[];
   /** Date of its newest record. */
   readonly at: Date;
   /** Small pictures by the ids of their takes, and of their clips with a number behind: PNG. */

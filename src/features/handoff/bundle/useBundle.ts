@@ -4,9 +4,11 @@ import { useEffect, useRef, useState } from 'react';
 import { failure, success, type Result } from '#core/result.ts';
 import { failureWords } from '#store/words.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
-import { downloadParts, slug } from '#ui/download.ts';
+import { downloadParts } from '#ui/download.ts';
 import { textPicture } from '#ui/paper/textPicture.ts';
 import { startArchive } from '#workers/archive/client.ts';
+import { keptStills } from '../stills/keptStills.ts';
+import { fileName, narrowed, type Extent } from './extent.ts';
 import type { LutToBake } from './parts.ts';
 
 /** What making the bundle has come to. */
@@ -51,11 +53,14 @@ export const useBundle = () => {
   const [state, setState] = useState<BundleState>({ is: 'idle' });
   const running = useRef<AbortController>(undefined);
   useEffect(() => () => running.current?.abort(), []);
-  const make = async () => {
+  const make = async (extent: Extent) => {
     running.current?.abort();
     const mine = new AbortController();
     running.current = mine;
     setState({ is: 'making', path: '', at: 0, of: 1 });
+    const stills = keptStills(database)
+      .getState()
+      .filter((still) => still.shootId === shoot.id);
     const archive = startArchive();
     const isMine = () => running.current === mine && !mine.signal.aborted;
     try {
@@ -63,20 +68,23 @@ export const useBundle = () => {
         import('./makeBundle.ts'),
         import('./gather.ts'),
       ]);
-      const made = await makeBundle(await gather(database, records, shoot), {
-        archive,
-        bake,
-        draw: textPicture,
-        signal: mine.signal,
-        tell: (path, at, of) => isMine() && setState({ is: 'making', path, at, of }),
-      });
+      const made = await makeBundle(
+        narrowed({ ...(await gather(database, records, shoot)), stills }, extent),
+        {
+          archive,
+          bake,
+          draw: textPicture,
+          signal: mine.signal,
+          tell: (path, at, of) => isMine() && setState({ is: 'making', path, at, of }),
+        },
+      );
       if (!isMine()) return;
       if (!made.ok) {
         setState({ is: 'refused', reason: made.reason });
         return;
       }
       const { parts, files, leftOut } = made.value;
-      const name = `${slug(shoot.name)}-for-post.zip`;
+      const name = `${fileName(shoot.name, extent)}-for-post.zip`;
       downloadParts(name, parts, 'application/zip');
       setState({
         is: 'made',
@@ -93,7 +101,7 @@ export const useBundle = () => {
   };
   return {
     state,
-    make: () => void make(),
+    make: (extent: Extent) => void make(extent),
     stop: () => {
       running.current?.abort();
       setState({ is: 'idle' });

@@ -1,6 +1,6 @@
 'use client';
 
-import { Download } from 'lucide-react';
+import { Download, PackagePlus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { writeCc } from '#core/formats/cdl.ts';
@@ -15,6 +15,7 @@ import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/grade.ts';
+import { keepStill, keptStills, stillNameOf } from '../stills/keptStills.ts';
 import type { GradeAtHand } from './useGrade.ts';
 
 const nameOf = (row: GradeRow) => (kindOf(row)?.name ?? row.kind).toLowerCase();
@@ -23,7 +24,8 @@ const namesOf = (rows: readonly GradeRow[]) => rows.map(nameOf).join(', ');
 /** The grade as a LUT, and what of it a CDL holds. */
 export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
   const { grade, spec, looks } = hand;
-  const { session } = useBench();
+  const { session, database } = useBench();
+  const [kept, setKept] = useState<string>();
   const [isMaking, setMaking] = useState(false);
   const [problem, setProblem] = useState<string>();
   const { camera, setup, profile } = useSelection();
@@ -41,14 +43,36 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
       writeCc({ id: name, cdl, descriptions: [words.cdlHolds(namesOf(held))] }),
       'application/xml',
     );
-  const saveStill = async () => {
+  const makeStill = async (isBoth: boolean) => {
     setMaking(true);
-    const outcome = await session.look.gradeStill({ grade, looks }, { latest: 'gradeStill' });
+    const outcome = await session.look.gradeStill({ grade, looks, isBoth }, { latest: 'gradeStill' });
     setMaking(false);
-    if (outcome.state === 'cancelled') return;
+    if (outcome.state === 'cancelled') return undefined;
     const still = outcome.state === 'done' ? outcome.output : failure('still', outcome.reason);
-    if (still.ok) download(`${slug(name)}.png`, still.value.png, 'image/png');
     setProblem(still.ok ? undefined : still.reason);
+    return still.ok ? still.value : undefined;
+  };
+  const saveStill = async () => {
+    const still = await makeStill(false);
+    if (still) download(`${slug(name)}.png`, still.png, 'image/png');
+  };
+  const keep = async () => {
+    const { frame } = session.getState();
+    const still = await makeStill(true);
+    if (!still?.asShot || !frame) return;
+    const stillName = stillNameOf(
+      setup.name,
+      camera.name,
+      frame.name,
+      frame.kind === 'clip' ? session.moving.getState().at : undefined,
+    );
+    const { asShot, png: graded } = still;
+    const place = { shootId: setup.shootId, setupId: setup.id, cameraId: camera.id };
+    keptStills(database).setState(
+      (all) => keepStill(all, { ...place, name: stillName, asShot, graded }),
+      true,
+    );
+    setKept(stillName);
   };
   return (
     <Panel title={words.forPost} className="grade-files">
@@ -56,6 +80,9 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
       <div className="exports">
         <Button size="sm" variant="outline-secondary" disabled={isMaking} onClick={() => void saveStill()}>
           <Download size={16} aria-hidden="true" /> {isMaking ? words.making : words.saveStill}
+        </Button>
+        <Button size="sm" variant="outline-secondary" disabled={isMaking} onClick={() => void keep()}>
+          <PackagePlus size={16} aria-hidden="true" /> {words.keepStill}
         </Button>
         <Button size="sm" variant="outline-secondary" disabled={held.length === 0} onClick={saveCdl}>
           <Download size={16} aria-hidden="true" /> {words.saveCdl}
@@ -65,6 +92,9 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
           {held.length > 0 && left.length > 0 && words.cdlLeaves(namesOf(left))}{' '}
           {notes.length > 0 && words.onlyWords(namesOf(notes))}
         </span>
+        <p role="status" className="quiet grade-kept">
+          {kept !== undefined && words.stillKept(kept)}
+        </p>
         {problem !== undefined && <p className="field-error">{problem}</p>}
       </div>
     </Panel>

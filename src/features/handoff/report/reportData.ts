@@ -14,7 +14,7 @@ import { bundledClips, type BundledClip } from '../bundle/clipFacts.ts';
 import type { BundleOf } from '../bundle/parts.ts';
 
 /** What a report is made from: the records of a shoot, and its small pictures by the ids of their takes. */
-export type ReportSource = Pick<BundleOf, 'records' | 'takes' | 'clips' | 'shoot' | 'thumbnails'>;
+export type ReportSource = Pick<BundleOf, 'records' | 'takes' | 'clips' | 'shoot' | 'thumbnails' | 'part'>;
 
 type Verdict = { readonly state: 'holds' | 'watch' | 'lost'; readonly text: string };
 
@@ -212,7 +212,7 @@ const sumOf = (takes: readonly TakeRecord[]): ReportSum => {
 
 /** Everything that a report of a shoot says, as text and numbers: days, set-ups and takes in their order. */
 export const reportOf = (source: ReportSource): Report => {
-  const { records, takes, clips, shoot } = source;
+  const { records, takes, clips, shoot, part } = source;
   const zone = shoot.sun && zoneOf(shoot.sun.clock);
   const bundled = bundledClips(source);
   const dayOf = ({ loggedAt }: TakeRecord) => dateIn(new Date(loggedAt), zone);
@@ -220,7 +220,7 @@ export const reportOf = (source: ReportSource): Report => {
   const shotIds = new Set(takes.map(({ setupId }) => setupId));
   return {
     shoot: shoot.name,
-    place: shoot.place,
+    place: [shoot.place, part?.name].filter(Boolean).join(' · '),
     sums: grouped(takes, ({ setupId, cameraId }) => `${setupId}:${cameraId}`).map(([, own]) => sumOf(own)),
     days: grouped(takes, dayOf)
       .toSorted(([a], [b]) => a.localeCompare(b))
@@ -230,7 +230,8 @@ export const reportOf = (source: ReportSource): Report => {
           setupOf(id, list, bundled, source),
         ),
       })),
-    notShot: planned.filter(({ id }) => !shotIds.has(id)).map(({ name }) => name),
+    // A part says nothing about what else was shot.
+    notShot: part ? [] : planned.filter(({ id }) => !shotIds.has(id)).map(({ name }) => name),
     media: grouped(clips, ({ cameraId }) => cameraId).map(([id, own]) => {
       const seconds = own.reduce((sum, { facts }) => sum + (facts?.seconds ?? 0), 0);
       const bytes = own.reduce((sum, { file }) => sum + file.bytes, 0);

@@ -48,6 +48,7 @@ const take = (id: string, part: Partial<TakeFacts> = {}): TakeFacts => ({
   loggedAt: '2026-04-14T08:00:00.000Z',
   day: '2026-04-14',
   setup: 'Quay',
+  setupId: 'quay',
   camera: 'A',
   circled: false,
   verdict: 'none',
