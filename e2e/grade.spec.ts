@@ -119,3 +119,24 @@ test('an HDR picture is told in cd/m², and a brief that wants none says so', as
   await page.getByLabel('Picture for').selectOption('bt1886');
   await expect(page.getByText(/Brightest pixel/)).toBeHidden();
 });
+
+test('one grade for SDR and HDR: trimmed for the other alone, light levels of both', async ({ page }) => {
+  await visit(page, `${at('handoff', 'furnace-mouth')}&part=grade`);
+  await expect(page.getByText(/Alone it moves middle/).first()).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('Beside it', { exact: true }).selectOption('pq');
+  const panel = page.locator('section').filter({ hasText: 'one grade, a trim for each' });
+  await expect(panel.locator('canvas')).toHaveCount(2);
+  await panel.getByRole('button', { name: 'Measure MaxCLL and MaxFALL' }).last().click();
+  // Counted on every pixel: an open furnace reaches the display's peak.
+  await expect(panel.getByText(/MaxCLL (9\d\d|1000), MaxFALL \d+ cd/)).toBeVisible({ timeout: 30_000 });
+  await expect(panel.getByText(/plain 2.2 display grey comes out \+0.23 stop/)).toBeVisible();
+
+  const light = panel.getByRole('slider', { name: 'Light' });
+  await light.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(panel.getByText('+0.05 stops')).toBeVisible();
+  await page.reload();
+  await expect(panel.getByText('+0.05 stops')).toBeVisible({ timeout: 30_000 });
+  // A figure of another picture is not shown for this one.
+  await expect(panel.getByText(/MaxCLL/)).toHaveCount(2);
+});

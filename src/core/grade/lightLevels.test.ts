@@ -4,7 +4,7 @@ import { has } from '../fixtures/otherHands.ts';
 import type { Triple } from '../maths/matrix.ts';
 import { seededRandom } from '../random.ts';
 import { TRANSFERS } from '../transfer/index.ts';
-import { contentLight, frameLight, hdrNotes, pixelLight, whiteOf } from './lightLevels.ts';
+import { contentLight, frameLight, hdrNotes, pixelLight, whiteOf, lightTicks } from './lightLevels.ts';
 
 const pq = pixelLight('pq');
 const signalAt = (nits: number) => TRANSFERS.pq.encode(nits);
@@ -64,5 +64,19 @@ print(json.dumps([max(max(x) for x in l),max(sum(x)/len(x) for x in l)]))`,
     const ours = contentLight(frames.map((frame) => frameLight(frame.map(pq), 203)));
     expect(ours.maxCll / maxCll).toBeCloseTo(1, 9);
     expect(ours.maxFall / maxFall).toBeCloseTo(1, 9);
+  });
+});
+
+describe('marks of light on a scope', () => {
+  it('lie where BT.2408-7 table 1 has them on PQ and HLG; SDR has none', () => {
+    const at = (output: 'pq' | 'hlg', level: number) =>
+      lightTicks(output).find(({ light }) => light === level)?.signal;
+    expect(at('pq', 26)).toBeCloseTo(0.38, 2);
+    expect(at('pq', 203)).toBeCloseTo(0.58, 2);
+    expect(at('hlg', 26)).toBeCloseTo(0.38, 2);
+    expect(at('hlg', 203)).toBeCloseTo(0.75, 2);
+    expect(at('hlg', 1000)).toBeCloseTo(1, 3);
+    expect(at('hlg', 4000)).toBeUndefined();
+    expect(lightTicks('bt1886')).toEqual([]);
   });
 });

@@ -20,6 +20,27 @@ export const pixelLight = (output: OutputId): ((signal: Triple) => number) => {
   return (signal) => white * Math.max(...light(signal));
 };
 
+/** Levels of light that are marked on a scope of HDR, cd/m2: grey, reference white (BT.2408-7), and peaks. */
+const MARKED_LIGHT = [1, 10, 26, 100, 203, 1000, 4000] as const;
+
+/** Where levels of light lie on the signal (0..1) of an HDR output; none for SDR, where % says it. */
+export const lightTicks = (
+  output: OutputId,
+): readonly { readonly signal: number; readonly light: number }[] => {
+  if (outputOf(output).range === 'SDR') return [];
+  const light = pixelLight(output);
+  const top = light([1, 1, 1]);
+  return MARKED_LIGHT.filter((level) => level < top * 1.001).map((level) => {
+    let [low, high] = [0, 1];
+    for (let i = 0; i < 40; i += 1) {
+      const middle = (low + high) / 2;
+      if (light([middle, middle, middle]) < level) low = middle;
+      else high = middle;
+    }
+    return { signal: high, light: level };
+  });
+};
+
 /** Light of one picture, pixel by pixel. @param lights max(R, G, B) of each, cd/m2 */
 export const frameLight = (lights: Iterable<number>, white: number): FrameLight => {
   let [highest, sum, above, count] = [0, 0, 0, 0];

@@ -11,6 +11,8 @@ export const gradeSchema = z.object({
   /** cd/m2; counts for PQ. */
   peak: positiveTo(10_000),
   tone: word,
+  /** Other deliverables that are made too, by their output, each with what moves for it alone. */
+  trims: z.optional(z.record(word, z.object({ stops: finite, saturation: finite }))),
   rows: listOf(
     z.object({
       id: word,

@@ -7,12 +7,24 @@ import { useSize } from '#ui/parts/useSize.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { words } from '#ui/wording/lutsOrder.ts';
 
-const TICKS = [0, 25, 50, 75, 100];
+type Tick = { readonly percent: number; readonly label: string };
+const TICKS: readonly Tick[] = [0, 25, 50, 75, 100].map((percent) => ({ percent, label: String(percent) }));
 /** Bottom and top of the axis, % of the picture's signal. */
 const AXIS = [-5, 105] as const;
 
 /** The waveform of the picture behind a LUT, in % of its signal. */
-export const OutputScope = ({ spec, pane, name }: { spec: LutSpec; pane: string; name: string }) => {
+export const OutputScope = ({
+  spec,
+  pane,
+  name,
+  ticks = TICKS,
+}: {
+  spec: LutSpec;
+  pane: string;
+  name: string;
+  /** What the axis is marked with; % of signal where nothing else is said. */
+  ticks?: readonly Tick[];
+}) => {
   const { session } = useBench();
   const selection = useSelection();
   const serial = useSession(({ frame }) => frame?.serial);
@@ -43,9 +55,9 @@ export const OutputScope = ({ spec, pane, name }: { spec: LutSpec; pane: string;
   return (
     <div className="lut-scope" ref={box}>
       <canvas ref={canvas} role="img" aria-label={words.waveformOfSignal(name)} />
-      {TICKS.map((tick) => (
-        <span key={tick} style={{ top: `${at(tick)}%` }}>
-          {tick}
+      {ticks.map(({ percent, label }) => (
+        <span key={label} style={{ top: `${at(percent)}%` }}>
+          {label}
         </span>
       ))}
     </div>

@@ -88,6 +88,7 @@ export const words = {
   cdlLeaves: (left: Said) =>
     `It does not hold: ${left}. The LUT holds all rows: use the LUT or the CDL, never both.`,
   saveCdl: 'CDL (.cc)',
+  inLight: (name: Said) => `${name}, in cd/m²`,
   keepStill: 'Keep for the bundle',
   stillKept: (name: Said) =>
     `${name} goes into the bundle, as recorded and graded, while this window is open.`,

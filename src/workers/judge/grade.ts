@@ -15,14 +15,15 @@ import { success } from '#core/result.ts';
 import { CLIP_SLACK_STOPS } from '#core/scopes/measureFrame.ts';
 import { signalsByCode } from '#core/signal/scale.ts';
 import type { Triple } from '#core/maths/matrix.ts';
-import { frameLight, pixelLight, whiteOf } from '#core/grade/lightLevels.ts';
+import { contentLight, frameLight, pixelLight, whiteOf, type FrameLight } from '#core/grade/lightLevels.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import type { LutSpec } from '../luts/lutSpec.ts';
 import { drive } from '../rpc/drive.ts';
-import type { Handlers } from '../rpc/serve.ts';
+import { Cancelled, type Handlers } from '../rpc/serve.ts';
 import type { Run, Shelf } from '../luts/shelf.ts';
 import type { Stills } from '../stills/protocol.ts';
 import type { Holder } from './holder.ts';
+import type { SourceHolder } from './source.ts';
 import { onLatticeInParts } from './quickRuns.ts';
 import type { GradeJobs, GradeStartInput } from './gradeProtocol.ts';
 
@@ -150,6 +151,9 @@ export const gradeHandlers = (
   /** A spec as a function that is quick on many pixels. */
   quick: (spec: LutSpec) => Run,
   stills: Pick<Stills, 'write'>,
+  source: Pick<SourceHolder, 'get' | 'is' | 'read'>,
+  /** Holds pictures of a clip while another one is on the bench. */
+  aside: Pick<Holder, 'put' | 'current'>,
 ): Handlers<GradeJobs> => ({
   gradeStart: async ({ patches, names, ...input }, { step }) => {
     await step('Reading the picture', 0.1);
@@ -218,6 +222,34 @@ export const gradeHandlers = (
       output: success({ png: png.value, ...(asShot ? { asShot: asShot.value } : {}) }),
       transfer: [png.value.buffer, ...(asShot ? [asShot.value.buffer] : [])],
     };
+  },
+
+  gradeLight: async ({ grade, looks = {}, frames }, { step, outside }) => {
+    const from = source.get();
+    const { output } = grade.recipe;
+    const run = quick({ kind: 'grade', grade, looks });
+    const found: FrameLight[] = [];
+    const wanted = from?.kind === 'clip' ? frames : [undefined];
+    for (const [i, number] of wanted.entries()) {
+      const pause = () => step(`Frame ${i + 1} of ${wanted.length}`, i / wanted.length);
+      await pause();
+      const opened =
+        from?.kind === 'clip' && number !== undefined
+          ? await outside(() => from.clip.frameAt(number, from.options))
+          : undefined;
+      // Another file was opened meanwhile: nobody waits for this one any more.
+      if (from && !source.is(from)) throw new Cancelled();
+      if (opened?.ok === false) {
+        if (found.length === 0) return { output: opened };
+        break;
+      }
+      if (opened) aside.put(source.read(opened.value));
+      const { frame: held } = (opened ? aside : holder).current();
+      // A survey may put its next picture there while this one is read.
+      const frame = opened ? { ...held, r: held.r.slice(), g: held.g.slice(), b: held.b.slice() } : held;
+      found.push(await lightOf(frame, run, output, pause));
+    }
+    return { output: success({ ...contentLight(found), frames: found.length }) };
   },
 
   gradePick: async ({ grade, looks = {}, rowId, rect }) => {

@@ -1,6 +1,6 @@
 // What the judging worker does for the trial grade. Types only.
 import type { GradeFigures } from '#core/grade/gradeFigures.ts';
-import type { FrameLight } from '#core/grade/lightLevels.ts';
+import type { ContentLight, FrameLight } from '#core/grade/lightLevels.ts';
 import type { GradeForecast } from '#core/grade/gradeForecast.ts';
 import type { OrderLoss } from '#core/grade/order.ts';
 import type { Grade } from '#core/grade/rows/types.ts';
@@ -60,6 +60,11 @@ export type GradeJobs = {
   gradeStill: {
     input: Graded & { readonly isBoth?: boolean };
     output: Result<{ readonly png: Uint8Array<ArrayBuffer>; readonly asShot?: Uint8Array<ArrayBuffer> }>;
+  };
+  /** MaxCLL and MaxFALL of pictures of the clip on the bench through a grade; of a still's one. */
+  gradeLight: {
+    input: Graded & { readonly frames: readonly number[] };
+    output: Result<ContentLight & { readonly frames: number }>;
   };
   gradePick: { input: Graded & { readonly rowId: string; readonly rect: Rect }; output: PickedHue };
 };

@@ -39,6 +39,7 @@ export const JUDGE_LANES: LaneOf<JudgeJobs> = {
   gradeRead: MEASURED,
   gradePick: DRAWN,
   gradeStill: LONG,
+  gradeLight: LONG,
   still: MEASURED,
   scene: NEXT,
   lightOfSpots: NEXT,
@@ -86,7 +87,7 @@ export const judgeHandlers = (
       () => holder.get()?.frame,
       stills,
     ),
-    ...lookHandlers(kernels, holder, source, stills),
+    ...lookHandlers(kernels, holder, source, stills, survey),
     ...feedHandlers(holder, source, now),
 
     kernels: async () => ({ output: inUse }),

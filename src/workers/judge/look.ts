@@ -56,6 +56,7 @@ type LookJobs = Pick<
   | 'gradeRead'
   | 'gradePick'
   | 'gradeStill'
+  | 'gradeLight'
   | 'measure'
   | 'capture'
   | 'picture'
@@ -163,8 +164,9 @@ const codesIn = ({ frame, luma }: ReturnType<Holder['current']>, rect: Rect): Co
 export const lookHandlers = (
   kernels: Kernels,
   holder: Holder,
-  source: Pick<SourceHolder, 'get' | 'moment'>,
+  source: Pick<SourceHolder, 'get' | 'moment' | 'is' | 'read'>,
   stills: Pick<Stills, 'write'>,
+  aside: Pick<Holder, 'put' | 'current'>,
 ): Handlers<LookJobs> => {
   const peaks = createPeaks();
   let reference: { readonly frame: Frame; readonly hero: number } | undefined;
@@ -261,7 +263,7 @@ export const lookHandlers = (
       return { output: file.ok ? success(undefined) : file };
     },
 
-    ...gradeHandlers(holder, shelf, runOf, stills),
+    ...gradeHandlers(holder, shelf, runOf, stills, source, aside),
     order: async ({ recipe, correction }, { step }) => {
       const { frame } = holder.current();
       const pause = () => step('Doing it both ways', 0.1);

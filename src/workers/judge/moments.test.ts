@@ -1,6 +1,7 @@
 // Jobs of the judging worker that meet: clips and feeds that are waited for while something else comes.
 import { describe, expect, it } from 'vitest';
 import { PLAIN } from '#core/kernels/plain.ts';
+import { monitoringRecipe } from '#core/lut/monitoring.ts';
 import { ARCHETYPES } from '#core/profile/index.ts';
 import { writePng } from '#core/formats/png.ts';
 import { y4mFrame, y4mHeader } from '#core/formats/y4m.ts';
@@ -126,6 +127,41 @@ describe('a picture and what was measured on it', () => {
       0, 10, 20,
     ]);
     client.end();
+  });
+});
+
+describe('light levels of a clip', () => {
+  const grade = {
+    recipe: { ...monitoringRecipe({ profile: ARCHETYPES.wideLog, pullStops: 0 }), output: 'pq', peak: 4000 },
+    dial: { kelvin: 5600, tint: 0 },
+    floorStops: -6,
+    rows: [],
+  } as const;
+  it('are the brightest pixel and the highest mean of all its pictures; a still is one picture', async () => {
+    const client = bench();
+    const codes = [300, 640, 420];
+    done(await client.call('open', { file: clip(codes), name: 'a.y4m', range: 'legal' }));
+    const light = async (frames: readonly number[]) => {
+      const output = done(await client.call('gradeLight', { grade, frames }));
+      if (!output.ok) throw new Error(output.reason);
+      return output.value;
+    };
+    const [dark, bright] = [await light([0]), await light([1])];
+    expect(bright.maxCll).toBeGreaterThan(4 * dark.maxCll);
+    // A picture of one colour: its mean is its brightest pixel.
+    expect(bright.maxFall).toBeCloseTo(bright.maxCll, 3);
+    expect(await light([0, 1, 2])).toEqual({ ...bright, frames: 3 });
+    done(await client.call('open', { file: still(300), name: 'a.png', range: 'legal' }));
+    expect(await light([5, 6])).toEqual({ ...dark, frames: 1 });
+  });
+
+  it('are given up when another file is opened', async () => {
+    const client = bench();
+    done(await client.call('open', { file: clip([300, 640, 420]), name: 'a.y4m', range: 'legal' }));
+    const frames = Array.from({ length: 60 }, (_, i) => i % 3);
+    const asked = client.call('gradeLight', { grade, frames });
+    await client.call('open', { file: still(300), name: 'b.png', range: 'legal' });
+    expect((await asked).state).toBe('cancelled');
   });
 });
 

@@ -48,6 +48,8 @@ export type LutSpec =
       readonly looks?: { readonly [id: string]: LutSpec };
       /** Shows how much a row takes of each colour instead of the picture: white is all of it. */
       readonly matte?: string;
+      /** Shows its light in cd/m2 as colours instead of the picture. */
+      readonly falseLight?: boolean;
       /** Points along an edge that are enough for a picture on its way; without it as many as it is drawn with. */
       readonly points?: number;
     };

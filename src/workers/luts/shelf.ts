@@ -1,5 +1,6 @@
 import type { Triple } from '#core/maths/matrix.ts';
 import { openLut, type LutFile } from '#core/formats/openLut.ts';
+import { falseLight } from '#core/grade/falseLight.ts';
 import { compileGrade, type Looks } from '#core/grade/compileGrade.ts';
 import { corrected } from '#core/grade/order.ts';
 import { bake } from '#core/lut/bake.ts';
@@ -57,8 +58,12 @@ export const createShelf = () => {
     },
     reduced: ({ of, points, interpolation }) => compileNodes(bake(run(of), points), interpolation),
     corrected: ({ recipe, correction, order }) => corrected(recipe, correction, order),
-    grade: ({ grade, looks = {}, matte }) => {
+    grade: ({ grade, looks = {}, matte, falseLight: isLight }) => {
       const compiled = compileGrade(grade, looksOf(looks));
+      if (isLight) {
+        const colour = falseLight(grade.recipe.output);
+        return (signal) => colour(compiled.run(signal));
+      }
       if (matte === undefined) return compiled.run;
       const weight = compiled.matte(matte);
       return (signal) => {

@@ -5,7 +5,8 @@ import { matchInLight } from '#store/matchOfCamera.ts';
 import type { LutRecord } from '#store/records/lut.ts';
 import { camerasOf, resolveSelection, setupsOf, type Selection } from '#store/selection.ts';
 import { dialledLight } from '#ui/bench/benchModel.ts';
-import { keptGrade } from '#ui/bench/grade/gradeModel.ts';
+import { gradeFor } from '#core/grade/deliverables.ts';
+import { FIRST_GRADE, keptGrade, otherOutputs, trimOf } from '#ui/bench/grade/gradeModel.ts';
 import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { lutSpecOf } from '#ui/bench/session/lutShelf.ts';
 import { cardRecipe } from '#ui/luts/lutSource.ts';
@@ -86,18 +87,22 @@ const gradedOf = (
   if (!grade) return [];
   const own = grade.rows.flatMap(({ lut }) => luts.get(lut ?? '') ?? []);
   const looks = Object.fromEntries(own.map((lut) => [lut.id, lutSpecOf(lut)]));
-  const { output } = grade.recipe;
-  return [
-    {
+  const record = selection.plan.grade ?? FIRST_GRADE;
+  const beside = otherOutputs(record).map((output) =>
+    gradeFor(grade, { output, peak: record.peak, trim: trimOf(record, output) }),
+  );
+  return [grade, ...beside].map((one) => {
+    const { output } = one.recipe;
+    return {
       selection,
       output,
       folder: 'graded',
       name: `${selection.setup.name}, ${from} graded to ${outputOf(output).name}`,
       says: words.gradedSays(selection.camera.name, selection.setup.name),
-      source: { spec: { kind: 'grade', grade, looks }, needs: own.filter(({ recipe }) => !recipe) },
-      notes: rowLines(grade),
-    },
-  ];
+      source: { spec: { kind: 'grade', grade: one, looks }, needs: own.filter(({ recipe }) => !recipe) },
+      notes: rowLines(one),
+    };
+  });
 };
 
 /** LUTs of one set-up and camera; those of several that are the same are told apart by nothing and stand once. */

@@ -1,6 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
+import { lightTicks } from '#core/grade/lightLevels.ts';
+import { OUTPUT_IDS, type OutputId } from '#core/lut/outputs.ts';
 import { SKIN_ANGLE } from '#core/scopes/vectorscopePicture.ts';
 import { useBench, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
@@ -48,18 +50,32 @@ const Vectors = ({ spec, pane, name }: { spec: LutSpec; pane: string; name: stri
   );
 };
 
+const LIGHT_TICKS = Object.fromEntries(
+  OUTPUT_IDS.map((id) => [
+    id,
+    lightTicks(id).map(({ signal, light }) => ({ percent: 100 * signal, label: String(light) })),
+  ]),
+);
+/** Marks in cd/m2 for HDR; undefined where % of signal says it. */
+const inLight = (output: OutputId) => (LIGHT_TICKS[output].length > 0 ? LIGHT_TICKS[output] : undefined);
+
 /** Scopes of two pictures beside each other. */
 export const GradeScopes = ({
   pairs,
 }: {
-  pairs: readonly { readonly id: string; readonly name: string; readonly spec: LutSpec }[];
+  pairs: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly spec: LutSpec;
+    readonly output: OutputId;
+  }[];
 }) => (
   <div className="grade-scopes">
-    {pairs.map(({ id, name, spec }) => (
+    {pairs.map(({ id, name, spec, output }) => (
       <figure key={id}>
-        <figcaption>{name}</figcaption>
+        <figcaption>{inLight(output) ? words.inLight(name) : name}</figcaption>
         <div>
-          <OutputScope spec={spec} pane={`grade-wave-${id}`} name={name} />
+          <OutputScope spec={spec} pane={`grade-wave-${id}`} name={name} ticks={inLight(output)} />
           <Vectors spec={spec} pane={`grade-vectors-${id}`} name={name} />
         </div>
       </figure>

@@ -10,6 +10,7 @@ import { useSceneOfSetup } from '#ui/stage/useSceneOfSetup.ts';
 import { useStage } from '#ui/stage/useStage.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import { words } from '#ui/wording/grade.ts';
+import { GradeBeside } from './GradeBeside.tsx';
 import { GradeBreaks } from './GradeBreaks.tsx';
 import { usePicking } from './usePicking.ts';
 import { figuresLine } from './effectWords.ts';
@@ -92,11 +93,17 @@ export const GradeView = () => {
         <Panel title={words.scopes}>
           <GradeScopes
             pairs={[
-              { id: 'before', name: words.onSet, spec: pictures.onSet.through.spec },
-              { id: 'after', name: words.graded, spec: hand.spec },
+              {
+                id: 'before',
+                name: words.onSet,
+                spec: pictures.onSet.through.spec,
+                output: pictures.onSet.through.output,
+              },
+              { id: 'after', name: words.graded, spec: hand.spec, output },
             ]}
           />
         </Panel>
+        <GradeBeside hand={hand} />
         <GradeFiles hand={hand} />
         <GradeClips hand={hand} />
       </div>

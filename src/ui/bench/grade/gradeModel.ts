@@ -9,7 +9,8 @@ import {
   type GradeSchoolId,
   type GradeSchools,
 } from '#core/grade/start/schools.ts';
-import { OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
+import { NO_TRIM, type OutputTrim } from '#core/grade/deliverables.ts';
+import { OUTPUT_IDS, OUTPUTS, type OutputId } from '#core/lut/outputs.ts';
 import { TONE_PRESETS, type TonePresetId } from '#core/lut/toneScale.ts';
 import { matchInLight } from '#store/matchOfCamera.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
@@ -40,6 +41,14 @@ export const schoolsOf = ({ schools }: Pick<GradeRecord, 'schools'>): GradeSchoo
 
 export const outputIdOf = ({ output }: Pick<GradeRecord, 'output'>): OutputId =>
   idIn(OUTPUTS, output, 'bt1886');
+/** Deliverables that are made beside the one that is graded for. */
+export const otherOutputs = (record: Pick<GradeRecord, 'trims' | 'output'>): readonly OutputId[] =>
+  OUTPUT_IDS.filter((id) => id !== outputIdOf(record) && record.trims?.[id] !== undefined);
+
+/** What moves for a deliverable alone. */
+export const trimOf = ({ trims }: Pick<GradeRecord, 'trims'>, output: OutputId): OutputTrim =>
+  trims?.[output] ?? NO_TRIM;
+
 export const toneIdOf = ({ tone }: Pick<GradeRecord, 'tone'>): TonePresetId =>
   idIn(TONE_PRESETS, tone, 'plain');
 

@@ -18,5 +18,6 @@ export const createLook = (judge: Client<JudgeJobs>) => {
     gradeRead: ask('gradeRead'),
     gradePick: ask('gradePick'),
     gradeStill: ask('gradeStill'),
+    gradeLight: ask('gradeLight'),
   };
 };
