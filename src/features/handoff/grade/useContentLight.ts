@@ -18,8 +18,8 @@ const spreadOver = (frames: number): readonly number[] => {
 type Measured = ContentLight & { readonly frames: number; readonly of: number; readonly spec: LutSpec };
 
 /**
- * MaxCLL and MaxFALL of what lies on the bench through a grade: asked for, stopped, begun again where the grade or the picture
- * changes meanwhile, forgotten where they change afterwards.
+ * MaxCLL and MaxFALL of what lies on the bench through a grade: asked for, stopped, begun again where grade or picture
+ * change meanwhile, forgotten where they change afterwards.
  */
 export const useContentLight = (spec: LutSpec) => {
   const { session } = useBench();
