@@ -46,7 +46,7 @@ const MATRICES: { readonly [id in LumaId]: string } = { bt709: '709', bt2020: '2
  * to BT.709 in legal range. zscale, since ffmpeg's own scaler makes R'G'B' of legal range 0.4 % too dark (measured).
  * A cube reads 0..1: what a recording has over 100 % is cut there.
  */
-const filterOf = ({ range, matrix, cube }: ProxyClip, pixels: string): string =>
+const filterOf = ({ range, matrix, cube }: ProxyPicture, pixels: string): string =>
   [
     `zscale=rin=${range === 'legal' ? 'limited' : 'full'}:min=${MATRICES[matrix]}:r=full:m=gbr`,
     'format=gbrpf32le',
@@ -58,13 +58,23 @@ const filterOf = ({ range, matrix, cube }: ProxyClip, pixels: string): string =>
 const TIMECODE = /^\d{2}:\d{2}:\d{2}[:;.]\d{2,3}$/;
 const TAGS = '-color_primaries bt709 -color_trc bt709 -colorspace bt709 -color_range tv';
 
-/** What ffmpeg is given between the input and the proxy. */
-const optionsOf = (clip: ProxyClip, codec: ProxyCodecId): string => {
+/** What of a clip stands in its proxy's options. */
+export type ProxyPicture = Pick<ProxyClip, 'cube' | 'range' | 'matrix' | 'timecode'>;
+
+/** What ffmpeg is given between the input and the proxy, word by word. */
+export const proxyOptions = (clip: ProxyPicture, codec: ProxyCodecId): readonly string[] => {
   const { options, pixels } = PROXY_CODECS[codec];
   const { timecode: start = '' } = clip;
-  const timecode = TIMECODE.test(start) ? ` -timecode "${start}"` : '';
-  return `-map 0:v:0 -map 0:a? -vf "${filterOf(clip, pixels)}" ${options} ${TAGS}${timecode} -c:a aac -b:a 192k`;
+  const timecode = TIMECODE.test(start) ? ['-timecode', start] : [];
+  const maps = ['-map', '0:v:0', '-map', '0:a?', '-vf', filterOf(clip, pixels)];
+  return [...maps, ...options.split(' '), ...TAGS.split(' '), ...timecode, '-c:a', 'aac', '-b:a', '192k'];
 };
+
+/** The same for a script: words that a shell might read otherwise stand between quotes. */
+const optionsOf = (clip: ProxyClip, codec: ProxyCodecId): string =>
+  proxyOptions(clip, codec)
+    .map((word) => (/^[\w.:-]+$/.test(word) ? word : `"${word}"`))
+    .join(' ');
 
 /** What is there is not written over; only what goes wrong is said. */
 const FFMPEG = 'ffmpeg -nostdin -n -v warning -stats -i';

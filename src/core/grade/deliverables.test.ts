@@ -1,12 +1,10 @@
-// SDR and HDR of one grade: what is carried over, what is not, and light drawn as colours.
-import fc from 'fast-check';
+// SDR and HDR of one grade: what is carried over and what is not.
 import { describe, expect, it } from 'vitest';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
 import { monitoringRecipe } from '../lut/monitoring.ts';
 import { TRANSFERS } from '../transfer/index.ts';
 import { compileGrade } from './compileGrade.ts';
 import { gradeFor, NO_TRIM } from './deliverables.ts';
-import { COLOURED_FROM, falseLight, lightColour } from './falseLight.ts';
 import { brighterOn } from './plainDisplays.ts';
 import { newRow } from './rows/rowKinds.ts';
 import type { Grade } from './rows/types.ts';
@@ -56,30 +54,8 @@ describe('one grade for another deliverable', () => {
   });
 });
 
-describe('light as colours', () => {
-  it('is grey up to reference white, coloured above, and never darker for more light', () => {
-    fc.assert(
-      fc.property(fc.double({ min: 0, max: 5000, noNaN: true }), (light) => {
-        const [r, g, b] = lightColour(light);
-        expect(new Set([r, g, b]).size === 1).toBe(light <= COLOURED_FROM);
-        for (const v of [r, g, b]) expect(v >= 0 && v <= 1).toBe(true);
-      }),
-    );
-    const greys = [0, 0.1, 1, 10, 100, 203].map((light) => lightColour(light)[0]);
-    expect(greys).toEqual(greys.toSorted((a, b) => a - b));
-  });
-
-  it('reads PQ by ST 2084: 203 cd/m2 is 58 %, 1000 is 75 % (BT.2408-7 table 1)', () => {
-    const of = falseLight('pq');
-    const at = (signal: number) => of([signal, signal, signal]);
-    expect(at(0.575)[0]).toBe(at(0.575)[1]);
-    expect(at(0.59)[0]).not.toBe(at(0.59)[1]);
-    at(0.7518).forEach((v, c) => expect(v).toBeCloseTo(lightColour(1000)[c], 1));
-    // One channel is enough: the brightest counts.
-    expect(of([0.7518, 0, 0])).toEqual(at(0.7518));
-  });
-
-  it('plain displays: a code of BT.1886 through another power, by the powers themselves', () => {
+describe('plain displays', () => {
+  it('a code of BT.1886 through another power, by the powers themselves', () => {
     for (const power of [2.2, 1.96])
       for (const signal of [0.05, 0.45, 0.9])
         expect(brighterOn(power, signal)).toBeCloseTo(Math.log2(signal ** power / signal ** 2.4), 12);

@@ -12,7 +12,8 @@ import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/back.ts';
 import { matchEdit, matchLacks, placementEdit, type MatchLack } from './back/learned.ts';
-import type { Comparison, ReturnedRow } from './back/returned.ts';
+import type { Comparison } from './back/returned.ts';
+import type { ReturnedRow } from './back/returnedRow.ts';
 
 /** A heading with its unit under it. */
 const head = (name: string) => (

@@ -36,7 +36,13 @@ type Ran = { readonly bytes: Buffer; readonly errors: string };
 const run = (
   command: 'ffmpeg' | 'ffprobe',
   args: readonly string[],
-  limits: { readonly ms: number; readonly most: number; readonly signal?: AbortSignal },
+  limits: {
+    readonly ms: number;
+    readonly most: number;
+    readonly signal?: AbortSignal;
+    readonly cwd?: string;
+    readonly onText?: (text: string) => void;
+  },
 ): Promise<Result<Ran>> =>
   new Promise((resolve) => {
     if (running >= MOST_PROCESSES) {
@@ -47,6 +53,7 @@ const run = (
     const child = spawn(command, args, {
       stdio: ['ignore', 'pipe', 'pipe'],
       env: { PATH: process.env.PATH ?? '', LC_ALL: 'C', NODE_ENV: process.env.NODE_ENV },
+      cwd: limits.cwd,
       signal: limits.signal,
       timeout: limits.ms,
       killSignal: 'SIGKILL',
@@ -57,6 +64,7 @@ const run = (
     let over = false;
     child.stdout.on('data', (part: Buffer) => {
       size += part.length;
+      limits.onText?.(part.toString('utf8'));
       if (size > limits.most) {
         over = true;
         child.kill('SIGKILL');
@@ -214,4 +222,31 @@ export const readFrames = async (
   if (ran.value.bytes.length < each)
     return failure(`frame ${n + 1}`, 'The clip ends before this frame: it may be cut short, copy it again.');
   return success(ran.value.bytes);
+};
+
+/** Longest that a proxy may take, ms. */
+const PROXY_MS = 6 * 3_600_000;
+
+/**
+ * Makes a proxy of a clip: a file, and how far it is as it goes.
+ * @param cwd Folder of the cube that the options name
+ */
+export const writeProxy = async (
+  from: string,
+  into: string,
+  options: readonly string[],
+  limits: { readonly cwd: string; readonly signal: AbortSignal; readonly tell: (seconds: number) => void },
+): Promise<Result<undefined>> => {
+  const { cwd, signal, tell } = limits;
+  const onText = (text: string) => {
+    const found = [...text.matchAll(/out_time_us=(\d+)/g)].at(-1);
+    if (found) tell(Number(found[1]) / 1e6);
+  };
+  const progress = ['-progress', 'pipe:1', '-stats_period', '0.5'];
+  const ran = await run(
+    'ffmpeg',
+    ['-v', 'error', '-nostdin', '-n', ...progress, ...SAFE, '-i', `file:${from}`, ...options, `file:${into}`],
+    { ms: PROXY_MS, most: MOST_TEXT, signal, cwd, onText },
+  );
+  return ran.ok ? success(undefined) : ran;
 };

@@ -55,11 +55,15 @@ export const prepareHelper = (): void => {
   if (hasFfmpeg()) ownFolder();
 };
 
-/** Forgets a clip; its file goes with it. */
+/** What else is written beside a clip, by its ending. */
+const MADE_OF_IT = ['.cube', '.mov'] as const;
+
+/** Forgets a clip; its file goes with it, and what was made of it. */
 export const dropClip = async (id: string): Promise<void> => {
   const one = kept.get(id);
   kept.delete(id);
-  if (one) await rm(one.path, { force: true });
+  if (!one) return;
+  for (const ending of ['', ...MADE_OF_IT]) await rm(`${one.path}${ending}`, { force: true });
 };
 
 const dropIdle = async (now: number): Promise<void> => {
@@ -181,6 +185,14 @@ export const takeClip = async (
     uploads -= 1;
     if (!taken) await rm(path, { force: true });
   }
+};
+
+/** A clip that was taken in, with its file; what is done with it puts its end off. */
+export const keptClip = (
+  id: string,
+): (Pick<Kept, 'clip' | 'path'> & { readonly touch: () => void }) | undefined => {
+  const one = ID.test(id) ? kept.get(id) : undefined;
+  return one && { clip: one.clip, path: one.path, touch: () => void (one.used = Date.now()) };
 };
 
 /** Frames of a clip that was taken in. */

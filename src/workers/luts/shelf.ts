@@ -1,6 +1,6 @@
 import type { Triple } from '#core/maths/matrix.ts';
 import { openLut, type LutFile } from '#core/formats/openLut.ts';
-import { falseLight } from '#core/grade/falseLight.ts';
+import { falseLight } from '#core/scopes/falseLight.ts';
 import { compileGrade, type Looks } from '#core/grade/compileGrade.ts';
 import { corrected } from '#core/grade/order.ts';
 import { bake } from '#core/lut/bake.ts';

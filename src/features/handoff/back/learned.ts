@@ -6,10 +6,7 @@ import { planChange } from '#store/records/plan.ts';
 import { resolveSelection } from '#store/selection.ts';
 import { linkedFields } from '#ui/bench/benchModel.ts';
 import { words } from '#ui/wording/back.ts';
-import type { ReturnedRow } from './returned.ts';
-
-/** Light under this was not moved, stops. Half a third, as everywhere. */
-export const MOVED = 1 / 6;
+import { MOVED, type ReturnedRow } from './returnedRow.ts';
 
 /** The next placement of a camera in a set-up, as an edit; undefined where the set-up is gone or stands so already. */
 export const placementEdit = (

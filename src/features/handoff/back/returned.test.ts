@@ -9,7 +9,8 @@ import type { ClipRecord } from '#store/records/clip.ts';
 import type { BundleOf } from '../bundle/parts.ts';
 import { operationOf } from '#core/correction/operations.ts';
 import { matchEdit, matchLacks, placementEdit } from './learned.ts';
-import { compareReturned, readReturned, type ReturnedRow } from './returned.ts';
+import { compareReturned, readReturned } from './returned.ts';
+import type { ReturnedRow } from './returnedRow.ts';
 
 const records = demoBook();
 const { clips, takes } = demoClips();

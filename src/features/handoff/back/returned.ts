@@ -7,26 +7,10 @@ import { failure, success, type Result } from '#core/result.ts';
 import { toThird } from '#core/units.ts';
 import { bundledClips, profileOfClip, type BundledClip } from '../bundle/clipFacts.ts';
 import type { ClipsOf } from '../bundle/parts.ts';
-import { MOVED } from './learned.ts';
+import { MOVED, type ReturnedRow } from './returnedRow.ts';
 
 /** A correction as it came back, by the name of its clip. */
 type Returned = { readonly name: string; readonly cdl: Cdl };
-
-/** What was changed on the clips of one camera on one set-up. */
-export type ReturnedRow = {
-  readonly setup: string;
-  /** Undefined where its clips have no take. */
-  readonly setupId?: string;
-  readonly camera: string;
-  readonly cameraId: string;
-  readonly clips: number;
-  /** Median over the clips. */
-  readonly change: CdlChange;
-  /** Clips that were moved the same way as the median, by a sixth of a stop or more. */
-  readonly moved: number;
-  /** What the next placement would be, stops; undefined where most clips were left as they were. */
-  readonly placement?: number;
-};
 
 export type Comparison = {
   readonly rows: readonly ReturnedRow[];

@@ -1,8 +1,8 @@
-import { rampBytes } from '../scopes/ramp.ts';
+import { rampBytes } from './ramp.ts';
 import { HDR_WHITE } from '../lut/loss.ts';
 import type { OutputId } from '../lut/outputs.ts';
-import type { Step } from './rows/types.ts';
-import { pixelLight } from './lightLevels.ts';
+import type { Step } from '../grade/rows/types.ts';
+import { pixelLight } from '../grade/lightLevels.ts';
 
 /** Light from which the picture is coloured, cd/m2: reference white of HDR (BT.2408-7). */
 export const COLOURED_FROM = HDR_WHITE;
