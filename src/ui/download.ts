@@ -10,7 +10,12 @@ export const downloadParts = (
   parts: readonly (string | Uint8Array<ArrayBuffer>)[],
   type: string,
 ): void => {
-  const url = URL.createObjectURL(new Blob([...parts], { type }));
+  downloadBlob(name, new Blob([...parts], { type }));
+};
+
+/** The same of a file that is there already. */
+export const downloadBlob = (name: string, blob: Blob): void => {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -20,20 +20,27 @@ export type ProxyClip = {
 };
 
 /** How a proxy is coded. A further one is a row. */
-const PROXY_CODECS = {
+export const PROXY_CODECS = {
   h264: {
+    name: '8-bit',
     says: 'H.264, 8 bit 4:2:0: small, plays everywhere',
     options: '-c:v libx264 -preset fast -crf 20 -profile:v high',
     pixels: 'yuv420p',
   },
   intra: {
+    name: '10-bit intra',
     says: 'H.264 intra, 10 bit 4:2:2: large, light to cut',
     options: '-c:v libx264 -preset fast -crf 16 -profile:v high422 -x264-params keyint=1',
     pixels: 'yuv422p10le',
   },
 } as const satisfies Record<
   string,
-  { readonly says: string; readonly options: string; readonly pixels: string }
+  {
+    readonly name: string;
+    readonly says: string;
+    readonly options: string;
+    readonly pixels: string;
+  }
 >;
 export type ProxyCodecId = keyof typeof PROXY_CODECS;
 export const PROXY_CODEC_IDS = Object.keys(PROXY_CODECS) as ProxyCodecId[];

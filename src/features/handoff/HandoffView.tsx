@@ -28,6 +28,7 @@ import { BackPanel } from './BackPanel.tsx';
 import { BundlePanel } from './BundlePanel.tsx';
 import { MatchPanel } from './MatchPanel.tsx';
 import { PocketCard } from './PocketCard.tsx';
+import { ProxyPanel } from './ProxyPanel.tsx';
 import { ReportPanel } from './ReportPanel.tsx';
 import { later } from '#ui/later.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
@@ -178,6 +179,7 @@ const FilesView = () => (
     <div className="handoff-files">
       <BundlePanel />
       <ReportPanel />
+      <ProxyPanel />
       <LogFiles />
       <MonitoringLutPanel />
       <MatchPanel />

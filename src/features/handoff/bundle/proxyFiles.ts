@@ -65,12 +65,12 @@ const profileOf = (
   return clip.found?.profileId === undefined ? (take?.card.profile ?? own) : own;
 };
 
-/**
- * Scripts that make a proxy of every clip with the monitoring LUT and its correction burned in, and the cubes they
- * need; clips that show the same share one.
- */
-export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundlePart => {
-  const cubes = new Map<string, BundleFile>();
+/** A cube that is burned into proxies: a file of the bundle. */
+type Cube = BundleFile & { readonly lut: LutToBake };
+
+/** The clips that a proxy can be made of, the cubes they share by what they show, and what is left out. */
+export const proxiesOf = (of: BundleOf, clips: readonly BundledClip[]) => {
+  const cubes = new Map<string, Cube>();
   const listed: ProxyClip[] = [];
   const leftOut: string[] = [];
   /** Monitors' LUTs for another display, a sentence each. */
@@ -121,14 +121,20 @@ export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundleP
       ...(clip.facts?.timecode ? { timecode: clip.facts.timecode } : {}),
     });
   }
+  return { listed, cubes: [...cubes.values()], leftOut: [...leftOut, ...other] };
+};
+
+/** Scripts that make a proxy of every clip with the monitoring LUT and its correction burned in, and their cubes. */
+export const proxyFiles = (of: BundleOf, clips: readonly BundledClip[]): BundlePart => {
+  const { listed, cubes, leftOut } = proxiesOf(of, clips);
   if (listed.length === 0) return { files: [], leftOut };
   const title = words.proxiesOf(of.shoot.name);
   return {
     files: [
       { path: 'proxies/make-proxies.sh', says: words.shellSays, text: shellScript(listed, title) },
       { path: 'proxies/make-proxies.cmd', says: words.promptSays, text: promptScript(listed, title) },
-      ...cubes.values(),
+      ...cubes,
     ],
-    leftOut: [...leftOut, ...other],
+    leftOut,
   };
 };

@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { failure, success, type Result } from '#core/result.ts';
 import { failureWords } from '#store/words.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { downloadParts } from '#ui/download.ts';
@@ -9,7 +8,7 @@ import { textPicture } from '#ui/paper/textPicture.ts';
 import { startArchive } from '#workers/archive/client.ts';
 import { keptStills } from '../stills/keptStills.ts';
 import { fileName, narrowed, type Extent } from './extent.ts';
-import type { LutToBake } from './parts.ts';
+import { useBaker } from './useBaker.ts';
 
 /** What making the bundle has come to. */
 export type BundleState =
@@ -23,26 +22,6 @@ export type BundleState =
       readonly leftOut: readonly string[];
     }
   | { readonly is: 'refused'; readonly reason: string };
-
-/** Writes LUTs by the worker that every LUT is written by. */
-const useBaker = () => {
-  const { luts } = useBench();
-  return async ({ spec, needs = [], ...how }: LutToBake): Promise<Result<string>> => {
-    for (const file of needs) {
-      const there = await luts.bring(file);
-      if (!there.ok) return there;
-    }
-    const outcome = await luts.write({
-      ...how,
-      spec,
-      scale: 'signal',
-      interpolation: 'tetrahedral',
-    });
-    if (outcome.state === 'cancelled') return failure('LUT', 'It was stopped.');
-    if (outcome.state === 'failed') return failure('LUT', outcome.reason);
-    return outcome.output.ok ? success(outcome.output.value.text) : outcome.output;
-  };
-};
 
 /** The bundle of the shoot: making it, how far it is, what came of it. */
 export const useBundle = () => {
