@@ -4,6 +4,7 @@ import { LUMA } from '../signal/luma.ts';
 import { compileGrade, type Looks } from './compileGrade.ts';
 import { median, quantile } from '../maths/quantile.ts';
 import { fromSkinLine } from './start/skin.ts';
+import { luminanceOn } from './lightLevels.ts';
 import type { StartPatch } from './start/types.ts';
 import type { Grade } from './rows/types.ts';
 
@@ -15,8 +16,16 @@ export type GradeFigures = {
   readonly white: number;
   /** Mean distance of a colour from neutral, in B' - Y' and R' - Y' of the signal, 0..1. */
   readonly colour: number;
-  /** Of the first marked face: luma 0..1, and degrees from the skin line, + left of it. */
-  readonly face?: { readonly name: string; readonly level: number; readonly fromLine: number };
+  /**
+   * Of the first marked face: luma 0..1, luminance on its display in cd/m2, and degrees from the skin line, + left of
+   * it.
+   */
+  readonly face?: {
+    readonly name: string;
+    readonly level: number;
+    readonly light: number;
+    readonly fromLine: number;
+  };
 };
 
 const [DARK, LIGHT] = [0.005, 0.995];
@@ -47,6 +56,7 @@ export const figuresOf = (
           face: {
             name: face.name,
             level: median(skin.map(lumaOf)),
+            light: median(skin.map(luminanceOn(grade.recipe.output))),
             fromLine: fromSkinLine(skin, weights),
           },
         }

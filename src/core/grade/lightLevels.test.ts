@@ -1,10 +1,19 @@
+import type { OutputId } from '../lut/outputs.ts';
 import { execFileSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { has } from '../fixtures/otherHands.ts';
 import type { Triple } from '../maths/matrix.ts';
 import { seededRandom } from '../random.ts';
 import { TRANSFERS } from '../transfer/index.ts';
-import { contentLight, frameLight, hdrNotes, pixelLight, whiteOf, lightTicks } from './lightLevels.ts';
+import {
+  contentLight,
+  frameLight,
+  hdrNotes,
+  pixelLight,
+  whiteOf,
+  lightTicks,
+  luminanceOn,
+} from './lightLevels.ts';
 
 const pq = pixelLight('pq');
 const signalAt = (nits: number) => TRANSFERS.pq.encode(nits);
@@ -64,6 +73,22 @@ print(json.dumps([max(max(x) for x in l),max(sum(x)/len(x) for x in l)]))`,
     const ours = contentLight(frames.map((frame) => frameLight(frame.map(pq), 203)));
     expect(ours.maxCll / maxCll).toBeCloseTo(1, 9);
     expect(ours.maxFall / maxFall).toBeCloseTo(1, 9);
+  });
+});
+
+describe('luminance on a display', () => {
+  it('is 203 for reference white and 26 for grey on PQ (BT.2408-7 table 1), 100 for white of SDR', () => {
+    const grey = (output: OutputId, v: number) => luminanceOn(output)([v, v, v]);
+    expect(grey('pq', 0.5807)).toBeCloseTo(203, 0);
+    expect(grey('pq', 0.38)).toBeCloseTo(26, 0);
+    expect(grey('bt1886', 1)).toBeCloseTo(100, 6);
+    // Green is the brightest of the three primaries, blue the darkest (BT.2020-2 table 4).
+    const [r, g, b] = [0, 1, 2].map((c) =>
+      luminanceOn('pq')([0, 1, 2].map((i) => (i === c ? 0.5 : 0)) as never),
+    );
+    expect(r + g + b).toBeCloseTo(grey('pq', 0.5), 6);
+    expect(r / (r + g + b)).toBeCloseTo(0.2627, 6);
+    expect(b / (r + g + b)).toBeCloseTo(0.0593, 6);
   });
 });
 

@@ -1,6 +1,7 @@
 import { displayLight, HDR_WHITE } from '../lut/loss.ts';
 import { outputOf, type OutputId } from '../lut/outputs.ts';
 import type { Triple } from '../maths/matrix.ts';
+import { LUMA } from '../signal/luma.ts';
 
 /** Light of a picture on its display, cd/m2: of each pixel its brightest channel. */
 export type FrameLight = {
@@ -19,6 +20,20 @@ export const pixelLight = (output: OutputId): ((signal: Triple) => number) => {
   const white = whiteOf(output);
   return (signal) => white * Math.max(...light(signal));
 };
+
+/** Luminance of a signal on its display, cd/m2, by the weights of its primaries. */
+export const luminanceOn = (output: OutputId): ((signal: Triple) => number) => {
+  const light = displayLight(output);
+  const { kr, kg, kb } = LUMA[outputOf(output).luma];
+  const white = whiteOf(output);
+  return (signal) => {
+    const [r, g, b] = light(signal);
+    return white * (kr * r + kg * g + kb * b);
+  };
+};
+
+/** Luminance that skin of a key-lit face has in HDR, deepest to lightest, cd/m2 (BT.2408 table 2; from memory). */
+export const HDR_SKIN = { from: 10, to: 110 } as const;
 
 /** Levels of light that are marked on a scope of HDR, cd/m2: grey, reference white (BT.2408-7), and peaks. */
 const MARKED_LIGHT = [1, 10, 26, 100, 203, 1000, 4000] as const;

@@ -88,6 +88,8 @@ export const words = {
   cdlLeaves: (left: Said) =>
     `It does not hold: ${left}. The LUT holds all rows: use the LUT or the CDL, never both.`,
   saveCdl: 'CDL (.cc)',
+  faceLight: (face: Said, light: Said, from: Said, to: Said) =>
+    `${face} ${light} cd/m². Skin lies at ${from} to ${to} in HDR (BT.2408, from memory), deepest to lightest.`,
   inLight: (name: Said) => `${name}, in cd/m²`,
   keepStill: 'Keep for the bundle',
   stillKept: (name: Said) =>

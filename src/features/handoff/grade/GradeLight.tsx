@@ -1,4 +1,5 @@
-import { HDR_NOTES, hdrNotes, whiteOf, type FrameLight } from '#core/grade/lightLevels.ts';
+import type { GradeFigures } from '#core/grade/gradeFigures.ts';
+import { HDR_NOTES, HDR_SKIN, hdrNotes, whiteOf, type FrameLight } from '#core/grade/lightLevels.ts';
 import { outputOf, type OutputId } from '#core/lut/outputs.ts';
 import { words } from '#ui/wording/grade.ts';
 
@@ -12,11 +13,13 @@ const mismatchOf = (output: OutputId, isHdrWanted: boolean): string | undefined 
 /** Light of the graded picture in cd/m², what it means for HDR, and whether it is what the brief asks for. */
 export const GradeLight = ({
   light,
+  face,
   output,
   bitDepth,
   isHdrWanted,
 }: {
   light?: FrameLight;
+  face?: GradeFigures['face'];
   output: OutputId;
   bitDepth: number;
   isHdrWanted: boolean;
@@ -32,6 +35,11 @@ export const GradeLight = ({
             (100 * light.aboveWhite).toFixed(1),
             whiteOf(output),
           )}
+        </p>
+      )}
+      {light && face && (
+        <p className="grade-figures quiet">
+          {words.faceLight(face.name, face.light.toFixed(0), HDR_SKIN.from, HDR_SKIN.to)}
         </p>
       )}
       {light &&

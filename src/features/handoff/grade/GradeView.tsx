@@ -83,6 +83,7 @@ export const GradeView = () => {
           )}
           <GradeLight
             light={read?.light}
+            face={read?.figures.face}
             output={output}
             bitDepth={selection.camera.coding.bitDepth}
             isHdrWanted={selection.setup.brief.hdr}
