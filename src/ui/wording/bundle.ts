@@ -29,6 +29,9 @@ export const words = {
   matchLutSays: (camera: Said, hero: Said) =>
     `The same with ${camera} brought to ${hero} before the conversion.`,
   monitoringSays: (lut: Said) => `What the monitor on set showed: ${lut}. For dailies; off before the grade.`,
+  lutOfOther: (lut: Said, made: Said, camera: Said, records: Said) =>
+    `The monitor’s LUT ${lut} is made for ${made}; ${camera} records ${records}: it shows another picture.`,
+  unknownProfile: 'a profile that is not in the kit',
   gradedSays: (camera: Said, setup: Said) =>
     `The trial grade of ${camera} in ${setup}, conversion and all: a first correction, to begin from.`,
   asRecordedSays: (name: Said) => `${name} as recorded: its codes, spread over 16 bits.`,

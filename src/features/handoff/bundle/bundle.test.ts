@@ -14,6 +14,10 @@ import { compareBackup, restoreEdit } from '#store/backup/restore.ts';
 import { readBackup } from '#store/backup/readBackup.ts';
 import { planChange } from '#store/records/plan.ts';
 import { resolveSelection } from '#store/selection.ts';
+import { monitoringRecipe } from '#core/lut/monitoring.ts';
+import { lutOfRecipe } from '#store/lutOfRecipe.ts';
+import type { LutRecord } from '#store/records/lut.ts';
+import { bareProfile } from '#ui/luts/lutSource.ts';
 import { newRow } from '#core/grade/rows/rowKinds.ts';
 import { FIRST_GRADE } from '#ui/bench/grade/gradeModel.ts';
 import { gather } from './gather.ts';
@@ -200,6 +204,34 @@ describe('the bundle of a shoot', () => {
     const files = unzipSync(bytes);
     expect(Object.keys(files).some((path) => path.endsWith('65.cube'))).toBe(false);
     expect(JSON.parse(textOf(files, 'manifest.json')).leftOut).toEqual(leftOut);
+  });
+
+  it('says where a monitor’s LUT was made for another camera, and holds it all the same', async () => {
+    const { of } = await shootIn(fresh());
+    const plan = of.records.plans.get('furnace-mouth:a-cam')!;
+    const [monitor] = of.records.monitors.values();
+    const lut = (id: 'wideLog' | 'classicLog') => {
+      const { data } = of.records.profiles.get(id)!;
+      const recipe = monitoringRecipe({ profile: bareProfile(data), pullStops: 0 });
+      return lutOfRecipe({ id: `for-${id}`, name: `For ${id}`, says: '' }, recipe, {
+        bitDepth: 10,
+        range: 'legal',
+      });
+    };
+    const shown = (own: LutRecord) => {
+      const records = {
+        ...of.records,
+        luts: new Map(of.records.luts).set(own.id, own),
+        plans: new Map(of.records.plans).set(plan.id, { ...plan, monitorLuts: { [monitor.id]: own.id } }),
+      };
+      return bundleFiles({ ...of, records });
+    };
+    const other = shown(lut('classicLog'));
+    expect(other.leftOut).toContain(
+      'The monitor’s LUT For classicLog is made for classic log; A-cam records wide log: it shows another picture.',
+    );
+    expect(other.files.some(({ path }) => path.startsWith('luts/monitoring/For classicLog'))).toBe(true);
+    expect(shown(lut('wideLog')).leftOut.join(' ')).not.toContain('is made for');
   });
 
   it('unzip and Python read it, names of any script among them', async () => {

@@ -1,3 +1,5 @@
+import { dequal } from 'dequal';
+import type { ProfileRecord } from '#store/records/profile.ts';
 import { safeName } from '#core/formats/safeName.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import type { LutRecipe } from '#core/lut/recipeData.ts';
@@ -166,14 +168,32 @@ const fileOf = (
   };
 };
 
+/** Monitors' LUTs that were made for another recording than the camera makes, a sentence each. */
+const strangersOf = (
+  selections: readonly Selection[],
+  profiles: readonly ProfileRecord[],
+): readonly string[] => [
+  ...new Set(
+    selections.flatMap(({ monitors, profile, camera }) =>
+      monitors.flatMap(({ lut }) => {
+        const made = lut.recipe?.profile;
+        if (!made || dequal(made.curve, profile.data.curve)) return [];
+        const other = profiles.find(({ data }) => dequal(data.curve, made.curve));
+        return [words.lutOfOther(lut.name, other?.name ?? words.unknownProfile, camera.name, profile.name)];
+      }),
+    ),
+  ),
+];
+
 /** Conversions, matches and what the monitors showed, each once. */
 export const lutFiles = (of: BundleOf): BundlePart => {
   const nameOf = (id: string) => of.records.cameras.get(id)?.name ?? id;
   const seen = new Map<string, BundleFile>();
-  for (const made of selectionsOf(of).flatMap((selection) => lutsOf(selection, nameOf, of.records.luts)))
+  const selections = selectionsOf(of);
+  for (const made of selections.flatMap((selection) => lutsOf(selection, nameOf, of.records.luts)))
     for (const how of made.folder === 'monitoring' ? MONITORING : CONVERSIONS) {
       const file = fileOf(made, how);
       if (!seen.has(file.path.toLowerCase())) seen.set(file.path.toLowerCase(), file);
     }
-  return { files: [...seen.values()], leftOut: [] };
+  return { files: [...seen.values()], leftOut: strangersOf(selections, [...of.records.profiles.values()]) };
 };

@@ -116,6 +116,29 @@ describe('the report on paper', () => {
     for (const [camera] of report.media) expect(flat).toContain(camera);
   });
 
+  it.runIf(has('pdftoppm'))('is drawn by pdftoppm: ink on white, and none of it in the margins', async () => {
+    const bytes = await reportPdf(reportOf(await demo()), { paper: 'a4', at: AT });
+    const pgm = execFileSync('pdftoppm', ['-r', '36', '-gray', '-f', '1', '-l', '1', inFile(bytes)]);
+    const [, width, height] = /^P5\s+(\d+) (\d+)\s+255\s/
+      .exec(pgm.subarray(0, 30).toString('latin1'))!
+      .map(Number);
+    const pixels = pgm.subarray(pgm.length - width * height);
+    const isDark = (x: number, y: number) => pixels[y * width + x] < 160;
+    let [ink, outside] = [0, 0];
+    // 42 points of margin are 21 pixels at 36 a inch; a letter may reach a pixel over.
+    const margin = 19;
+    for (let y = 0; y < height; y += 1)
+      for (let x = 0; x < width; x += 1)
+        if (isDark(x, y)) {
+          ink += 1;
+          if (x < margin || x >= width - margin) outside += 1;
+        }
+    expect([width, height]).toEqual([298, 421]);
+    expect(ink / (width * height)).toBeGreaterThan(0.01);
+    expect(ink / (width * height)).toBeLessThan(0.3);
+    expect(outside).toBe(0);
+  });
+
   reader('writes names of every script so that they are found as text', async () => {
     const of = await demo();
     const names = ['炉口のショット', 'Печь у входа', 'भट्ठी का मुँह'];
