@@ -8,6 +8,8 @@ const MARGIN = 42;
 const FOOT = 26;
 /** From one line to the next, as a share of its letters. */
 const LEADING = 1.3;
+/** Smallest that letters of a cell are written, as a share of their size. */
+const SMALLEST = 0.75;
 
 export type Style = {
   readonly size: number;
@@ -68,6 +70,14 @@ export const startFlow = (
     ];
     sheet.page.drawLine({ start, end, thickness, color: thickness > 0.8 ? INK : RULE });
   };
+  /** A text as it stands in a cell: up to a quarter smaller, and cut where that is not enough. */
+  const cut = (said: string, font: PDFFont, size: number, wide: number): string => {
+    const fits = (part: string) => SMALLEST * widthIn(font)(part, size) <= wide;
+    if (fits(said)) return said;
+    let end = said.length;
+    while (end > 1 && !fits(`${said.slice(0, end)}...`)) end -= 1;
+    return `${said.slice(0, end).trimEnd()}...`;
+  };
   /** One row of a table. @param shares Widths of its columns, as parts of the whole */
   const row = async (cells: readonly FlowCell[], shares: readonly number[], size: number): Promise<void> => {
     await keep(size * 1.7);
@@ -77,7 +87,7 @@ export const startFlow = (
       const wide = (room * shares[i]) / whole;
       const font = bold ? fonts.bold : fonts.text;
       const place = { x: toRight ? x + wide - 6 : x, y: at(size * 1.2), size, font };
-      await writeLine(sheet, said, place, { room: wide - 6, toRight });
+      await writeLine(sheet, cut(said, font, size, wide - 6), place, { room: wide - 6, toRight });
       x += wide;
     }
     down += size * 1.6;

@@ -4,7 +4,14 @@ import { unzipSync } from 'fflate';
 import { afterEach, describe, expect, it } from 'vitest';
 import { zoneOf } from '#core/day/clock.ts';
 import { factsOf } from '#store/takeFacts.ts';
-import { dropStill, keepStill, MOST_STILLS, stillNameOf, type KeptStill } from '../stills/keptStills.ts';
+import {
+  dropStill,
+  keepStill,
+  MOST_BYTES,
+  MOST_STILLS,
+  stillNameOf,
+  type KeptStill,
+} from '../stills/keptStills.ts';
 import { bundleFiles } from './bundleFiles.ts';
 import { extentsOf, narrowed, WHOLE } from './extent.ts';
 import { bundling, made } from './fixtures/bundling.ts';
@@ -69,5 +76,14 @@ describe('a bundle', () => {
     // There are never more than can be held.
     const many = Array.from({ length: MOST_STILLS + 3 }, (_, i) => still(`n${i}`, 0));
     expect(many.reduce(keepStill, []).map((one) => one.name)[0]).toBe('n3');
+    const large = (n: number) =>
+      ({ ...still(`large ${n}`, 0), graded: { length: MOST_BYTES * 0.4 } }) as unknown as KeptStill;
+    const names = [1, 2, 3]
+      .map(large)
+      .reduce(keepStill, [])
+      .map((one) => one.name);
+    expect(names).toEqual(['large 2', 'large 3']);
+    const huge = { ...still('huge', 0), graded: { length: 2 * MOST_BYTES } } as unknown as KeptStill;
+    expect(keepStill([large(1)], huge).map((one) => one.name)).toEqual(['huge']);
   });
 });

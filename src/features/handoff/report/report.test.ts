@@ -150,6 +150,15 @@ describe('the report on paper', () => {
     for (const name of names) expect(text).toContain(name);
   });
 
+  reader('cuts a name that no cell holds rather than writing it too small to read', async () => {
+    const of = await demo();
+    const long = 'A LUT with a name that goes on and on, as files have them, version 12 final, really final';
+    const takes = of.takes.map((take) => ({ ...take, card: { ...take.card, monitorLut: long } }));
+    const text = textOf(await reportPdf(reportOf({ ...of, takes }), { paper: 'a4', at: AT }));
+    expect(text).toMatch(/A LUT with a.*\.\.\./);
+    expect(text).not.toContain(long);
+  });
+
   it('goes on where a small picture is damaged, and over pages where notes are long', async () => {
     const of = await demo();
     const thumbnails = new Map([[of.takes[0].id, new Uint8Array([1, 2, 3])]]);

@@ -27,8 +27,9 @@ export const stillNameOf = (setup: string, camera: string, file: string, at: num
     .filter(Boolean)
     .join(' ');
 
-/** Most that are held at once: each is some megabytes. */
+/** Most that are held at once, and most that they take together, bytes: one of UHD is some 80 MB. */
 export const MOST_STILLS = 40;
+export const MOST_BYTES = 800e6;
 
 const kept = new WeakMap<Database, StoreApi<readonly KeptStill[]>>();
 
@@ -42,9 +43,21 @@ export const keptStills = (database: Database): StoreApi<readonly KeptStill[]> =
 const isSame = (a: KeptStill, b: Pick<KeptStill, 'shootId' | 'name'>) =>
   a.shootId === b.shootId && safeName(a.name).toLowerCase() === safeName(b.name).toLowerCase();
 
-/** Keeps a still in the place of one of its name; the oldest goes where there are too many. */
+const bytesOf = ({ asShot, graded }: KeptStill) => asShot.length + graded.length;
+
+/** The newest that there is room for; the very newest always. */
+const held = (stills: readonly KeptStill[]): readonly KeptStill[] => {
+  let room = MOST_BYTES;
+  const first = stills.findLastIndex((still, i) => {
+    room -= bytesOf(still);
+    return room < 0 && i < stills.length - 1;
+  });
+  return stills.slice(Math.max(first + 1, stills.length - MOST_STILLS));
+};
+
+/** Keeps a still in the place of one of its name; the oldest go where there are too many. */
 export const keepStill = (stills: readonly KeptStill[], still: KeptStill): readonly KeptStill[] =>
-  [...stills.filter((one) => !isSame(one, still)), still].slice(-MOST_STILLS);
+  held([...stills.filter((one) => !isSame(one, still)), still]);
 
 export const dropStill = (
   stills: readonly KeptStill[],
