@@ -28,14 +28,14 @@ export const ReportPanel = () => {
   const make = async () => {
     setState({ isMaking: true });
     try {
-      const [{ gather }, { reportOf }, { reportPdf }, { textPicture }] = await Promise.all([
+      const [{ gather }, { reportOf }, { reportPdf }, { PAGE_TOOLS }] = await Promise.all([
         import('./bundle/gather.ts'),
         import('./report/reportData.ts'),
         import('./report/reportPdf.ts'),
-        import('#ui/paper/textPicture.ts'),
+        import('#ui/paper/tools.ts'),
       ]);
       const of = narrowed(await gather(database, records, shoot), extent);
-      const bytes = await reportPdf(reportOf(of), { paper, at: of.at, draw: textPicture });
+      const bytes = await reportPdf(reportOf(of), { paper, at: of.at, tools: PAGE_TOOLS });
       download(`${fileName(shoot.name, extent)}-report-${paper}.pdf`, bytes, 'application/pdf');
       setState({});
     } catch (error) {

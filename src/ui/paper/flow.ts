@@ -8,6 +8,8 @@ const MARGIN = 42;
 const FOOT = 26;
 /** From one line to the next, as a share of its letters. */
 const LEADING = 1.3;
+/** Texts that are measured before they are written: those of a take are few. */
+const MOST_MEASURED = 100;
 /** Smallest that letters of a cell are written, as a share of their size. */
 const SMALLEST = 0.75;
 
@@ -49,8 +51,15 @@ export const startFlow = (
   const keep = async (tall: number): Promise<void> => {
     if (down + tall > height - MARGIN - FOOT && down > MARGIN + 20) await begin();
   };
-  const linesOf = (text: string, { size, font = 'text', x = 0, room: wide = room - x }: Style) =>
-    wrapped(text, wide, (part) => widthIn(fonts[font])(part, size));
+  /** Lines of texts that were measured and are written next. */
+  const measured = new Map<string, readonly string[]>();
+  const linesOf = (text: string, { size, font = 'text', x = 0, room: wide = room - x }: Style) => {
+    const key = `${size} ${font} ${wide} ${text}`;
+    const lines = measured.get(key) ?? wrapped(text, wide, (part) => widthIn(fonts[font])(part, size));
+    if (measured.size > MOST_MEASURED) measured.clear();
+    measured.set(key, lines);
+    return lines;
+  };
   /** How tall a text is in its room. */
   const tallOf = (text: string, style: Style) => linesOf(text, style).length * style.size * LEADING;
   const text = async (said: string, style: Style): Promise<void> => {

@@ -23,6 +23,15 @@ export const plain = (text: string) => inLatin(text).replace(FOREIGN, '?');
 /** Draws what the fonts of the paper do not have: names in other scripts, emoji. */
 export type DrawText = (text: string, style: TextStyle) => Promise<TextPicture>;
 
+/** What a document asks of the page that it is made on; without it, it is made as it can be. */
+export type PaperTools = {
+  readonly draw?: DrawText;
+  /** A PNG as a JPEG. */
+  readonly jpeg?: (png: Uint8Array) => Promise<Uint8Array>;
+  /** Lets the page do something else. */
+  readonly pause?: () => Promise<void>;
+};
+
 export type Fonts = { readonly text: PDFFont; readonly bold: PDFFont; readonly mono: PDFFont };
 
 export type Sheet = {

@@ -2,7 +2,7 @@ import { failure, success, type Result } from '#core/result.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import type { ArchiveJobs, Content, Sealed } from '#workers/archive/protocol.ts';
 import { failureWords } from '#store/words.ts';
-import type { DrawText } from '#ui/paper/sheet.ts';
+import type { PaperTools } from '#ui/paper/sheet.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import { bundleFiles } from './bundleFiles.ts';
 import type { BundleFile, BundleOf, LutToBake } from './parts.ts';
@@ -37,20 +37,20 @@ const manifestOf = (
 /**
  * Makes the bundle of a shoot, file by file. A LUT that cannot be baked is left out and told; the rest is whole.
  * @param bake Writes a LUT as the text of its file
- * @param draw Draws letters that the fonts of a file do not have
+ * @param tools What the page can do for paper
  */
 export const makeBundle = async (
   of: BundleOf,
   {
     archive,
     bake,
-    draw,
+    tools = {},
     tell,
     signal,
   }: {
     readonly archive: Client<ArchiveJobs>;
     readonly bake: (lut: LutToBake) => Promise<Result<string>>;
-    readonly draw?: DrawText;
+    readonly tools?: PaperTools;
     readonly tell: Tell;
     readonly signal: AbortSignal;
   },
@@ -70,7 +70,7 @@ export const makeBundle = async (
     if ('lut' in file) return bake(file.lut);
     if ('text' in file) return success(file.text);
     try {
-      return success(await file.bytes(draw));
+      return success(await file.bytes(tools));
     } catch (error) {
       return failure('bundle', failureWords(error));
     }

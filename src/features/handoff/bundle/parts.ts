@@ -8,7 +8,7 @@ import type { ShootRecord } from '#store/records/shoot.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import type { KeptStill } from '../stills/keptStills.ts';
-import type { DrawText } from '#ui/paper/sheet.ts';
+import type { PaperTools } from '#ui/paper/sheet.ts';
 
 /** What the clips of a shoot are told by. */
 export type ClipsOf = {
@@ -45,8 +45,8 @@ export type LutToBake = {
   readonly words: LutWords;
 };
 
-/** Makes the bytes of a file. @param draw For letters that the fonts of a file do not have */
-type MakeBytes = (draw: DrawText | undefined) => Promise<Uint8Array<ArrayBuffer>>;
+/** Makes the bytes of a file, with what the page can do for it. */
+type MakeBytes = (tools: PaperTools) => Promise<Uint8Array<ArrayBuffer>>;
 
 /** A file of a bundle: its path, what it is for, and its text, the LUT it is baked from, or what makes its bytes. */
 export type BundleFile = {

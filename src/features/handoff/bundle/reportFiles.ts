@@ -9,7 +9,7 @@ export const reportFiles = (of: BundleOf): BundlePart => ({
   files: (Object.keys(PAPERS) as PaperId[]).map((paper) => ({
     path: `report-${paper}.pdf`,
     says: words.pdfSays(PAPERS[paper].name),
-    bytes: (draw) => reportPdf(reportOf(of), { paper, at: of.at, draw }),
+    bytes: (tools) => reportPdf(reportOf(of), { paper, at: of.at, tools }),
   })),
   leftOut: [],
 });

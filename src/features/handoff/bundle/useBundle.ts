@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { failureWords } from '#store/words.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { downloadParts } from '#ui/download.ts';
-import { textPicture } from '#ui/paper/textPicture.ts';
+import { PAGE_TOOLS } from '#ui/paper/tools.ts';
 import { startArchive } from '#workers/archive/client.ts';
 import { keptStills } from '../stills/keptStills.ts';
 import { fileName, narrowed, type Extent } from './extent.ts';
@@ -52,7 +52,7 @@ export const useBundle = () => {
         {
           archive,
           bake,
-          draw: textPicture,
+          tools: PAGE_TOOLS,
           signal: mine.signal,
           tell: (path, at, of) => isMine() && setState({ is: 'making', path, at, of }),
         },

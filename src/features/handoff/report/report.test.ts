@@ -146,7 +146,9 @@ describe('the report on paper', () => {
       ...take,
       notes: i < names.length ? names[i] : take.notes,
     }));
-    const text = textOf(await reportPdf(reportOf({ ...of, takes }), { paper: 'letter', at: AT, draw }));
+    const text = textOf(
+      await reportPdf(reportOf({ ...of, takes }), { paper: 'letter', at: AT, tools: { draw } }),
+    );
     for (const name of names) expect(text).toContain(name);
   });
 
@@ -157,6 +159,29 @@ describe('the report on paper', () => {
     const text = textOf(await reportPdf(reportOf({ ...of, takes }), { paper: 'a4', at: AT }));
     expect(text).toMatch(/A LUT with a.*\.\.\./);
     expect(text).not.toContain(long);
+  });
+
+  it('takes pictures as JPEG where the page makes them so, and lets the page go on between takes', async () => {
+    const of = await demo();
+    let [asked, pauses] = [0, 0];
+    // The smallest JPEG that can be placed: its head says one pixel (ISO/IEC 10918-1, B.2.2).
+    const jpeg = Uint8Array.of(...[0xff, 0xd8, 0xff, 0xc0, 0, 11, 8, 0, 1, 0, 1, 1, 1, 0x11, 0, 0xff, 0xd9]);
+    const thumbnails = new Map(of.takes.map(({ id }) => [id, Uint8Array.of(1)]));
+    const bytes = await reportPdf(reportOf({ ...of, thumbnails }), {
+      paper: 'a4',
+      at: AT,
+      tools: {
+        jpeg: async () => {
+          asked += 1;
+          return jpeg;
+        },
+        pause: async () => {
+          pauses += 1;
+        },
+      },
+    });
+    expect([asked, pauses]).toEqual([of.takes.length, of.takes.length]);
+    expect(Buffer.from(bytes).toString('latin1')).toContain('/DCTDecode');
   });
 
   it('goes on where a small picture is damaged, and over pages where notes are long', async () => {

@@ -76,7 +76,12 @@ const grouped = <T>(
   by: (one: T) => string,
 ): readonly (readonly [string, readonly T[]])[] => {
   const groups = new Map<string, T[]>();
-  for (const one of list) groups.set(by(one), [...(groups.get(by(one)) ?? []), one]);
+  for (const one of list) {
+    const key = by(one);
+    const group = groups.get(key);
+    if (group) group.push(one);
+    else groups.set(key, [one]);
+  }
   return [...groups];
 };
 

@@ -1,6 +1,6 @@
 import type { PDFImage } from 'pdf-lib';
 import { startFlow, type Flow } from '#ui/paper/flow.ts';
-import { newDocument, type DrawText } from '#ui/paper/sheet.ts';
+import { newDocument, type PaperTools } from '#ui/paper/sheet.ts';
 import { type PaperId } from '#ui/paper/papers.ts';
 import { words } from '#ui/wording/report.ts';
 import { LADDER, drawLadder } from './ladderPdf.ts';
@@ -13,6 +13,7 @@ const TEXT_AT = PICTURE.width + LADDER.width + 22;
 type Drawing = {
   readonly flow: Flow;
   readonly pictureOf: (png: Uint8Array) => Promise<PDFImage | undefined>;
+  readonly pause?: PaperTools['pause'];
 };
 
 /** The card in two columns of names and values. */
@@ -72,7 +73,10 @@ const drawSetup = async (drawing: Drawing, { name, says, caution, cameras }: Rep
     await flow.text(camera.name, { size: 11, font: 'bold' });
     flow.space(2);
     await drawCard(drawing, camera);
-    for (const take of camera.takes) await drawTake(drawing, take);
+    for (const take of camera.takes) {
+      await drawTake(drawing, take);
+      await drawing.pause?.();
+    }
   }
 };
 
@@ -124,16 +128,22 @@ const drawMedia = async (flow: Flow, { media }: Report) => {
 /**
  * A report as a PDF, black on white.
  * @param at Date that the file is given: the same records make the same bytes
- * @param draw For names in scripts that the standard fonts do not have; without it they stand as question marks
+ * @param tools Draws names in scripts that the standard fonts do not have; without it they stand as question marks
  */
 export const reportPdf = async (
   report: Report,
-  { paper, at, draw }: { readonly paper: PaperId; readonly at: Date; readonly draw?: DrawText },
+  { paper, at, tools = {} }: { readonly paper: PaperId; readonly at: Date; readonly tools?: PaperTools },
 ): Promise<Uint8Array<ArrayBuffer>> => {
   const made = await newDocument(`${report.shoot}: ${words.title}`, at);
-  const flow = startFlow(made, paper, `${report.shoot} · ${words.title}`, draw);
+  const flow = startFlow(made, paper, `${report.shoot} · ${words.title}`, tools.draw);
   // A small picture that is damaged is left out: the rest of its take is there.
-  const pictureOf = (png: Uint8Array) => made.document.embedPng(png).catch(() => undefined);
+  const pictureOf = async (png: Uint8Array) => {
+    try {
+      return await (tools.jpeg ? made.document.embedJpg(await tools.jpeg(png)) : made.document.embedPng(png));
+    } catch {
+      return undefined;
+    }
+  };
   await flow.text(report.shoot, { size: 22, font: 'bold' });
   const days = report.days.map(({ name }) => name).join(', ');
   await flow.text([words.title, report.place, days].filter(Boolean).join(' · '), { size: 10 });
@@ -147,7 +157,7 @@ export const reportPdf = async (
     flow.rule(1.2);
     flow.space(4);
     await flow.text(name, { size: 16, font: 'bold' });
-    for (const setup of setups) await drawSetup({ flow, pictureOf }, setup);
+    for (const setup of setups) await drawSetup({ flow, pictureOf, pause: tools.pause }, setup);
   }
   await drawMedia(flow, report);
   await flow.close((page, pages) => words.foot(report.shoot, page, pages));
