@@ -9,7 +9,7 @@ export const words = {
   light: 'light',
   lightOf: (picture: Said) => `light of ${picture}`,
   lightSays:
-    'Light in cd/m², max(R, G, B): grey up to 203, reference white of HDR; colours above it up to 4000.',
+    'Light in cd/m², max(R, G, B): grey up to 203, white of HDR, colours to 4000. At hard edges near to half a stop.',
   other: 'Beside it',
   none: 'nothing beside it',
   trimOf: (output: Said) => `Trim for ${output}`,
@@ -20,7 +20,7 @@ export const words = {
   stopsOf: (stops: Said) => `${stops} stops`,
   timesOf: (times: Said) => `× ${times}`,
   plainDisplay: (display: Said, grey: Said, shadow: Said) =>
-    `On a ${display} display grey comes out ${grey} stop, a shadow at 10 % ${shadow}.`,
+    `On a ${display} display grey comes out ${grey} stop brighter, a shadow at 10 % of signal ${shadow} stop.`,
   measureLight: 'Measure MaxCLL and MaxFALL',
   stop: 'Stop measuring',
   contentLight: (most: Said, mean: Said) => `MaxCLL ${most}, MaxFALL ${mean} cd/m².`,

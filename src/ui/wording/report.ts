@@ -13,7 +13,7 @@ export const words = {
   pdfSays: (paper: Said) => `The report to print, on ${paper}: takes against plan, what to undo, media.`,
   undoTitle: 'What to undo',
   undoSays:
-    'Stops of light, before the conversion; plus makes brighter. Found is where the card was, the middle of all takes.',
+    'Stops of light, before the conversion; plus makes brighter. Found is the middle of all takes, with how far they lie apart.',
   undoHead: ['Set-up', 'Camera, profile', 'Planned', 'Found', 'Undo', 'Takes', 'Circled'],
   ladderSays:
     'Ladder beside a take: pixels by stops, -10 to +10. Ticks: card as planned (left), as found (right).',
@@ -49,6 +49,7 @@ export const words = {
   minutes: (minutes: Said) => `${minutes} min`,
   gradingTime: (time: Said) => `correction about ${time}, an estimate`,
   notMarked: 'not marked',
+  eachTake: 'each take',
   spread: (stops: Said) => `, over ${stops}`,
   notShot: (setups: Said) => `Planned and not logged: ${setups}.`,
   mediaTitle: 'Media and copies',

@@ -72,6 +72,8 @@ describe('what a report says', () => {
     // The middle of three takes, and how far they lie apart.
     const three = says([at(0.5, 'a'), at(0.4, 'b'), at(0.9, 'c')]);
     expect(three).toMatchObject({ found: '+0.5, over 0.50', undo: '−0.5', takes: 3 });
+    // Further apart, one number would be wrong for most of them.
+    expect(says([at(1, 'a'), at(2, 'b')])).toMatchObject({ undo: 'each take' });
   });
 
   it('says which settings of a take are not those of its card', async () => {

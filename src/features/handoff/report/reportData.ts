@@ -193,12 +193,18 @@ const setupOf = (
   };
 };
 
+/** Takes of a set-up that lie further apart, stops, are undone one by one. Half a stop, our own. */
+const APART = 1 / 2;
+
 const sumOf = (takes: readonly TakeRecord[]): ReportSum => {
   const [{ card }] = takes;
   const found = takes.flatMap(({ measured }) =>
     measured?.cardStops === undefined ? [] : [measured.cardStops],
   );
   const middle = found.length > 0 ? median(found) : undefined;
+  // Takes that lie apart have no undo in common: one number would be wrong for most of them.
+  const placements = found.length > 0 ? found : takes.map((take) => take.card.placement);
+  const isEach = Math.max(...placements) - Math.min(...placements) > APART;
   const planned = [...new Set(takes.map((take) => printStops(take.card.placement)))];
   const spread = Math.max(...found) - Math.min(...found);
   return {
@@ -209,7 +215,7 @@ const sumOf = (takes: readonly TakeRecord[]): ReportSum => {
       middle === undefined
         ? words.notMarked
         : `${printStopsDecimal(middle)}${found.length > 1 ? words.spread(spread.toFixed(2)) : ''}`,
-    undo: printStopsDecimal(middle === undefined ? -card.placement || 0 : -middle || 0),
+    undo: isEach ? words.eachTake : printStopsDecimal(-(middle ?? card.placement) || 0),
     takes: takes.length,
     circled: takes.filter(({ circled }) => circled).length,
   };
