@@ -29,6 +29,15 @@ export type TakeFacts = {
   readonly text: string;
 };
 
+/** Stops that the grade turns a take by: back from where its card was found, else from where it was planned. */
+export const undoStops = ({
+  found,
+  planned,
+}: {
+  readonly found?: number;
+  readonly planned: number;
+}): number => -(found ?? planned) || 0;
+
 const verdictOf = ({ measured }: TakeRecord): TakeVerdict =>
   measured
     ? measured.verdicts.reduce<TakeVerdict>(

@@ -44,3 +44,6 @@ export const printDate = (date: string): string => {
   const [, month, day] = date.split('-').map(Number);
   return `${day} ${MONTHS[month - 1] ?? '?'}`;
 };
+
+/** `14 Apr 2026` of a date, ISO 8601. */
+export const printDay = (date: string): string => `${printDate(date)} ${date.slice(0, 4)}`;

@@ -23,12 +23,14 @@ export type ProxyClip = {
 export const PROXY_CODECS = {
   h264: {
     name: '8-bit',
+    grows: 1,
     says: 'H.264, 8 bit 4:2:0: small, plays everywhere',
     options: '-c:v libx264 -preset fast -crf 20 -profile:v high',
     pixels: 'yuv420p',
   },
   intra: {
     name: '10-bit intra',
+    grows: 3,
     says: 'H.264 intra, 10 bit 4:2:2: large, light to cut',
     options: '-c:v libx264 -preset fast -crf 16 -profile:v high422 -x264-params keyint=1',
     pixels: 'yuv422p10le',
@@ -37,6 +39,8 @@ export const PROXY_CODECS = {
   string,
   {
     readonly name: string;
+    /** How many times its clip a proxy may be. Our own, on the safe side. */
+    readonly grows: number;
     readonly says: string;
     readonly options: string;
     readonly pixels: string;

@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { LOG_EXPORTS } from '#store/exports/index.ts';
-import type { TakeFacts } from '#store/takeFacts.ts';
+import { undoStops, type TakeFacts } from '#store/takeFacts.ts';
 import { takesOfShoot } from '#store/takes.ts';
 import { failureWords } from '#store/words.ts';
 import { setupsOf } from '#store/selection.ts';
@@ -34,9 +34,6 @@ import { later } from '#ui/later.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { words } from '#ui/wording/handoff.ts';
 
-/** What the grade turns a take by: back from where its card was found, or from where it was planned. */
-const undoOf = ({ found, planned }: TakeFacts) => -(found ?? planned) || 0;
-
 const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
   {
     id: 'take',
@@ -65,8 +62,8 @@ const TAKE_COLUMNS: readonly Column<TakeFacts>[] = [
   {
     id: 'undo',
     header: words.undoInPost,
-    cell: (take) => printStopsDecimal(undoOf(take)),
-    sortBy: undoOf,
+    cell: (take) => printStopsDecimal(undoStops(take)),
+    sortBy: undoStops,
   },
 ];
 

@@ -3,7 +3,7 @@ import { rm, stat, statfs, writeFile } from 'node:fs/promises';
 import { basename, dirname } from 'node:path';
 import { Readable } from 'node:stream';
 import * as z from 'zod/mini';
-import { PROXY_CODEC_IDS, proxyOptions } from '#core/formats/proxyScript.ts';
+import { PROXY_CODECS, PROXY_CODEC_IDS, proxyOptions, type ProxyCodecId } from '#core/formats/proxyScript.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { writeProxy } from './ffmpeg.ts';
 import { keptClip } from './keep.ts';
@@ -22,16 +22,14 @@ const orderSchema = z.object({
 
 /** Room that is left on the disk whatever is made, bytes. */
 const SPARE = 500e6;
-/** A proxy against its clip: a long-GOP clip made intra grows. Our own, on the safe side. */
-const GROWS = { h264: 1, intra: 3 } as const;
 
 const gb = (bytes: number) => `${(bytes / 1e9).toFixed(1)} GB`;
 
 const GONE = failure('clip', 'The helper has let the clip go: choose it again.');
 
 /** Whether there is room for a proxy. @param free Bytes that the disk has left */
-export const roomFor = (free: number, clipBytes: number, codec: keyof typeof GROWS): Result<undefined> => {
-  const needed = clipBytes * GROWS[codec] + SPARE;
+export const roomFor = (free: number, clipBytes: number, codec: ProxyCodecId): Result<undefined> => {
+  const needed = clipBytes * PROXY_CODECS[codec].grows + SPARE;
   return free >= needed
     ? success(undefined)
     : failure(

@@ -15,7 +15,7 @@ export const words = {
   isPlanned: 'planned',
   matched: (camera: Said) => `Match of ${camera} by post`,
   lack: (camera: Said, does: Said, stops: Said, hero: Said, moved: Said, clips: Said) =>
-    `${camera} was ${does} by ${stops} stop against ${hero}, ${moved} of its ${clips} clips moved: its match lacks that.`,
+    `${camera} was ${does} by ${stops} stop against ${hero}, ${moved} of ${clips} clips moved: its match lacks that.`,
   lifted: 'lifted',
   lowered: 'lowered',
   intoMatch: (stops: Said, camera: Said) => `Add ${stops} to the match of ${camera}`,

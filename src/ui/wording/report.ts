@@ -13,7 +13,7 @@ export const words = {
   pdfSays: (paper: Said) => `The report to print, on ${paper}: takes against plan, what to undo, media.`,
   undoTitle: 'What to undo',
   undoSays:
-    'Stops of light, before the conversion; plus makes brighter. Found is the middle of all takes, with how far they lie apart.',
+    'Stops of light before the conversion, plus brighter. Found: the middle of the takes, and how far apart.',
   undoHead: ['Set-up', 'Camera, profile', 'Planned', 'Found', 'Undo', 'Takes', 'Circled'],
   ladderSays:
     'Ladder beside a take: pixels by stops, -10 to +10. Ticks: card as planned (left), as found (right).',

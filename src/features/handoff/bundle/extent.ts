@@ -1,8 +1,9 @@
-import { dateIn, printDate, zoneOf } from '#core/day/clock.ts';
+import { dateIn, printDay, zoneOf } from '#core/day/clock.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { ClipRecord } from '#store/records/clip.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import { setupsOf } from '#store/selection.ts';
+import type { TakeRecord } from '#store/records/take.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { slug } from '#ui/download.ts';
 import { words } from '#ui/wording/bundle.ts';
@@ -25,7 +26,7 @@ export const extentsOf = (
   return [
     WHOLE,
     ...(facts.some(({ circled }) => circled) ? [{ id: 'circled', name: words.circledTakes } as const] : []),
-    ...days.map((day): Extent => ({ id: `day:${day}`, name: `${printDate(day)} ${day.slice(0, 4)}` })),
+    ...days.map((day): Extent => ({ id: `day:${day}`, name: printDay(day) })),
     ...setupsOf(records, shoot.id)
       .filter(({ id }) => shot.has(id))
       .map(({ id, name }): Extent => ({ id: `setup:${id}`, name })),
@@ -47,13 +48,12 @@ export const narrowed = (of: BundleOf, { id, name }: Extent): BundleOf => {
   if (id === 'shoot') return of;
   const zone = of.shoot.sun && zoneOf(of.shoot.sun.clock);
   const [kind, which] = [id.split(':')[0], id.slice(id.indexOf(':') + 1)];
-  const takes = of.takes.filter(({ circled, setupId, loggedAt }) =>
-    kind === 'circled'
-      ? circled
-      : kind === 'day'
-        ? dateIn(new Date(loggedAt), zone) === which
-        : setupId === which,
-  );
+  const isIn: Readonly<Record<string, (take: TakeRecord) => boolean>> = {
+    circled: ({ circled }) => circled,
+    day: ({ loggedAt }) => dateIn(new Date(loggedAt), zone) === which,
+    setup: ({ setupId }) => setupId === which,
+  };
+  const takes = of.takes.filter(isIn[kind]);
   const ids = new Set(takes.map((take) => take.id));
   const clips = of.clips.filter((clip) =>
     clip.take?.id !== undefined

@@ -13,11 +13,14 @@ import { words } from '#ui/wording/bundle.ts';
 import { profileOfClip, type BundledClip } from './clipFacts.ts';
 import type { BundleFile, BundleOf, BundlePart, LutToBake } from './parts.ts';
 
+/** What proxies are made from. */
+type ProxiesOf = Pick<BundleOf, 'records' | 'shoot' | 'takes'>;
+
 /** Points of a cube that is burned in. */
 const SIZE = 33;
 
 /** The LUT of the first monitor on the take's set-up and camera, as the plan has it; undefined for the computed one. */
-const monitorLutOf = ({ records, shoot }: BundleOf, take: TakeRecord | undefined) =>
+const monitorLutOf = ({ records, shoot }: ProxiesOf, take: TakeRecord | undefined) =>
   take &&
   resolveSelection(records, { shoot: shoot.id, setup: take.setupId, camera: take.cameraId })?.monitors[0]
     ?.lut;
@@ -57,7 +60,7 @@ const burnedOf = (
 
 /** The profile that a clip was read by, else the one its take was planned with, else the first of its camera. */
 const profileOf = (
-  of: BundleOf,
+  of: ProxiesOf,
   { clip }: BundledClip,
   take: TakeRecord | undefined,
 ): ProfileData | undefined => {
@@ -69,7 +72,7 @@ const profileOf = (
 type Cube = BundleFile & { readonly lut: LutToBake };
 
 /** The clips that a proxy can be made of, the cubes they share by what they show, and what is left out. */
-export const proxiesOf = (of: BundleOf, clips: readonly BundledClip[]) => {
+export const proxiesOf = (of: ProxiesOf, clips: readonly BundledClip[]) => {
   const cubes = new Map<string, Cube>();
   const listed: ProxyClip[] = [];
   const leftOut: string[] = [];

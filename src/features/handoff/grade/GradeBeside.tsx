@@ -15,7 +15,7 @@ import { words } from '#ui/wording/gradeLight.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import { Choice } from './Choice.tsx';
 import { ContentLightLine } from './ContentLightLine.tsx';
-import type { GradeAtHand } from './useGrade.ts';
+import { MOVING_POINTS, type GradeAtHand } from './useGrade.ts';
 
 type Shown = 'picture' | 'light';
 
@@ -114,6 +114,7 @@ export const GradeBeside = ({ hand }: { hand: GradeAtHand }) => {
       kind: 'grade',
       grade: gradeFor(grade, { output: other, peak: record.peak, trim }),
       looks,
+      ...(moving ? { points: MOVING_POINTS } : {}),
     },
   );
   const keep = (next: OutputTrim) => {

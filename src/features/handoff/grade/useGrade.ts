@@ -21,7 +21,7 @@ import { words } from '#ui/wording/grade.ts';
 import { useMarkedFrame } from './useMarkedFrame.ts';
 
 /** Points along an edge of the picture while a slider moves: an eighth of the work. */
-const MOVING_POINTS = 17;
+export const MOVING_POINTS = 17;
 
 /** The clip of the records that lies on the bench, by its name. */
 const clipOnBench = (

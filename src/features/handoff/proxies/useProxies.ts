@@ -43,13 +43,13 @@ export const useProxies = () => {
   useEffect(() => () => running.current?.abort(), []);
 
   const listed = async (files: readonly File[]): Promise<Listed> => {
-    const [{ gather }, { bundledClips }, { proxiesOf }, { jobsOf }] = await Promise.all([
+    const [{ clipsOf }, { bundledClips }, { proxiesOf }, { jobsOf }] = await Promise.all([
       import('../bundle/gather.ts'),
       import('../bundle/clipFacts.ts'),
       import('../bundle/proxyFiles.ts'),
       import('./proxyOfClip.ts'),
     ]);
-    const of = await gather(database, records, shoot);
+    const of = { ...(await clipsOf(database, records, shoot)), shoot };
     const { listed: clips, cubes } = proxiesOf(of, bundledClips(of));
     const byName = new Map(cubes.map(({ path, lut }) => [path.split('/').at(-1), lut]));
     return { ...jobsOf(files, clips), cubeOf: ({ clip }) => byName.get(clip.cube) };

@@ -1,9 +1,11 @@
+import { groups } from 'd3-array';
 import { CAUTION_CLOSE, CAUTIONS } from '#core/cautions.ts';
-import { dateIn, printDate, timeIn, zoneOf } from '#core/day/clock.ts';
+import { dateIn, printDay, timeIn, zoneOf } from '#core/day/clock.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { median } from '#core/maths/quantile.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { undoStops } from '#store/takeFacts.ts';
 import type { CardSnapshot, TakeRecord } from '#store/records/take.ts';
 import { setupsOf } from '#store/selection.ts';
 import { gradingOf, printMinutes } from '#ui/bench/gradingOf.ts';
@@ -71,20 +73,6 @@ export type Report = {
   readonly media: readonly (readonly string[])[];
 };
 
-const grouped = <T>(
-  list: readonly T[],
-  by: (one: T) => string,
-): readonly (readonly [string, readonly T[]])[] => {
-  const groups = new Map<string, T[]>();
-  for (const one of list) {
-    const key = by(one);
-    const group = groups.get(key);
-    if (group) group.push(one);
-    else groups.set(key, [one]);
-  }
-  return [...groups];
-};
-
 const cardOf = (card: CardSnapshot): readonly (readonly [string, string])[] => [
   [words.profile, `${card.profileName}, ${card.coding.bitDepth} bit ${card.coding.range}`],
   [words.iso, String(card.iso)],
@@ -111,8 +99,6 @@ const otherwiseOf = (card: CardSnapshot, than: CardSnapshot): string => {
     .join(', ');
 };
 
-const undoOf = (take: TakeRecord) => -(take.measured?.cardStops ?? take.card.placement) || 0;
-
 const clipLineOf = ({ clip, name, correction, problem }: BundledClip): string => {
   const { facts, file } = clip;
   const size = `${(file.bytes / 1e9).toFixed(file.bytes < 1e8 ? 3 : 1)} GB`;
@@ -136,6 +122,7 @@ const takeOf = (
   const zone = shoot.sun && zoneOf(shoot.sun.clock);
   const found = measured?.cardStops;
   const own = clips.filter(({ clip }) => clip.take?.id === take.id);
+  const undo = printStopsDecimal(undoStops({ found, planned: card.placement }));
   return {
     name: words.take(take.number),
     head: [timeIn(take.loggedAt, zone), own.length === 0 ? (measured?.file ?? words.noFrame) : undefined]
@@ -150,12 +137,8 @@ const takeOf = (
     found,
     says:
       found === undefined
-        ? words.planOnly(printStops(card.placement), printStopsDecimal(undoOf(take)))
-        : words.planAndFound(
-            printStops(card.placement),
-            printStopsDecimal(found),
-            printStopsDecimal(undoOf(take)),
-          ),
+        ? words.planOnly(printStops(card.placement), undo)
+        : words.planAndFound(printStops(card.placement), printStopsDecimal(found), undo),
     otherwise: otherwiseOf(card, first.card),
     verdicts: (measured?.verdicts ?? [])
       .filter(({ state }) => state !== 'holds')
@@ -185,7 +168,7 @@ const setupOf = (
     caution: setup?.cautions.length
       ? `${setup.cautions.map((id) => CAUTIONS[id]).join(' ')} ${CAUTION_CLOSE}`
       : '',
-    cameras: grouped(takes, ({ cameraId }) => cameraId).map(([, own]) => ({
+    cameras: groups(takes, ({ cameraId }) => cameraId).map(([, own]) => ({
       name: own[0].card.cameraName,
       card: cardOf(own[0].card),
       takes: own.map((take) => takeOf(take, own[0], clips, source)),
@@ -215,7 +198,7 @@ const sumOf = (takes: readonly TakeRecord[]): ReportSum => {
       middle === undefined
         ? words.notMarked
         : `${printStopsDecimal(middle)}${found.length > 1 ? words.spread(spread.toFixed(2)) : ''}`,
-    undo: isEach ? words.eachTake : printStopsDecimal(-(middle ?? card.placement) || 0),
+    undo: isEach ? words.eachTake : printStopsDecimal(undoStops({ found: middle, planned: card.placement })),
     takes: takes.length,
     circled: takes.filter(({ circled }) => circled).length,
   };
@@ -232,18 +215,16 @@ export const reportOf = (source: ReportSource): Report => {
   return {
     shoot: shoot.name,
     place: [shoot.place, part?.name].filter(Boolean).join(' · '),
-    sums: grouped(takes, ({ setupId, cameraId }) => `${setupId}:${cameraId}`).map(([, own]) => sumOf(own)),
-    days: grouped(takes, dayOf)
+    sums: groups(takes, ({ setupId, cameraId }) => `${setupId}:${cameraId}`).map(([, own]) => sumOf(own)),
+    days: groups(takes, dayOf)
       .toSorted(([a], [b]) => a.localeCompare(b))
       .map(([date, own]) => ({
-        name: `${printDate(date)} ${date.slice(0, 4)}`,
-        setups: grouped(own, ({ setupId }) => setupId).map(([id, list]) =>
-          setupOf(id, list, bundled, source),
-        ),
+        name: printDay(date),
+        setups: groups(own, ({ setupId }) => setupId).map(([id, list]) => setupOf(id, list, bundled, source)),
       })),
     // A part says nothing about what else was shot.
     notShot: part ? [] : planned.filter(({ id }) => !shotIds.has(id)).map(({ name }) => name),
-    media: grouped(clips, ({ cameraId }) => cameraId).map(([id, own]) => {
+    media: groups(clips, ({ cameraId }) => cameraId).map(([id, own]) => {
       const seconds = own.reduce((sum, { facts }) => sum + (facts?.seconds ?? 0), 0);
       const bytes = own.reduce((sum, { file }) => sum + file.bytes, 0);
       return [
