@@ -46,10 +46,3 @@ export const later = <Props extends object>(load: () => Promise<ComponentType<Pr
   };
   return Object.assign(Later, { fetch });
 };
-
-/** A whole screen: its script is on its way as soon as its page is, while the records open. */
-export const laterScreen = <Props extends object>(load: () => Promise<ComponentType<Props>>) => {
-  const Screen = later(load);
-  if (typeof window !== 'undefined') Screen.fetch().catch(() => undefined);
-  return Screen;
-};

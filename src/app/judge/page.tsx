@@ -1,8 +1,8 @@
 'use client';
 
-import { laterScreen } from '#ui/later.tsx';
+import { later } from '#ui/later.tsx';
 
 // The set card stands first; the work comes in beside it.
-const Page = laterScreen(() => import('#features/judge/JudgeView.tsx').then((part) => part.JudgeView));
+const Page = later(() => import('#features/judge/JudgeView.tsx').then((part) => part.JudgeView));
 
 export default Page;

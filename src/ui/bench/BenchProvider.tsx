@@ -1,7 +1,15 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
-import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import {
+  useDeferredValue,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useReducer,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useStore } from 'zustand';
 import { resolveSelection } from '#store/selection.ts';
 import { cardNumbersOf, dialledLight, distributionOf } from './benchModel.ts';
@@ -25,12 +33,15 @@ import { openServices, type Services } from './services.ts';
 import { useMeasuring } from './useMeasuring.ts';
 import { useRules } from './useRules.ts';
 
-const never = () => () => undefined;
-const onServer = () => undefined;
-
-/** undefined on the server and while the page wakes up. */
-const useServices = (): Services | undefined =>
-  useSyncExternalStore<Services | undefined>(never, openServices, onServer);
+/**
+ * undefined on the server and while the page wakes up; there before that is painted, for what waits for an ordinary
+ * effect waits for all that is on its way.
+ */
+const useServices = (): Services | undefined => {
+  const [services, open] = useReducer<Services | undefined, []>(openServices, undefined);
+  useLayoutEffect(open, [open]);
+  return services;
+};
 
 type Waiting = { readonly status: 'loading' | 'failed' | 'empty'; readonly problem?: string };
 type Parts = { readonly children: ReactNode; readonly fallback: (waiting: Waiting) => ReactNode };

@@ -74,3 +74,13 @@ export const openServices = (): Services => {
   });
   return mine.services;
 };
+
+/** Opens them in a browser as soon as this is read. What fails is thrown again when the page asks, and told there. */
+export const openEarly = (): void => {
+  if (typeof window === 'undefined') return;
+  try {
+    openServices();
+  } catch {
+    // As said.
+  }
+};

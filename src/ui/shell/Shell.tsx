@@ -7,6 +7,7 @@ import { useDeferredValue, useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { BenchProvider } from '../bench/BenchProvider.tsx';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
+import { openEarly } from '../bench/services.ts';
 import { nudged } from '../ladder/ladderModel.ts';
 import { SetCard } from '../setCard/SetCard.tsx';
 import { printStops } from '#core/units.ts';
@@ -23,11 +24,11 @@ import { useTitle } from './useTitle.ts';
 import { useSurround } from './surround.ts';
 import { useUnsaved } from './useUnsaved.ts';
 import { Waiting } from './Waiting.tsx';
-import { later, laterScreen } from '../later.tsx';
+import { later } from '../later.tsx';
 import { words } from '#ui/wording/shell.ts';
 
 /** The card is seen first; the ladder comes into its place beside it. */
-const LadderSheet = laterScreen(() => import('../ladder/LadderSheet.tsx').then((part) => part.LadderSheet));
+const LadderSheet = later(() => import('../ladder/LadderSheet.tsx').then((part) => part.LadderSheet));
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const Help = later(() => import('../help/Help.tsx').then((part) => part.Help));
 
@@ -167,6 +168,9 @@ const Frame = ({ children }: { children: ReactNode }) => {
     </LogContext>
   );
 };
+
+// Not when the page has woken up: by then the records can be there.
+openEarly();
 
 /** Card on top, order of work at the left, ladder at the right, the work in the middle. */
 export const Shell = ({ children }: { children: ReactNode }) => (
