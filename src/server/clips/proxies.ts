@@ -86,7 +86,8 @@ export const proxyStream = async (
 ): Promise<{ readonly bytes: number; readonly stream: ReadableStream } | undefined> => {
   const one = keptClip(id);
   const path = one && `${one.path}.mov`;
-  const found = path ? await stat(path).catch(() => undefined) : undefined;
+  const found = path ? await stat(/* turbopackIgnore: true */ path).catch(() => undefined) : undefined;
   if (!path || !found) return undefined;
-  return { bytes: found.size, stream: Readable.toWeb(createReadStream(path)) as ReadableStream };
+  const file = createReadStream(/* turbopackIgnore: true */ path);
+  return { bytes: found.size, stream: Readable.toWeb(file) as ReadableStream };
 };
