@@ -32,6 +32,7 @@ const coreOrder = [
   'match',
   'verdict',
   'clips',
+  'practice',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';
 const coreRules = coreOrder.map((folder, at) => ({
