@@ -99,10 +99,10 @@ describe('the schedule', () => {
   });
   it('asks for what is forgotten first, then for what is new, then for the rest', () => {
     const results = [
-      result('sure', 0, 0),
-      result('sure', 4, 0),
+      result('sure', 0, 0.25),
+      result('sure', 4, 0.25),
       result('shaky', 0, 2),
-      result('just done', 89.9, 0),
+      result('just done', 399.9, 0),
     ];
     const round = nextRound(['just done', 'new', 'sure', 'shaky'], results, day(30));
     expect(round.map(({ drill }) => drill)).toEqual(['shaky', 'sure', 'new', 'just done']);
