@@ -10,7 +10,7 @@ const Page = () => {
   const router = useRouter();
   useEffect(() => {
     const path = lastPath();
-    router.replace(STEPS.some((step) => step.path === path && !step.later) ? path : '/plan');
+    router.replace(STEPS.some((step) => step.path === path) ? path : '/plan');
   }, [router]);
   return null;
 };

@@ -11,7 +11,7 @@ import { cardRecipe, recipeSource } from '#ui/luts/lutSource.ts';
 import { pullInFile, recipeNotes, wordsFor } from '#ui/luts/lutWords.ts';
 import { lutHandlers } from '#workers/luts/handlers.ts';
 import { plainContext } from '#workers/rpc/fixtures/context.ts';
-import { cardBands } from './judge/picture/zebraBands.ts';
+import { cardBands } from '#ui/stage/zebraBands.ts';
 import { cardLine, foundLine } from './log/logModel.ts';
 import { placementRows } from './plan/placementRows.ts';
 

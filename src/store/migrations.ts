@@ -91,4 +91,9 @@ export const MIGRATIONS: readonly Migration[] = [
     // What was marked on the picture of a take, to be found in its clip.
     stores: { takeMarks: 'id, shootId' },
   },
+  {
+    version: 9,
+    // What somebody practised, oldest first.
+    stores: { practice: 'id, person, [person+at]' },
+  },
 ];

@@ -4,6 +4,7 @@ import { cameraSchema } from './records/camera.ts';
 import { cameraClockSchema, clipSchema } from './records/clip.ts';
 import { lutSchema, lutTextSchema } from './records/lut.ts';
 import { planSchema } from './records/plan.ts';
+import { practiceSchema } from './records/practice.ts';
 import { profileSchema } from './records/profile.ts';
 import { setupSchema } from './records/setup.ts';
 import { shootSchema } from './records/shoot.ts';
@@ -30,6 +31,7 @@ export const TABLES = {
   takeMarks: takeMarksSchema,
   clips: clipSchema,
   cameraClocks: cameraClockSchema,
+  practice: practiceSchema,
 } as const satisfies Record<string, z.ZodMiniType<{ id: string }>>;
 
 export type TableName = keyof typeof TABLES;

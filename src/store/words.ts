@@ -22,6 +22,7 @@ export const RECORD_WORDS: { readonly [T in TableName]: string } = {
   takeMarks: 'picture with marks',
   clips: 'clip',
   cameraClocks: 'camera clock',
+  practice: 'practice',
 };
 
 /** Fields whose name in the code is not what the screens call them; every other one is spelled out. */

@@ -142,7 +142,7 @@ export const isReady = ({ right, tasks }: Readiness): boolean => tasks > 0 && ri
 export const costOfStops = (miss: number): string => {
   const size = Math.abs(miss);
   if (size <= 1 / 3 + 1e-9) return 'Nobody would see it after grading.';
-  const stops = printStops(size).replace('+', '');
+  const stops = `${printStops(size).replace('+', '')} ${size > 1 ? 'stops' : 'stop'}`;
   if (miss < 0) {
     // Where photons make the noise it goes with the root of the light: half the light, 1.4 times the noise.
     const noise = 2 ** (size / 2);
@@ -154,5 +154,18 @@ export const costOfStops = (miss: number): string => {
   return said(
     `Brought down by ${stops} in post: clean, as long as nothing was lost: the highlights had`,
     `${stops} less room.`,
+  );
+};
+
+/** A cast under this is not seen as one: common practice, no source. Mired. */
+const UNSEEN_MIRED = 8;
+
+/** What a miss of balance would have cost. The effect on a neutral is computed in the light of day. */
+export const costOfMired = (miss: number): string => {
+  if (Math.abs(miss) <= UNSEEN_MIRED) return 'Nobody would see it.';
+  const way = miss > 0 ? 'cold' : 'warm';
+  return said(
+    `The picture is ${Math.abs(miss).toFixed(0)} mired too ${way}: a gain on the light puts`,
+    'it right in post, as long as no channel has clipped and all lamps lean alike.',
   );
 };

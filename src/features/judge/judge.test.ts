@@ -15,8 +15,8 @@ import { framesToLookAt, printTime } from './moving/clipModel.ts';
 import { boxOfRatio, GUIDE_IDS, guideRatio, inner } from './picture/guideList.ts';
 import { heroDifference, heroWords } from './picture/heroModel.ts';
 import { toolsFor } from './picture/tools.ts';
-import { exactBands } from './picture/zebraBands.ts';
-import { scopeAxis } from './scopes/scopeAxes.ts';
+import { exactBands } from '#ui/stage/zebraBands.ts';
+import { scopeAxis } from '#ui/scopes/scopeAxes.ts';
 import { regionOf, regionOptions } from './scopes/scopeRegion.ts';
 
 const TEN = { bitDepth: 10, range: 'legal' } as const;

@@ -180,4 +180,5 @@ export const demoRecords = () => ({
   takeMarks: undefined,
   clips: demoClips as unknown as ClipRecord[],
   cameraClocks: undefined,
+  practice: undefined,
 });

@@ -114,9 +114,14 @@ const Doors = ({ reached }: { reached: number }) => {
       >
         {words.setUpMyOwn}
       </Link>
-      <Button size="sm" variant="outline-secondary" disabled title={words.comesWithTheStep}>
+      <Link
+        className="btn btn-outline-secondary btn-sm"
+        href={hrefTo('/practise')}
+        onClick={() => setFirstStart({ doors: false })}
+        title={words.practiseSays}
+      >
         {words.practise}
-      </Button>
+      </Link>
       <Button
         size="sm"
         variant="bare"

@@ -37,27 +37,18 @@ const OrderOfWork = () => {
   const hrefTo = useHrefTo();
   return (
     <nav className="order" aria-label={words.orderOfWork}>
-      {STEPS.map(({ key, name, path: to, icon: Icon, later: comesLater }) =>
-        comesLater ? (
-          <span key={key} className="order-step order-later" title={words.isNotBuiltYet(name)}>
-            <span className="order-number">{key}</span>
-            <Icon size={18} aria-hidden="true" className="order-icon" />
-            {name}
-            <span className="visually-hidden">{words.notBuiltYet}</span>
-          </span>
-        ) : (
-          <Link
-            key={key}
-            href={hrefTo(to)}
-            className="order-step"
-            aria-current={path === to ? 'page' : undefined}
-          >
-            <span className="order-number">{key}</span>
-            <Icon size={18} aria-hidden="true" className="order-icon" />
-            {name}
-          </Link>
-        ),
-      )}
+      {STEPS.map(({ key, name, path: to, icon: Icon }) => (
+        <Link
+          key={key}
+          href={hrefTo(to)}
+          className="order-step"
+          aria-current={path === to ? 'page' : undefined}
+        >
+          <span className="order-number">{key}</span>
+          <Icon size={18} aria-hidden="true" className="order-icon" />
+          {name}
+        </Link>
+      ))}
     </nav>
   );
 };
@@ -125,7 +116,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const step = useDeferredValue(children, null);
   useKey('step', (event) => {
     const to = STEPS.find(({ key }) => key === event.key);
-    if (to && !to.later) router.push(hrefTo(to.path));
+    if (to) router.push(hrefTo(to.path));
   });
   useKey('log', () => void log());
   useKey('brighter', () => nudge(1));

@@ -1,6 +1,6 @@
 import { STEPS } from './steps.ts';
 
-const steps = STEPS.filter(({ later }) => !later).map(({ key }) => key);
+const steps = STEPS.map(({ key }) => key);
 
 /** A sign goes by what the key types: it lies elsewhere on other keyboards, with or without Shift and AltGr. */
 const sign = (typed: string) => `[Shift]+[Alt]+[Control]+(\\${typed})`;

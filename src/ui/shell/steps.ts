@@ -16,8 +16,6 @@ export type Step = {
   readonly name: string;
   readonly path: string;
   readonly icon: LucideIcon;
-  /** Not built yet: stands in the order of work, leads nowhere. */
-  readonly later?: boolean;
 };
 
 /** The order of work; it is also the navigation. */
@@ -29,5 +27,5 @@ export const STEPS: readonly Step[] = [
   { key: '5', name: 'LUTs', path: '/luts', icon: Palette },
   { key: '6', name: words.match, path: '/match', icon: Combine },
   { key: '7', name: words.handOff, path: '/handoff', icon: Send },
-  { key: '8', name: words.practise, path: '/practise', icon: GraduationCap, later: true },
+  { key: '8', name: words.practise, path: '/practise', icon: GraduationCap },
 ];

@@ -62,7 +62,7 @@ export const bodyOf = (camera: CameraRecord, records: BookRecords): CameraBody =
 
 /** The simulated camera set as its knobs say; undefined when the profile is none of the kit. */
 export const settingsOfKnobs = (
-  { camera, setup }: Pick<Selection, 'camera' | 'setup'>,
+  { camera, setup }: Pick<Selection, 'camera'> & { readonly setup: Pick<Selection['setup'], 'fps'> },
   knobs: Knobs,
   records: BookRecords,
 ): CameraSettings | undefined => {

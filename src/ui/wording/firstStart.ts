@@ -16,6 +16,6 @@ export const words = {
   setUpMyOwn: 'Set up my own camera',
   aFewQuestionsThen: 'A few questions, then its set card stands above',
   practise: 'Practise',
-  comesWithTheStep: 'Comes with the step Practise',
+  practiseSays: 'Drills on a simulated camera, before the first job',
   notNow: 'Not now',
 } as const;

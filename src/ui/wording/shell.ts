@@ -18,8 +18,6 @@ export const words = {
   recordsThatCannotBe: 'Records that cannot be read',
   whatToDo: 'What to do',
   orderOfWork: 'Order of work',
-  isNotBuiltYet: (name: Said) => `${name} is not built yet`,
-  notBuiltYet: ', not built yet',
   undoNamed: (undoable: Said) => `Undo ${undoable}`,
   redoNamed: (redoable: Said) => `Redo ${redoable}`,
   surroundIs: (surround: Said) => `Surround: ${surround}`,

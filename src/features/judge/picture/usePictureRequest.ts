@@ -8,7 +8,7 @@ import type { PictureRequest } from '#workers/judge/protocol.ts';
 import { useBench, useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useThrough } from '#ui/bench/useThrough.ts';
 import type { JudgeLook } from '../useJudgeView.ts';
-import { cardBands, exactBands } from './zebraBands.ts';
+import { cardBands, exactBands } from '#ui/stage/zebraBands.ts';
 
 /**
  * What the picture is asked as: the view, and what lies on it. Moving pictures that are shown small are

@@ -4,7 +4,7 @@ import { scaleLinear } from 'd3-scale';
 import { printStops } from '#core/units.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { spreadLabels } from '#ui/ladder/ladderModel.ts';
-import type { ScopeAxis } from './scopeAxes.ts';
+import type { ScopeAxis } from '#ui/scopes/scopeAxes.ts';
 import { BELOW, LEFT } from './scopeGeometry.ts';
 
 /** Lines of the set card on a scope's axis. */

@@ -4,7 +4,7 @@ import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { SCOPES } from '#core/scopes/scopeList.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { useSize, type Size } from '#ui/parts/useSize.ts';
-import { Graticule } from './Graticule.tsx';
+import { Graticule } from '#ui/scopes/Graticule.tsx';
 import { Levels } from './Levels.tsx';
 import { movedByKey, scopeGeometry, type Geometry, type Point, type Reading } from './scopeGeometry.ts';
 import type { ScopeChoice } from './useScopeChoice.ts';

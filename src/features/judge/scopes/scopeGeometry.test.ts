@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { ARCHETYPES, compileProfile } from '#core/profile/index.ts';
 import { SCOPE_IDS, SCOPES } from '#core/scopes/scopeList.ts';
-import { scopeAxis } from './scopeAxes.ts';
+import { scopeAxis } from '#ui/scopes/scopeAxes.ts';
 import { BELOW, LEFT, movedByKey, scopeGeometry } from './scopeGeometry.ts';
 
 const axis = scopeAxis('percent', { bitDepth: 10, range: 'legal' }, compileProfile(ARCHETYPES.wideLog));

@@ -1,7 +1,7 @@
 import type { ScopePlane } from '#core/scopes/scopeList.ts';
 import { placeAngle, type ScopePlace } from '#core/scopes/vectorscopePicture.ts';
 import type { Size } from '#ui/parts/useSize.ts';
-import type { ScopeAxis } from './scopeAxes.ts';
+import type { ScopeAxis } from '#ui/scopes/scopeAxes.ts';
 
 /** Room for the figures at the left, and under a histogram, CSS pixels. */
 export const LEFT = 38;

@@ -7,7 +7,7 @@ import type { Coding } from '#core/signal/scale.ts';
 import { useBench, useCard, useSession } from '#ui/bench/hooks.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { useSame } from '#ui/useSame.ts';
-import { scopeAxis } from './scopeAxes.ts';
+import { scopeAxis } from '#ui/scopes/scopeAxes.ts';
 import { regionOf } from './scopeRegion.ts';
 import type { ScopeChoice } from './useScopeChoice.ts';
 

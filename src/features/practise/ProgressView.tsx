@@ -1,0 +1,126 @@
+'use client';
+
+import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
+import { DRILLS, drillOf } from '#core/practice/drillList.ts';
+import { footingOf, habitsOf, printMiss, unitOf } from '#core/practice/progress.ts';
+import { dueOf } from '#core/practice/schedule.ts';
+import { practiceCsv } from '#store/exports/practiceCsv.ts';
+import type { PracticeRecord } from '#store/records/practice.ts';
+import { useRecords } from '#ui/bench/hooks.ts';
+import { download } from '#ui/download.ts';
+import { DataTable } from '#ui/parts/DataTable.tsx';
+import { Empty } from '#ui/parts/Empty.tsx';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/practise.ts';
+import { MissesOverTime, ThoughtAgainst } from './ProgressCharts.tsx';
+import { usePerson } from './person.ts';
+import { useResults } from './usePractice.ts';
+
+type Line = {
+  readonly id: string;
+  readonly name: string;
+  readonly level: number;
+  readonly count: number;
+  readonly bias: string;
+  readonly spread: string;
+  readonly says: string;
+  readonly due: string;
+};
+
+const linesOf = (results: readonly PracticeRecord[], now: Date): Line[] =>
+  DRILLS.flatMap(({ id, name }) => {
+    const own = results.filter(({ drill }) => drill === id);
+    if (own.length === 0) return [];
+    const unit = unitOf(own);
+    const footing = footingOf(
+      own.flatMap(({ marks }) => marks),
+      unit,
+    );
+    if (!footing) return [];
+    const { level, due } = dueOf(id, results, now);
+    const isDue = due !== undefined && due <= now.toISOString();
+    return [
+      {
+        id,
+        name,
+        level,
+        count: own.length,
+        bias: printMiss(unit, footing.bias),
+        spread: unit === 'choices' ? '' : printMiss(unit, footing.spread).replace('+', '±'),
+        says: words[footing.says],
+        due: isDue ? words.now : (due?.slice(0, 10) ?? ''),
+      },
+    ];
+  });
+
+const COLUMNS = [
+  { id: 'name', header: words.drill, cell: ({ name }: Line) => name, sortBy: ({ name }: Line) => name },
+  { id: 'level', header: words.level, cell: ({ level }: Line) => level, sortBy: ({ level }: Line) => level },
+  { id: 'count', header: words.tried, cell: ({ count }: Line) => count, sortBy: ({ count }: Line) => count },
+  { id: 'bias', header: words.onAverage, cell: ({ bias }: Line) => bias },
+  { id: 'spread', header: words.scatter, cell: ({ spread }: Line) => spread },
+  { id: 'says', header: words.thatIs, cell: ({ says }: Line) => says },
+  { id: 'due', header: words.due, cell: ({ due }: Line) => due, sortBy: ({ due }: Line) => due },
+];
+
+const Habits = ({ results }: { results: readonly PracticeRecord[] }) => {
+  const subjects = useRecords((records) => records.subjects);
+  const habits = useMemo(() => habitsOf(results), [results]);
+  if (habits.length === 0) return <p className="quiet">{words.noHabits}</p>;
+  return (
+    <ul>
+      {habits.map(({ drill, subjectId, unit, bias, count }) => (
+        <li key={`${drill} ${unit} ${subjectId ?? ''}`}>
+          {words.habitOf(drillOf(drill)?.name ?? drill, printMiss(unit, bias), count)}{' '}
+          {subjectId !== undefined && (
+            <span className="quiet">{words.habitWith(subjects.get(subjectId)?.name ?? subjectId)}</span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+};
+
+/** How somebody gets on: by drill, over time, what was thought, and habits. */
+export const ProgressView = () => {
+  const results = useResults();
+  const person = usePerson();
+  if (!results) return null;
+  if (results.length === 0) return <Empty title={words.nothingYet} />;
+  const now = new Date();
+  return (
+    <div className="practise-progress">
+      <Panel
+        title={person}
+        tools={
+          <Button
+            size="sm"
+            variant="outline-secondary"
+            onClick={() => download(`practice ${person}.csv`, practiceCsv(results), 'text/csv')}
+          >
+            {words.csv}
+          </Button>
+        }
+      >
+        <DataTable
+          label={words.progress}
+          rows={linesOf(results, now)}
+          rowKey={({ id }) => id}
+          columns={COLUMNS}
+        />
+      </Panel>
+      <div className="practise-charts">
+        <Panel title={words.overTime} note={words.overTimeSays}>
+          <MissesOverTime results={results} />
+        </Panel>
+        <Panel title={words.thought} note={words.thoughtSays}>
+          <ThoughtAgainst results={results} />
+        </Panel>
+      </div>
+      <Panel title={words.habits}>
+        <Habits results={results} />
+      </Panel>
+    </div>
+  );
+};

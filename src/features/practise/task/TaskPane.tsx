@@ -1,0 +1,135 @@
+'use client';
+
+import { useMemo, useState, type FormEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import Table from 'react-bootstrap/Table';
+import { judge, type Judged } from '#core/practice/judge.ts';
+import { readCamera } from '#core/practice/stageTask.ts';
+import { drillOf } from '#core/practice/drillList.ts';
+import type { Answer, Answers, Task } from '#core/practice/types.ts';
+import { Panel } from '#ui/parts/Panel.tsx';
+import { words } from '#ui/wording/practise.ts';
+import { StagePane } from '../stage/StagePane.tsx';
+import { AskInput } from './AskInput.tsx';
+import { ResultPane } from './ResultPane.tsx';
+
+const Facts = ({ task: { facts, table } }: { task: Task }) => (
+  <>
+    {facts.length > 0 && (
+      <dl className="drill-facts">
+        {facts.map(({ name, value }) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    )}
+    {table && (
+      <Table size="sm" className="drill-table" responsive>
+        <thead>
+          <tr>
+            {table.head.map((cell, i) => (
+              <th key={i} scope="col">
+                {cell}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map(([name, ...cells]) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              {cells.map((cell, i) => (
+                <td key={i}>{cell}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    )}
+  </>
+);
+
+/** What stands there before anything was done: orders as they are shown, the camera as it is found. */
+const startOf = (task: Task): Answers => ({
+  ...Object.fromEntries(
+    task.asks.flatMap((ask) =>
+      ask.kind === 'order' ? [[ask.id, ask.options.map(({ id }) => id)] as const] : [],
+    ),
+  ),
+  ...(task.stage ? readCamera(task, task.stage.start) : {}),
+});
+
+/** Whether everything that is asked has been answered. */
+const isAnswered = (task: Task, answers: Answers): boolean =>
+  task.asks.every(({ id, kind }) => {
+    const answer = answers[id];
+    return kind === 'number' ? Number.isFinite(answer) : answer !== undefined;
+  });
+
+/** One task: what is asked, the place to answer, and then how it went. */
+export const TaskPane = ({
+  task,
+  note,
+  onJudged,
+  onNext,
+  nextName,
+  problem,
+}: {
+  task: Task;
+  note: string;
+  onJudged: (answers: Answers, judged: Judged, seconds: number) => void;
+  onNext: () => void;
+  nextName: string;
+  problem?: string;
+}) => {
+  const [answers, setAnswers] = useState(() => startOf(task));
+  const [judged, setJudged] = useState<Judged>();
+  const [began] = useState(() => performance.now());
+  const drill = useMemo(() => drillOf(task.drill), [task.drill]);
+  const answer = (id: string, given: Answer) => setAnswers((now) => ({ ...now, [id]: given }));
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (judged) {
+      onNext();
+      return;
+    }
+    const found = judge(task, answers);
+    setJudged(found);
+    onJudged(answers, found, (performance.now() - began) / 1000);
+  };
+  return (
+    <Panel title={drill?.name ?? task.drill} note={note} className="drill">
+      <Form onSubmit={submit} noValidate>
+        <p className="drill-text">{task.text}</p>
+        <Facts task={task} />
+        {task.stage && (
+          <StagePane
+            task={task}
+            onTurn={(standing) => judged || setAnswers((now) => ({ ...now, ...readCamera(task, standing) }))}
+          />
+        )}
+        <div className="drill-asks">
+          {!judged &&
+            task.asks.map((ask) => (
+              <AskInput
+                key={ask.id}
+                ask={ask}
+                value={answers[ask.id]}
+                onAnswer={(given) => answer(ask.id, given)}
+              />
+            ))}
+        </div>
+        {judged && <ResultPane task={task} answers={answers} judged={judged} />}
+        {problem !== undefined && <p className="field-error">{problem}</p>}
+        <div className="drill-foot">
+          <Button type="submit" disabled={!judged && !isAnswered(task, answers)}>
+            {judged ? nextName : words.answer}
+          </Button>
+        </div>
+      </Form>
+    </Panel>
+  );
+};

@@ -1,0 +1,86 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useMemo, useState } from 'react';
+import type { Answers, Task } from '#core/practice/types.ts';
+import { resultOf } from '#core/practice/result.ts';
+import type { Judged } from '#core/practice/judge.ts';
+import type { PracticeScene, PracticeWorld } from '#core/practice/world.ts';
+import { profileOf } from '#core/practice/world.ts';
+import { keepPractice, peopleOf, practiceOf } from '#store/practice.ts';
+import type { PracticeRecord } from '#store/records/practice.ts';
+import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { usePerson } from './person.ts';
+import { practiceScenes, practiceWorld } from './world.ts';
+
+/** The scenes once they are there, or why they are not. */
+export const useScenes = (): { readonly scenes?: readonly PracticeScene[]; readonly problem?: string } => {
+  const [found, setFound] = useState<{ scenes?: readonly PracticeScene[]; problem?: string }>({});
+  useEffect(() => {
+    let gone = false;
+    practiceScenes().then(
+      (scenes) => gone || setFound({ scenes }),
+      (error: unknown) => gone || setFound({ problem: String(error) }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, []);
+  return found;
+};
+
+/** What tasks are drawn from, with the camera and profile that are chosen above. */
+export const useGiven = (scenes: readonly PracticeScene[]) => {
+  const records = useRecords();
+  const { camera, profile } = useSelection();
+  return useMemo(() => {
+    const world: PracticeWorld = practiceWorld(records, scenes);
+    const mine = world.cameras.find(({ id }) => id === camera.id) ?? world.cameras[0];
+    return { world, camera: mine, profileId: profileOf(mine, profile.id).id };
+  }, [records, scenes, camera, profile]);
+};
+export type Given = ReturnType<typeof useGiven>;
+
+const NONE: readonly PracticeRecord[] = [];
+const NOBODY: readonly string[] = [];
+
+/** What the person at this machine has done, oldest first; undefined while it is read. */
+export const useResults = (): readonly PracticeRecord[] | undefined => {
+  const { database } = useBench();
+  const person = usePerson();
+  return useLiveQuery(() => practiceOf(database, person).catch(() => NONE), [database, person]);
+};
+
+export const usePeople = (): readonly string[] => {
+  const { database } = useBench();
+  return useLiveQuery(() => peopleOf(database).catch(() => NOBODY), [database]) ?? NOBODY;
+};
+
+/** Keeps a result; gives the reason where that fails. */
+export const useKeep = () => {
+  const { database } = useBench();
+  const person = usePerson();
+  return async (
+    task: Task,
+    answers: Answers,
+    judged: Judged,
+    { seconds, shootId }: { readonly seconds: number; readonly shootId?: string },
+  ): Promise<string | undefined> => {
+    const result = resultOf(task, answers, judged, { at: new Date().toISOString(), seconds });
+    const record: PracticeRecord = {
+      ...result,
+      id: crypto.randomUUID(),
+      person,
+      camera: task.camera.name,
+      profile: profileOf(task.camera, task.profileId).name,
+      marks: [...result.marks],
+      ...(shootId === undefined ? {} : { shootId }),
+    };
+    try {
+      await keepPractice(database, record);
+      return undefined;
+    } catch (error) {
+      return error instanceof Error ? error.message : String(error);
+    }
+  };
+};
