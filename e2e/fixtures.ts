@@ -264,4 +264,9 @@ export const VIEWS = [
   'plan&part=balance',
   'plan&part=day',
   'plan&part=checklist',
+  'practise',
+  'practise&part=course',
+  'practise&part=drills',
+  'practise&tasks=expose-waveform.1.7',
+  'practise&tasks=find-fault.1.4',
 ];

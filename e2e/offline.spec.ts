@@ -64,6 +64,7 @@ test('after the first load every step works with the server stopped', async ({ p
     ['4', '.take'],
     ['5', '.lut-chart'],
     ['7', '.pocket'],
+    ['8', '.drill-round'],
     ['2', '.schools'],
   ]) {
     await page.keyboard.press(key);

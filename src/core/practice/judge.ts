@@ -27,7 +27,7 @@ export type Mark = {
   readonly share: number;
 };
 
-export const missUnitOf = (ask: Ask): MissUnit => (ask.kind === 'number' ? MISSES[ask.unit].unit : 'choices');
+const missUnitOf = (ask: Ask): MissUnit => (ask.kind === 'number' ? MISSES[ask.unit].unit : 'choices');
 
 const markNumber = (ask: NumberAsk, answer: number): Mark => {
   const { unit, of } = MISSES[ask.unit];

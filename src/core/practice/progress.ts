@@ -6,7 +6,7 @@ import type { MissUnit } from './types.ts';
 /** So many of the latest answers say how somebody stands now. */
 const LATEST = 8;
 /** Under so many nothing is said of skill: one hit can be luck. */
-export const ENOUGH = 4;
+const ENOUGH = 4;
 
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
@@ -135,7 +135,7 @@ export const readinessOf = (results: readonly PracticeResult[]): Readiness => {
 };
 
 /** Ready with nine of ten: one slip is human. Our own. */
-export const READY_SHARE = 0.9;
+const READY_SHARE = 0.9;
 export const isReady = ({ right, tasks }: Readiness): boolean => tasks > 0 && right / tasks >= READY_SHARE;
 
 /** What a miss of exposure would have cost, in the words of the trade. Shares of a stop by their noise. */

@@ -11,7 +11,7 @@ const UP_AFTER = 3;
 const DOWN_AFTER = 2;
 
 /** How a result is graded for the schedule. */
-export const gradeOf = (result: PracticeResult): Grade => {
+const gradeOf = (result: PracticeResult): Grade => {
   if (!isRight(result)) return worstOf(result) <= NEARLY ? Rating.Hard : Rating.Again;
   return worstOf(result) <= EASILY ? Rating.Easy : Rating.Good;
 };
@@ -66,7 +66,7 @@ export const dueOf = (drill: string, results: readonly PracticeResult[], now: Da
 };
 
 /** Tasks of a round, and how long one takes, seconds: a round is five minutes. */
-export const ROUND = 5;
+const ROUND = 5;
 
 /**
  * The drills of the next round: what is due, the least sure first; then what was never tried, in the order of the

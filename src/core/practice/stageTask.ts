@@ -1,4 +1,3 @@
-import { said } from './said.ts';
 import { printStops } from '../units.ts';
 import { away, pick } from './random.ts';
 import type { Aid, Answers, Knob, Level, Made, Making, NumberAsk, Standing, Task } from './types.ts';
@@ -17,7 +16,7 @@ const START_OFF: Readonly<Record<Level, readonly [number, number]>> = { 1: [1, 2
 /** What thirds of a stop may leave, stops. */
 const EDGE = 1 / 6;
 /** What is still full marks, stops: a third is what nobody sees in a graded picture, a quarter what thirds leave. */
-export const EXPOSE_TOLERANCE: Readonly<Record<Level, number>> = { 1: 1 / 2, 2: 1 / 3, 3: 1 / 4 };
+const EXPOSE_TOLERANCE: Readonly<Record<Level, number>> = { 1: 1 / 2, 2: 1 / 3, 3: 1 / 4 };
 /** Whole stops of ND that a matte box holds. */
 const ND_STOPS = [0, 1, 2, 3, 4, 5, 6, 7, 8] as const;
 
@@ -61,7 +60,7 @@ export type Aim = {
 };
 
 /** Where the camera stands when a task begins: off by as much as the level says, where it can be put right. */
-export const startFor = (making: Making, aim: Aim, kelvin: number): Standing => {
+const startFor = (making: Making, aim: Aim, kelvin: number): Standing => {
   const { random, level } = making;
   const [least, most] = START_OFF[level];
   const off = away(random, least, most);
@@ -155,9 +154,7 @@ export const turnWords = (task: Task): string => {
   const began = readCamera(task, task.stage.start)[ask.id];
   if (typeof began !== 'number') return '';
   const off = ask.truth[0] - began;
-  const way = off > 0 ? 'more' : 'less';
-  return said(
-    `It began at ${printStops(began)} and belongs at ${printStops(ask.truth[0])}:`,
-    `${printStops(Math.abs(off)).replace('+', '')} ${way} light.`,
-  );
+  const size = printStops(Math.abs(off)).replace('+', '');
+  const light = `${size} ${Math.abs(off) > 1 ? 'stops' : 'stop'} ${off > 0 ? 'more' : 'less'} light`;
+  return `It began at ${printStops(began)} and belongs at ${printStops(ask.truth[0])}: ${light}.`;
 };

@@ -75,7 +75,7 @@ export type Standing = {
 export type Knob = keyof Standing;
 
 /** A scene before a camera. */
-export type TaskStage = {
+type TaskStage = {
   readonly scene: PracticeScene;
   readonly aids: readonly Aid[];
   readonly start: Standing;
@@ -87,7 +87,7 @@ export type TaskStage = {
 };
 
 /** A table of figures that belongs to the task. */
-export type TaskTable = {
+type TaskTable = {
   readonly head: readonly string[];
   readonly rows: readonly (readonly string[])[];
 };
@@ -126,7 +126,7 @@ type OwnParts = 'text' | 'facts' | 'table' | 'stage' | 'asks' | 'subjectId' | 'p
 export type Made = Pick<Task, OwnParts> & Partial<Pick<Task, 'camera' | 'profileId'>>;
 
 /** What is said of an answer afterwards. */
-export type Explanation = {
+type Explanation = {
   /** How the right answer comes about, with the values put in. */
   readonly because: string;
   /** What a careful operator does. */

@@ -42,7 +42,7 @@ const halfShutter = (camera: CameraRecord) =>
     return far(one) < far(best) ? one : best;
   });
 
-export const practiceCamera = (camera: CameraRecord, records: BookRecords): PracticeCamera => ({
+const practiceCamera = (camera: CameraRecord, records: BookRecords): PracticeCamera => ({
   id: camera.id,
   name: camera.name,
   coding: camera.coding,

@@ -8,7 +8,7 @@ import type { Drill } from '../types.ts';
 import { cardIn, cardOf, recordedAt } from '../world.ts';
 
 /** Stops over grey of the brightest channel of a thing, in the balanced light. */
-export const brightestChannel = (
+const brightestChannel = (
   { light, luminance }: Pick<TruthObject, 'light' | 'luminance'>,
   kelvin: number,
   recorded: number,

@@ -25,7 +25,7 @@ export const exposeBySkin: Drill = {
       placement,
       subjectId: subject.id,
       text: said(
-        `${scene.name}, ${standsWith(making)}. The card is gone.`,
+        `${scene.name}, ${standsWith(making)}. Leave the card aside.`,
         `Turn the camera until the key side of ${subject.name}’s face lies at`,
         `${printStops(stops)}. Go by the skin zebra.`,
       ),

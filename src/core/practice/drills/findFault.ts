@@ -116,7 +116,7 @@ export const findFault: Drill = {
       text: `${standsWith(own)}, exposed for a card at ${printStops(placement)}. What is wrong with this clip?`,
       facts: [{ name: 'Cast of the card', value: read.cast }],
       table: {
-        head: ['', 'lens cap', 'grey card', 'white'],
+        head: ['signal', 'lens cap', 'grey card', 'white'],
         rows: [
           ['planned', percent(right.black), percent(right.grey), percent(right.white)],
           ['read', percent(read.black), percent(read.grey), percent(read.white)],

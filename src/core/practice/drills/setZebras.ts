@@ -8,7 +8,7 @@ import type { Drill, NumberAsk, Task } from '../types.ts';
 import { cardOf, type PracticeCamera } from '../world.ts';
 
 /** The profile as its ladder has it: per cent at whole stops. */
-export const profileTable = (
+const profileTable = (
   camera: PracticeCamera,
   signalAt: (stops: number) => number,
   [from, to]: readonly [number, number],

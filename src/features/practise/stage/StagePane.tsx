@@ -1,8 +1,8 @@
 'use client';
 
-import { useMemo, type MouseEvent } from 'react';
+import { useMemo, type MouseEvent, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
-import { cardOf } from '#core/practice/world.ts';
+import { cardOf, faceIn } from '#core/practice/world.ts';
 import { exposureKnobs } from '#core/practice/stageTask.ts';
 import type { Aid, Standing, Task } from '#core/practice/types.ts';
 import type { CodeBand } from '#core/scopes/zebra.ts';
@@ -71,6 +71,7 @@ const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => 
     return (signal: AbortSignal) => drillPictures().call('picture', request, { signal });
   }, [serial, profile, bands, stage, task.placement]);
   const { canvas, painted, problem } = useCanvas(ask);
+  const face = task.subjectId === undefined ? undefined : faceIn(stage.scene, task.subjectId);
   const hasSpot = stage.aids.includes('spotMeter');
   const place = (event: MouseEvent<HTMLElement>) => {
     const at = event.currentTarget.getBoundingClientRect();
@@ -79,6 +80,14 @@ const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => 
   return (
     <div className="drill-picture" data-painted={painted} onClick={hasSpot ? place : undefined}>
       <canvas ref={canvas} role="img" aria-label={words.pictureOf(stage.scene.name)} />
+      {face && serial !== undefined && (
+        <span
+          className="drill-name"
+          style={{ left: `${100 * (face.rect.x + face.rect.width / 2)}%`, top: `${100 * face.rect.y}%` }}
+        >
+          {face.name}
+        </span>
+      )}
       {serial === undefined && <p className="drill-wait">{words.openingScene}</p>}
       {hasSpot && (
         <span className="drill-spot" style={{ left: `${100 * spot[0]}%`, top: `${100 * spot[1]}%` }} />
@@ -112,7 +121,16 @@ const SpotKeys = ({ camera: { spot, setSpot } }: { camera: DrillCamera }) => (
 );
 
 /** The scene, what may be looked at, and the knobs that may be turned. */
-export const StagePane = ({ task, onTurn }: { task: Task; onTurn: (standing: Standing) => void }) => {
+export const StagePane = ({
+  task,
+  onTurn,
+  result,
+}: {
+  task: Task;
+  onTurn: (standing: Standing) => void;
+  /** How it went; it takes the place of the knobs. */
+  result?: ReactNode;
+}) => {
   const stage = task.stage!;
   const drill = useDrillCamera(task, onTurn);
   const { camera, knobs, shown, problem, turn, back } = drill;
@@ -132,7 +150,8 @@ export const StagePane = ({ task, onTurn }: { task: Task; onTurn: (standing: Sta
             {stage.aids.includes('spotMeter') ? <SpotKeys camera={drill} /> : <span>{words.wholeFrame}</span>}
           </div>
         )}
-        {free.length > 0 && context && (
+        {result}
+        {!result && free.length > 0 && context && (
           <div className="drill-knobs">
             {free.map((row) => (
               <Knob
@@ -146,7 +165,7 @@ export const StagePane = ({ task, onTurn }: { task: Task; onTurn: (standing: Sta
             ))}
           </div>
         )}
-        {free.length === 0 && exposureKnobs(task.camera).length > 0 && (
+        {!result && free.length === 0 && exposureKnobs(task.camera).length > 0 && (
           <p className="quiet">{words.cameraStays}</p>
         )}
       </div>

@@ -90,6 +90,7 @@ export const TaskPane = ({
   const [began] = useState(() => performance.now());
   const drill = useMemo(() => drillOf(task.drill), [task.drill]);
   const answer = (id: string, given: Answer) => setAnswers((now) => ({ ...now, [id]: given }));
+  const result = judged && <ResultPane task={task} answers={answers} judged={judged} />;
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (judged) {
@@ -108,7 +109,8 @@ export const TaskPane = ({
         {task.stage && (
           <StagePane
             task={task}
-            onTurn={(standing) => judged || setAnswers((now) => ({ ...now, ...readCamera(task, standing) }))}
+            onTurn={(standing) => setAnswers((now) => ({ ...now, ...readCamera(task, standing) }))}
+            result={result}
           />
         )}
         <div className="drill-asks">
@@ -122,7 +124,7 @@ export const TaskPane = ({
               />
             ))}
         </div>
-        {judged && <ResultPane task={task} answers={answers} judged={judged} />}
+        {!task.stage && result}
         {problem !== undefined && <p className="field-error">{problem}</p>}
         <div className="drill-foot">
           <Button type="submit" disabled={!judged && !isAnswered(task, answers)}>

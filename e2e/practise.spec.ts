@@ -1,0 +1,101 @@
+import type { Page } from '@playwright/test';
+import { at, expect, reloaded, test, visit } from './fixtures.ts';
+
+const round = (tasks: string, more = '') => `${at('practise')}&tasks=${tasks}${more}`;
+const answer = (page: Page) => page.getByRole('button', { name: 'Answer' });
+const result = (page: Page) => page.locator('.drill-result');
+
+test('a round by keyboard: the knobs are turned, the miss is shown, and it is kept', async ({ page }) => {
+  await visit(page, round('expose-zebra.1.7,correction-order.1.3'));
+  await expect(page.locator('.drill-picture[data-painted="1"]')).toBeVisible();
+  await answer(page).focus();
+  await page.keyboard.press('Enter');
+  await expect(result(page)).toHaveAttribute('data-right', 'false');
+  // Found a stop over the card’s place: it is said, and drawn where it lies.
+  await expect(result(page)).toContainText('Off by +1.0 stops');
+  await expect(result(page).locator('.miss-scale')).toBeVisible();
+  await expect(result(page)).toContainText('A careful operator');
+  await page.getByRole('button', { name: 'Next task' }).press('Enter');
+  await expect(page.locator('.drill-order li')).toHaveCount(3);
+  await answer(page).press('Enter');
+  await page.locator('.drill-foot').getByRole('button', { name: 'Done' }).press('Enter');
+  await expect(page.locator('.drill-text')).toContainText('of 2 right');
+
+  // The same tasks once more, and this time the camera is put right: three thirds down.
+  await page.getByRole('button', { name: 'Once more' }).press('Enter');
+  await expect(page.locator('.drill-picture[data-painted="1"]')).toBeVisible();
+  await page.getByRole('spinbutton', { name: 'Iris' }).focus();
+  for (let click = 0; click < 3; click += 1) await page.keyboard.press('ArrowDown');
+  await answer(page).press('Enter');
+  await expect(result(page)).toHaveAttribute('data-right', 'true');
+  await expect(result(page)).toContainText('Nobody would see it');
+
+  await page.getByRole('button', { name: 'Leave the round' }).click();
+  await page.getByRole('tab', { name: 'Progress' }).click();
+  const line = page.getByRole('row', { name: /Expose by zebra alone/ });
+  await expect(line).toContainText('too few to tell');
+  await reloaded(page);
+  await expect(line).toBeVisible();
+});
+
+test('a link gives the same task, and what was right in it is right', async ({ page }) => {
+  await visit(page, round('set-zebras.1.5'));
+  const text = await page.locator('.drill-text').innerText();
+  const field = page.getByRole('spinbutton', { name: 'Card zebra' });
+  await expect(answer(page)).toBeDisabled();
+  await field.fill('1');
+  await answer(page).click();
+  await expect(result(page)).toHaveAttribute('data-right', 'false');
+  const right = /Right is: (\d+) %/.exec(await result(page).innerText())?.[1] ?? '';
+  await reloaded(page);
+  await expect(page.locator('.drill-text')).toHaveText(text);
+  await field.fill(right);
+  await answer(page).click();
+  await expect(result(page)).toHaveAttribute('data-right', 'true');
+});
+
+test('a lesson is left and resumed; what was done of the course is marked', async ({ page }) => {
+  await visit(page, `${at('practise')}&part=course`);
+  await page.getByRole('button', { name: 'Begin: White balance and mixed light' }).click();
+  await expect(page.locator('.lesson')).toContainText('half-way in mired');
+  await page.getByRole('button', { name: 'Leave the round' }).click();
+  await expect(page.locator('.lesson-done')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Begin: White balance and mixed light' }).click();
+  await page.getByRole('spinbutton', { name: 'Dial, K' }).fill('4000');
+  await answer(page).click();
+  await page.locator('.drill-foot').getByRole('button', { name: 'Done' }).click();
+  await page.locator('.drill-foot').getByRole('button', { name: 'Done' }).click();
+  await expect(page.locator('.lesson-done')).toHaveCount(1);
+});
+
+test('several people at one machine, each by name', async ({ page }) => {
+  await visit(page, at('practise'));
+  await page.getByLabel('New name').fill('Mika');
+  await page.getByRole('button', { name: 'Take this name' }).click();
+  await expect(page.getByLabel('Who practises')).toHaveValue('Mika');
+  await visit(page, round('find-fault.1.4'));
+  await expect(page.locator('fieldset')).toHaveCount(2);
+  for (const group of await page.locator('fieldset').all()) await group.getByRole('radio').first().check();
+  await answer(page).click();
+  await expect(result(page)).toBeVisible();
+  await visit(page, `${at('practise')}&part=progress`);
+  await expect(page.getByRole('heading', { name: 'Mika' })).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Results as CSV' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('practice Mika.csv');
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test('a task is turned and answered by touch', async ({ page }) => {
+    await visit(page, round('expose-skin.1.4'));
+    await expect(page.locator('.drill-picture[data-painted="1"]')).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).toBeLessThanOrEqual(390);
+    await page.getByRole('button', { name: 'Iris up' }).tap();
+    await answer(page).tap();
+    await expect(result(page)).toBeVisible();
+  });
+});
