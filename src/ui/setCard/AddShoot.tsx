@@ -10,7 +10,7 @@ import { newSetup } from '#store/newShoot.ts';
 import { nameSchema } from '#store/records/common.ts';
 import { useBench, useHrefTo, useSelect, useSelection } from '../bench/hooks.ts';
 import { TextField } from '../forms/FormFields.tsx';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 const FORM = z.object({ name: nameSchema });
 

@@ -15,7 +15,7 @@ import type { Cell } from './cells.ts';
 import { NumberEditor } from './NumberEditor.tsx';
 import type { CellInput } from './reason.ts';
 import { REASONS } from './reasons.ts';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 /** The word that stands for a cell in the glossary. */
 const CELL_TERMS: Readonly<Record<Cell['id'], TermId>> = {

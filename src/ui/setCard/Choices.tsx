@@ -5,7 +5,7 @@ import { camerasOf, setupsOf, shootsOf } from '#store/selection.ts';
 import { useRecords, useSelect, useSelection } from '../bench/hooks.ts';
 import { printDepth } from '../format.ts';
 import { AddShoot } from './AddShoot.tsx';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 /** What can be chosen of shoots, set-ups and cameras, and a shoot of one's own. */
 export const Choices = ({ onLeave }: { onLeave: () => void }) => {

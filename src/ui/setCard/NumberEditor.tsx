@@ -7,7 +7,7 @@ import * as z from 'zod/mini';
 import { between } from '#store/records/common.ts';
 import { NumberField } from '../forms/NumberField.tsx';
 import { printNumber } from '../forms/numberText.ts';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 /** A typed number with steps, in the steps that the camera has. */
 export const NumberEditor = ({

@@ -9,7 +9,7 @@ import { printNd } from '../format.ts';
 import { PLACEMENT_RANGE } from '../ladder/ladderModel.ts';
 import type { CellInput } from './reason.ts';
 import type { CellId } from './reasons.ts';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 type Choice = { readonly value: string; readonly name: string };
 

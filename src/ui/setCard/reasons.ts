@@ -22,7 +22,7 @@ import {
   sumOf,
   toneOnGrey,
 } from './reasonWords.ts';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 const lightLines = ({ selection, numbers }: CellInput) => {
   const { plan, camera } = selection;

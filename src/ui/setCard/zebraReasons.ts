@@ -9,7 +9,7 @@ import { printStops, printStopsDecimal } from '#core/units.ts';
 import type { CellInput, Reason } from './reason.ts';
 import { metersOf } from './meterLines.ts';
 import { faceTone } from './reasonWords.ts';
-import { words } from '#ui/wording/setCard.ts';
+import { words } from '#ui/wording/setCardOpened.ts';
 
 /** How far the recorded level may lie off where the curve was inferred; nothing where it was not. */
 const inferredLine = (band: UncertaintyBand | undefined, stops: number) => {

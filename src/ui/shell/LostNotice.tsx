@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { printInstant } from '#core/day/clock.ts';
 import type { Marker } from '../bench/marker.ts';
 import { Notice } from './Notice.tsx';
-import { words } from '#ui/wording/shell.ts';
+import { words } from '#ui/wording/shellNotices.ts';
 
 /** Records that this browser had are gone: since when, and where to look for them. */
 export const LostNotice = ({ since, savedAt }: Marker) => {

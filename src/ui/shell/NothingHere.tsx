@@ -7,7 +7,7 @@ import { leaveNoneOut, leftOutSetups } from '../bench/leftOut.ts';
 import { RestorePanel } from '../backup/RestorePanel.tsx';
 import { Empty } from '../parts/Empty.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
-import { words } from '#ui/wording/shell.ts';
+import { words } from '#ui/wording/shellNotices.ts';
 
 const reload = () => window.location.replace(new URL('/plan', window.location.href));
 

@@ -11,7 +11,7 @@ import { LostNotice } from './LostNotice.tsx';
 import { Notice } from './Notice.tsx';
 import { SetAsideNotice } from './SetAsideNotice.tsx';
 import type { Said } from './useLogTake.ts';
-import { words } from '#ui/wording/shell.ts';
+import { words } from '#ui/wording/shellNotices.ts';
 
 /** All that is to be said now, what went wrong first. */
 export const NoticeList = ({ said, hush }: { said?: Said; hush: () => void }) => {

@@ -10,7 +10,7 @@ import { failureWords, Refusal } from '#store/words.ts';
 import { useBench } from '../bench/hooks.ts';
 import { download, slug } from '../download.ts';
 import { readTextFile } from '../readTextFile.ts';
-import { words } from '#ui/wording/shell.ts';
+import { words } from '#ui/wording/shellNotices.ts';
 
 const Row = ({ aside }: { aside: SetAside }) => {
   const { book } = useBench();

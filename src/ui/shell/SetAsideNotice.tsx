@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { setAsideWords, type SetAside } from '#store/setAside.ts';
 import { Notice } from './Notice.tsx';
 import { later } from '../later.tsx';
-import { words } from '#ui/wording/shell.ts';
+import { words } from '#ui/wording/shellNotices.ts';
 
 const SetAsideDialog = later(() => import('./SetAsideDialog.tsx').then((part) => part.SetAsideDialog));
 

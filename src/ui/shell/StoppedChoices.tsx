@@ -9,7 +9,8 @@ import { leaveOutSetup } from '../bench/leftOut.ts';
 import { markSaved } from '../bench/marker.ts';
 import { openServices } from '../bench/services.ts';
 import { download } from '../download.ts';
-import { words } from '#ui/wording/shell.ts';
+import { words } from '#ui/wording/shellNotices.ts';
+import { words as named } from '#ui/wording/shell.ts';
 
 const never = () => () => undefined;
 
@@ -55,7 +56,7 @@ export const StoppedChoices = ({ reset }: { reset: () => void }) => {
           disabled={!undoable}
           onClick={() => void services?.book.undo().then(reset)}
         >
-          {undoable ? words.undoNamed(undoable) : words.nothingToUndo}
+          {undoable ? named.undoNamed(undoable) : words.nothingToUndo}
         </Button>
         <Button variant="outline-secondary" onClick={goOn}>
           {words.goOnWithoutThis}

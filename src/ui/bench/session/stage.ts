@@ -27,11 +27,7 @@ export type StageParts = {
 const NOT_DONE = failure('camera', 'It was stopped: do it again.');
 
 /** Fetches a rendered scene and hands it to the worker. */
-export const fetchScene = async (
-  judge: Client<JudgeJobs>,
-  sceneId: StageSceneId,
-  signal: AbortSignal,
-) => {
+export const fetchScene = async (judge: Client<JudgeJobs>, sceneId: StageSceneId, signal: AbortSignal) => {
   const files = sceneFiles(sceneId);
   const [truth, mask, walk, ...light] = await Promise.all([
     fetchBytes(files.truth),
