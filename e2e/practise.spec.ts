@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { at, expect, reloaded, test, visit } from './fixtures.ts';
+import { at, cell, expect, notice, reloaded, test, visit } from './fixtures.ts';
 
 const round = (tasks: string, more = '') => `${at('practise')}&tasks=${tasks}${more}`;
 const answer = (page: Page) => page.getByRole('button', { name: 'Answer' });
@@ -52,6 +52,31 @@ test('a link gives the same task, and what was right in it is right', async ({ p
   await field.fill(right);
   await answer(page).click();
   await expect(result(page)).toHaveAttribute('data-right', 'true');
+});
+
+test('card and ladder are those of the task as long as it is on', async ({ page }) => {
+  await visit(page, round('place-contrast.1.5,expose-zebra.1.7'));
+  await expect(page.locator('.chooser')).toContainText('Practise');
+  for (let third = 0; third < 3; third += 1) await page.keyboard.press(']');
+  await expect(page.locator('.drill-place')).toHaveText('+1');
+  await expect(cell(page, 'placement')).toHaveText('+1');
+  // Practice is not logged.
+  await page.keyboard.press('l');
+  await answer(page).click();
+  await page.getByRole('button', { name: 'Next task' }).click();
+  await expect(page.locator('.drill-picture[data-painted="1"]')).toBeVisible();
+  // The card turns the camera; what the task has not asked for stays.
+  await page.locator('.cell[data-cell="iris"]').click();
+  await page.locator('.cell-popover select').selectOption({ label: 'f/8' });
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('spinbutton', { name: 'Iris' })).toHaveAttribute('aria-valuetext', 'f/8');
+  await expect(cell(page, 'iris')).toHaveText('f/8');
+  await page.keyboard.press(']');
+  await expect(page.getByText('That belongs to the task')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave the round' }).click();
+  await expect(cell(page, 'placement')).toHaveText('+2/3');
+  await expect(cell(page, 'iris')).toHaveText('f/4');
+  await expect(notice(page)).toHaveCount(0);
 });
 
 test('a lesson is left and resumed; what was done of the course is marked', async ({ page }) => {

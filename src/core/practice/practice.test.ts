@@ -263,12 +263,12 @@ describe('fairness', () => {
       const met: Record<string, { count: number; off: number; tolerance: number }> = {};
       for (let seed = 0; seed < 1000; seed += 1) {
         const task = made(id, 2, seed);
-        const of = (met[task.subjectId!] ??= { count: 0, off: 0, tolerance: 0 });
+        const of = (met[task.subject!.id] ??= { count: 0, off: 0, tolerance: 0 });
         const ask = task.asks[0] as NumberAsk;
         of.count += 1;
         of.tolerance += ask.tolerance;
         if (task.stage && ask.by === 'camera') {
-          expect(faceIn(task.stage.scene, task.subjectId!)).toBeDefined();
+          expect(faceIn(task.stage.scene, task.subject!.id)).toBeDefined();
           of.off += Math.abs((readCamera(task, task.stage.start)[ask.id] as number) - ask.truth[0]);
         }
       }

@@ -66,6 +66,15 @@ describe('habits', () => {
     expect(habits[0].bias).toBeCloseTo(-0.5, 1);
     expect(habits.some(({ subjectId }) => subjectId === 'ana')).toBe(false);
   });
+  it('finds under what it happens', () => {
+    const noise = gaussian(seededRandom(9));
+    const results = Array.from({ length: 40 }, (_, i) => {
+      const when = i % 2 === 0 ? 'a dark screen' : 'a bright screen';
+      return result('expose-screen', i, (i % 2 === 0 ? 0.5 : 0) + 0.1 * noise(), { when });
+    });
+    expect(habitsOf(results)[0]).toMatchObject({ drill: 'expose-screen', when: 'a dark screen' });
+    expect(habitsOf(results).some(({ when }) => when === 'a bright screen')).toBe(false);
+  });
   it('needs more than a few', () => {
     expect(habitsOf([result('a', 0, 1), result('a', 1, 1), result('a', 2, 1)])).toEqual([]);
   });

@@ -64,10 +64,11 @@ export const printMiss = (unit: MissUnit, miss: number): string => {
   return `${Math.round(100 * miss)} % wrong`;
 };
 
-/** A habit: a steady miss, in which drill or with which face, enough of them to be said. */
+/** A habit: a steady miss, in which drill, with which face or under what, enough of them to be said. */
 export type Habit = {
   readonly drill: string;
   readonly subjectId?: string;
+  readonly when?: string;
   readonly unit: MissUnit;
   readonly bias: number;
   readonly spread: number;
@@ -79,13 +80,19 @@ const CLEAR = 2;
 
 /** Steady misses, the largest against its tolerance first. */
 export const habitsOf = (results: readonly PracticeResult[]): Habit[] => {
-  const groups = new Map<string, { key: Pick<Habit, 'drill' | 'subjectId' | 'unit'>; marks: KeptMark[] }>();
-  for (const { drill, subjectId, marks } of results)
+  type Key = Pick<Habit, 'drill' | 'subjectId' | 'when' | 'unit'>;
+  const groups = new Map<string, { key: Key; marks: KeptMark[] }>();
+  for (const { drill, subjectId, when, marks } of results)
     for (const mark of marks) {
       if (mark.unit === 'choices') continue;
-      for (const subject of subjectId === undefined ? [undefined] : [undefined, subjectId]) {
-        const id = `${drill} ${mark.unit} ${subject ?? ''}`;
-        const key = { drill, unit: mark.unit, ...(subject === undefined ? {} : { subjectId: subject }) };
+      const parts = [
+        {},
+        ...(subjectId === undefined ? [] : [{ subjectId }]),
+        ...(when === undefined ? [] : [{ when }]),
+      ];
+      for (const part of parts) {
+        const key: Key = { drill, unit: mark.unit, ...part };
+        const id = JSON.stringify(key);
         const group = groups.get(id) ?? { key, marks: [] };
         group.marks.push(mark);
         groups.set(id, group);

@@ -22,6 +22,7 @@ export type PracticeResult = {
   readonly at: string;
   readonly seconds: number;
   readonly subjectId?: string;
+  readonly when?: string;
   readonly marks: readonly KeptMark[];
 };
 
@@ -47,7 +48,8 @@ export const resultOf = (
   seed: task.seed,
   at,
   seconds,
-  ...(task.subjectId === undefined ? {} : { subjectId: task.subjectId }),
+  ...(task.subject ? { subjectId: task.subject.id } : {}),
+  ...(task.when === undefined ? {} : { when: task.when }),
   marks: judged.marks.map((mark) => keptMark(task, answers, mark)),
 });
 

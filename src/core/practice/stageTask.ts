@@ -1,3 +1,4 @@
+import type { CardSubject } from '../exposure/setCard.ts';
 import { printStops } from '../units.ts';
 import { away, pick } from './random.ts';
 import type { Aid, Answers, Knob, Level, Made, Making, NumberAsk, Standing, Task } from './types.ts';
@@ -9,6 +10,7 @@ import {
   recordedAt,
   type PracticeCamera,
   type PracticeScene,
+  type PracticeWorld,
 } from './world.ts';
 
 /** How far the camera stands off when a task begins, stops. */
@@ -118,6 +120,10 @@ export const cardAim = (scene: PracticeScene, placement: number): Aim => ({
 export const scenesWith = (scenes: readonly PracticeScene[], subjectId?: string): PracticeScene[] =>
   scenes.filter((scene) => cardIn(scene) && (subjectId === undefined || faceIn(scene, subjectId)));
 
+/** Whose faces the scenes show. */
+export const peopleIn = ({ scenes, subjects }: Pick<PracticeWorld, 'scenes' | 'subjects'>): CardSubject[] =>
+  subjects.filter(({ id }) => scenesWith(scenes, id).length > 0);
+
 /** Placements that a profile of a camera leaves room for: two and a half stops over grey stay under clip. */
 export const roomyPlacement = ({ random, world, camera, profileId, level }: Making): number => {
   const { clipStops } = cardOf(world, camera, profileId, 0);
@@ -133,7 +139,7 @@ export const readCamera = (task: Task, standing: Standing): Answers => {
   const { stage } = task;
   if (!stage) return {};
   const card = cardIn(stage.scene);
-  const face = task.subjectId === undefined ? undefined : faceIn(stage.scene, task.subjectId);
+  const face = task.subject && faceIn(stage.scene, task.subject.id);
   // What an exposure index is set to changes nothing of the recording.
   const iso = task.camera.sensitivity === 'ei' ? stage.start.iso : standing.iso;
   const at = (luminance: number) => recordedAt(luminance, { ...standing, iso }, stage.fps);

@@ -1,3 +1,4 @@
+import type { CardSubject } from '../exposure/setCard.ts';
 import type { Shutter } from '../exposure/shutter.ts';
 import type { Random } from '../random.ts';
 import type { PracticeCamera, PracticeScene, PracticeWorld } from './world.ts';
@@ -107,8 +108,12 @@ export type Task = {
   readonly table?: TaskTable;
   readonly stage?: TaskStage;
   readonly asks: readonly Ask[];
-  /** Whose face it is about; ids of subjects. */
-  readonly subjectId?: string;
+  /** What must be kept of the scene, stops over its card: drawn on the ladder. */
+  readonly keep?: readonly [low: number, high: number];
+  /** What made it harder: misses are looked at by it. */
+  readonly when?: string;
+  /** Whose face it is about. */
+  readonly subject?: CardSubject;
 };
 
 /** What a task is made from. */
@@ -121,7 +126,7 @@ export type Making = {
   readonly profileId: string;
 };
 
-type OwnParts = 'text' | 'facts' | 'table' | 'stage' | 'asks' | 'subjectId' | 'placement';
+type OwnParts = 'text' | 'facts' | 'table' | 'stage' | 'asks' | 'subject' | 'when' | 'keep' | 'placement';
 /** What a drill says of its task; camera and profile where it takes others than it was given. */
 export type Made = Pick<Task, OwnParts> & Partial<Pick<Task, 'camera' | 'profileId'>>;
 

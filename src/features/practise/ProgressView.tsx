@@ -70,9 +70,10 @@ const Habits = ({ results }: { results: readonly PracticeRecord[] }) => {
   if (habits.length === 0) return <p className="quiet">{words.noHabits}</p>;
   return (
     <ul>
-      {habits.map(({ drill, subjectId, unit, bias, count }) => (
-        <li key={`${drill} ${unit} ${subjectId ?? ''}`}>
+      {habits.map(({ drill, subjectId, when, unit, bias, count }) => (
+        <li key={`${drill} ${unit} ${subjectId ?? ''} ${when ?? ''}`}>
           {words.habitOf(drillOf(drill)?.name ?? drill, printMiss(unit, bias), count)}{' '}
+          {when !== undefined && <span className="quiet">{words.habitWhen(when)}</span>}
           {subjectId !== undefined && (
             <span className="quiet">{words.habitWith(subjects.get(subjectId)?.name ?? subjectId)}</span>
           )}

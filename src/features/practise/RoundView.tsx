@@ -5,8 +5,10 @@ import Button from 'react-bootstrap/Button';
 import { drillOf, taskOf } from '#core/practice/drillList.ts';
 import { isReady, printMiss, readinessOf } from '#core/practice/progress.ts';
 import { resultOf, type PracticeResult } from '#core/practice/result.ts';
+import { useRecords } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
+import { checkGivens } from './checkGiven.ts';
 import type { TaskName } from './round.ts';
 import { TaskPane } from './task/TaskPane.tsx';
 import { useKeep, type Given } from './usePractice.ts';
@@ -66,13 +68,19 @@ export const RoundView = ({
   const [at, setAt] = useState(0);
   const [results, setResults] = useState<readonly PracticeResult[]>([]);
   const [problem, setProblem] = useState<string>();
+  /** What became of the link. */
+  const [linked, setLinked] = useState<string>();
   const name = tasks[at];
   // What the camera is changed to meanwhile counts from the next task on.
   const [fixed, setFixed] = useState(given);
+  const records = useRecords();
+  // A check stands before the shoot's own set-ups, as they were when it began.
+  const [checks] = useState(() => (shootId === undefined ? [] : checkGivens(records, shootId, given.world)));
   const task = useMemo(() => {
     const drill = name && drillOf(name.drill);
-    return drill && taskOf(drill, name.level, name.seed, fixed);
-  }, [name, fixed]);
+    const own = checks.length > 0 ? checks[at % checks.length] : fixed;
+    return drill && taskOf(drill, name.level, name.seed, own);
+  }, [name, fixed, checks, at]);
   if (!task)
     return (
       <RoundEnd
@@ -89,11 +97,25 @@ export const RoundView = ({
     <>
       <div className="drill-head">
         <span className="quiet">
-          {words.taskOf(at + 1, tasks.length)}. {words.ownNumbers}
+          {words.taskOf(at + 1, tasks.length)}. {task.stage && words.ownNumbers}
         </span>
-        <Button size="sm" variant="outline-secondary" onClick={onLeave}>
-          {words.leave}
-        </Button>
+        <span className="drill-foot">
+          <Button
+            size="sm"
+            variant="outline-secondary"
+            onClick={() =>
+              void navigator.clipboard.writeText(window.location.href).then(
+                () => setLinked(words.copied),
+                () => setLinked(words.notCopied),
+              )
+            }
+          >
+            {linked ?? words.copyLink}
+          </Button>
+          <Button size="sm" variant="outline-secondary" onClick={onLeave}>
+            {words.leave}
+          </Button>
+        </span>
       </div>
       <TaskPane
         key={`${at} ${task.drill} ${task.seed}`}

@@ -7,6 +7,7 @@ import { LEVELS } from '#core/practice/types.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import { stageScene, STAGE_SCENE_IDS } from '#store/demo/scenes.ts';
 import { demoBook } from '#store/fixtures/demoBook.ts';
+import { checkGivens } from './checkGiven.ts';
 import { isOfLesson, LESSONS } from './course/lessons.ts';
 import { checkTasks, readTasks, writeTasks } from './round.ts';
 import { practiceWorld } from './world.ts';
@@ -57,6 +58,24 @@ describe('the demo’s kit before the scenes', () => {
             const began = readCamera(task, task.stage.start);
             if (Object.keys(began).length > 0) expect(judge(task, began).ok, where).toBe(false);
           }
+  });
+});
+
+describe('a check before the demo’s shoot', () => {
+  const records = demoBook();
+  const givens = checkGivens(records, 'salt-and-fire', practiceWorld(records, scenes));
+  it('stands before its set-ups, with their cameras in the planned profiles', () => {
+    expect(givens.length).toBeGreaterThan(6);
+    const [first] = givens;
+    expect(first.camera.id).toBe('a-cam');
+    expect(first.profileId).toBe('wideLog');
+    expect(first.world.scenes.map(({ id }) => id)).toEqual(['furnace-mouth']);
+    expect(checkGivens(records, 'another', practiceWorld(records, scenes))).toEqual([]);
+  });
+  it('can make each of its ten tasks before each of them', () => {
+    for (const given of givens)
+      for (const { drill, level, seed } of checkTasks(77, true))
+        expect(taskOf(drillOf(drill)!, level, seed, given).asks.length).toBeGreaterThan(0);
   });
 });
 

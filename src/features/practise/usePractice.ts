@@ -9,7 +9,8 @@ import type { PracticeScene, PracticeWorld } from '#core/practice/world.ts';
 import { profileOf } from '#core/practice/world.ts';
 import { keepPractice, peopleOf, practiceOf } from '#store/practice.ts';
 import type { PracticeRecord } from '#store/records/practice.ts';
-import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
+import { useBench, useRecords } from '#ui/bench/hooks.ts';
+import { useHome } from './task/useRoom.ts';
 import { usePerson } from './person.ts';
 import { practiceScenes, practiceWorld } from './world.ts';
 
@@ -32,7 +33,7 @@ export const useScenes = (): { readonly scenes?: readonly PracticeScene[]; reado
 /** What tasks are drawn from, with the camera and profile that are chosen above. */
 export const useGiven = (scenes: readonly PracticeScene[]) => {
   const records = useRecords();
-  const { camera, profile } = useSelection();
+  const { camera, profile } = useHome();
   return useMemo(() => {
     const world: PracticeWorld = practiceWorld(records, scenes);
     const mine = world.cameras.find(({ id }) => id === camera.id) ?? world.cameras[0];

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import { parseAsString, useQueryStates } from 'nuqs';
 import { readTasks, writeTasks, type TaskName } from './round.ts';
 
@@ -28,5 +29,10 @@ export const useTasks = () => {
             lesson: round.lesson ?? null,
           },
     );
-  return [tasks === null ? undefined : { text: tasks, tasks: readTasks(tasks), check, lesson }, put] as const;
+  // The same tasks as long as the address says the same.
+  const round = useMemo(
+    () => (tasks === null ? undefined : { text: tasks, tasks: readTasks(tasks), check, lesson }),
+    [tasks, check, lesson],
+  );
+  return [round, put] as const;
 };

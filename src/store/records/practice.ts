@@ -14,6 +14,8 @@ export const practiceSchema = z.object({
   camera: text(0, 120),
   profile: text(0, 120),
   subjectId: z.optional(idSchema),
+  /** What made it harder. */
+  when: z.optional(text(1, 80)),
   /** What it was done for: a check before a shoot, by its id. */
   shootId: z.optional(idSchema),
   marks: listOf(

@@ -29,6 +29,7 @@ import {
 } from './hooks.ts';
 import { lastPlace, rememberPlace } from './lastPlace.ts';
 import { leftOutSetups } from './leftOut.ts';
+import { room } from './room.ts';
 import { openServices, type Services } from './services.ts';
 import { useMeasuring } from './useMeasuring.ts';
 import { useRules } from './useRules.ts';
@@ -55,6 +56,7 @@ const SelectionProvider = ({ children, fallback }: Parts) => {
       records.status === 'ready' ? resolveSelection(records, url, leftOut, lastPlace(url.shoot)) : undefined,
     [records, url, leftOut],
   );
+  const task = useStore(room, (state) => state.room?.selection);
   const path = usePathname();
   const { shoot, setup, camera } = selection ?? {};
   useEffect(() => {
@@ -65,7 +67,7 @@ const SelectionProvider = ({ children, fallback }: Parts) => {
       status: records.status === 'ready' ? 'empty' : records.status,
       problem: records.problem,
     });
-  return <SelectionContext value={selection}>{children}</SelectionContext>;
+  return <SelectionContext value={task ?? selection}>{children}</SelectionContext>;
 };
 
 const CardProvider = ({ children }: { children: ReactNode }) => {
@@ -104,7 +106,10 @@ const JudgementProvider = ({ children }: { children: ReactNode }) => {
   const [muted] = useMuted();
   // What is measured of moving pictures comes several times a second: the page is drawn for it in slices, so that it
   // never stands still.
-  const { measurement, opening } = useDeferredValue(useSession(({ measured }) => measured)) ?? {};
+  const found = useDeferredValue(useSession(({ measured }) => measured));
+  // The frame on the bench is none of a task.
+  const isTask = useStore(room, (state) => state.room !== undefined);
+  const { measurement, opening } = (isTask ? undefined : found) ?? {};
   const { kind, samples } = useSession((state) => ({ kind: state.frame?.kind, samples: state.samples }));
   const distribution = useMemo(
     () => measurement && distributionOf(measurement, numbers),

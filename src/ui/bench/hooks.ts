@@ -16,6 +16,7 @@ import { planChange, type PlanRecord } from '#store/records/plan.ts';
 import type { ProfileRecord } from '#store/records/profile.ts';
 import type { Selection } from '#store/selection.ts';
 import { linkedFields } from './benchModel.ts';
+import { room } from './room.ts';
 import type { Services } from './services.ts';
 import type { MeasureTarget, SessionState } from './session/state.ts';
 
@@ -126,6 +127,11 @@ export const useEditPlan = () => {
   const selection = useSelection();
   return useCallback(
     (label: string, fields: Partial<PlanRecord>) => {
+      const task = room.getState().room;
+      if (task) {
+        task.edit(fields);
+        return;
+      }
       const plan = book.getState().plans.get(selection.plan.id) ?? selection.plan;
       void book.edit({ label, changes: [planChange(plan, linkedFields({ ...selection, plan }, fields))] });
     },

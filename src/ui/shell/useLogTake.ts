@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { logLabel } from '#store/book.ts';
 import { failureWords } from '#store/words.ts';
 import { useWhenIdle } from '../useWhenIdle.ts';
+import { room } from '../bench/room.ts';
 import { useBench, useCard, useMuted, useSelection } from '../bench/hooks.ts';
 
 const loadLogTake = () => import('../bench/logTake.ts');
@@ -25,7 +26,7 @@ export const useLogTake = () => {
     latest.current = { selection, card, muted };
   }, [selection, card, muted]);
   const log = useCallback(async () => {
-    if (busy.current) return;
+    if (busy.current || room.getState().room) return;
     busy.current = true;
     try {
       const { logTake } = await loadLogTake();

@@ -2,7 +2,7 @@ import { said } from '../said.ts';
 import { printZebraOrInstead } from '../../exposure/zebra.ts';
 import { printStops } from '../../units.ts';
 import { pick } from '../random.ts';
-import { exposeMade, roomyPlacement, scenesWith, standsWith, turnWords } from '../stageTask.ts';
+import { exposeMade, peopleIn, roomyPlacement, scenesWith, standsWith, turnWords } from '../stageTask.ts';
 import type { Drill } from '../types.ts';
 import { cardOf, faceIn } from '../world.ts';
 
@@ -15,7 +15,7 @@ export const exposeBySkin: Drill = {
   make: (making) => {
     const { random, world, camera, profileId } = making;
     // Whose face it is comes first, so that everybody is met equally often.
-    const subject = pick(random, world.subjects);
+    const subject = pick(random, peopleIn(world));
     const scene = pick(random, scenesWith(world.scenes, subject.id));
     const face = faceIn(scene, subject.id)!;
     const placement = roomyPlacement(making);
@@ -23,7 +23,7 @@ export const exposeBySkin: Drill = {
     const { skin } = cardOf(world, camera, profileId, placement, [subject]);
     return {
       placement,
-      subjectId: subject.id,
+      subject,
       text: said(
         `${scene.name}, ${standsWith(making)}. Leave the card aside.`,
         `Turn the camera until the key side of ${subject.name}’s face lies at`,

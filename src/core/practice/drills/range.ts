@@ -36,6 +36,7 @@ export const placeContrast: Drill = {
     };
     return {
       placement: 0,
+      keep: [low, high],
       text: said(
         `${standsWith(making)}, ${camera.coding.bitDepth} bit.`,
         'Where does the card go so that both ends of this scene are kept?',

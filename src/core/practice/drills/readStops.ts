@@ -2,7 +2,7 @@ import { said } from '../said.ts';
 import { castEffect, printNeutral } from '../../verdict/castEffect.ts';
 import { printStops, printStopsDecimal } from '../../units.ts';
 import { pick, whole } from '../random.ts';
-import { cardAim, dialled, scenesWith, standings, standsWith } from '../stageTask.ts';
+import { cardAim, dialled, peopleIn, scenesWith, standings, standsWith } from '../stageTask.ts';
 import type { Aid, Drill, Level, NumberAsk } from '../types.ts';
 import { cardIn, faceIn, recordedAt } from '../world.ts';
 
@@ -17,7 +17,7 @@ export const readStops: Drill = {
   skill: 'reading',
   make: (making) => {
     const { random, world, level, camera } = making;
-    const subject = pick(random, world.subjects);
+    const subject = pick(random, peopleIn(world));
     const scene = pick(random, scenesWith(world.scenes, subject.id));
     const face = faceIn(scene, subject.id)!;
     const kelvin = dialled(cardIn(scene)?.illuminant?.kelvin ?? 5600, camera);
@@ -42,7 +42,7 @@ export const readStops: Drill = {
     };
     return {
       placement: recordedAt(cardAim(scene, 0).luminance, standing, world.fps),
-      subjectId: subject.id,
+      subject,
       text: said(
         `${scene.name}, ${standsWith(making)}. The camera stays as it is.`,
         `How far over grey does the key side of ${subject.name}’s face lie?`,

@@ -52,6 +52,7 @@ export const screenLies: Drill = {
     const screenStops = away(random, ...SCREEN_OFF[level]);
     return {
       placement,
+      when: screenStops > 0 ? 'a screen that is too bright' : 'a screen that is too dark',
       text: said(
         `${scene.name}, ${standsWith(making)}. Turn the camera until the grey card lies at`,
         `${printStops(placement)}. Somebody has turned the screen’s brightness.`,

@@ -81,7 +81,7 @@ export const setZebras: Drill = {
     const from = Math.max(-3, Math.ceil(numbers.floorStops));
     return {
       placement,
-      subjectId: subject.id,
+      subject,
       text: `${standsWith(making)}, placed at ${printStops(placement)}. Which level does each zebra get?`,
       facts: [
         { name: 'Placement', value: printStops(placement) },

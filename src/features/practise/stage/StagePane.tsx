@@ -26,11 +26,11 @@ const useBands = (task: Task, shown: DrillCamera['shown']) =>
     const info = shown?.info;
     const stage = task.stage!;
     if (!info) return undefined;
-    const { camera, profileId, placement, subjectId } = task;
+    const { camera, profileId, placement } = task;
     const face = task.asks.find(({ id }) => id === 'face');
     // The skin zebra is set for where the face belongs.
     const offset = face?.kind === 'number' ? face.truth[0] - placement : 0;
-    const subject = { id: subjectId ?? '', name: '', skinOffset: offset };
+    const subject = { id: task.subject?.id ?? '', name: '', skinOffset: offset };
     const numbers = cardOf(stage, camera, profileId, placement, [subject]);
     const { ranges, warning } = cardBands(numbers, camera.zebra, camera.coding, info);
     const has = (aid: Aid) => stage.aids.includes(aid);
@@ -71,7 +71,7 @@ const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => 
     return (signal: AbortSignal) => drillPictures().call('picture', request, { signal });
   }, [serial, profile, bands, stage, task.placement]);
   const { canvas, painted, problem } = useCanvas(ask);
-  const face = task.subjectId === undefined ? undefined : faceIn(stage.scene, task.subjectId);
+  const face = task.subject && faceIn(stage.scene, task.subject.id);
   const hasSpot = stage.aids.includes('spotMeter');
   const place = (event: MouseEvent<HTMLElement>) => {
     const at = event.currentTarget.getBoundingClientRect();
@@ -123,16 +123,18 @@ const SpotKeys = ({ camera: { spot, setSpot } }: { camera: DrillCamera }) => (
 /** The scene, what may be looked at, and the knobs that may be turned. */
 export const StagePane = ({
   task,
+  standing,
   onTurn,
   result,
 }: {
   task: Task;
+  standing: Standing;
   onTurn: (standing: Standing) => void;
   /** How it went; it takes the place of the knobs. */
   result?: ReactNode;
 }) => {
   const stage = task.stage!;
-  const drill = useDrillCamera(task, onTurn);
+  const drill = useDrillCamera(task, standing, onTurn);
   const { camera, knobs, shown, problem, turn, back } = drill;
   const records = useRecords();
   const free = KNOBS.filter(({ key }) => (stage.free as readonly string[]).includes(key));

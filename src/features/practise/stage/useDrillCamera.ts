@@ -31,11 +31,10 @@ type Shown = {
 };
 
 /** The simulated camera before the scene of a task: turn it, and the picture follows. */
-export const useDrillCamera = (task: Task, onTurn: (standing: Standing) => void) => {
+export const useDrillCamera = (task: Task, standing: Standing, onTurn: (standing: Standing) => void) => {
   const stage = task.stage!;
   const records = useRecords();
   const camera = records.cameras.get(task.camera.id);
-  const [standing, setStanding] = useState<Standing>(stage.start);
   const [spot, setSpot] = useState<readonly [number, number]>([0.5, 0.5]);
   const [shown, setShown] = useState<Shown>();
   const [problem, setProblem] = useState<string>();
@@ -86,14 +85,9 @@ export const useDrillCamera = (task: Task, onTurn: (standing: Standing) => void)
     const row = KNOBS.find((one) => one.key === key);
     if (!row || !camera) return;
     const context = { camera, fps: stage.fps, kit: records.profiles, auto: PLAIN_AUTOMATICS };
-    const next = { ...standing, ...row.turn(knobs, clicks, context) };
-    setStanding(next);
-    onTurn(next);
+    onTurn({ ...standing, ...row.turn(knobs, clicks, context) });
   };
-  const back = () => {
-    setStanding(stage.start);
-    onTurn(stage.start);
-  };
+  const back = () => onTurn(stage.start);
   return { camera, knobs, shown, problem, spot, setSpot, turn, back };
 };
 

@@ -7,10 +7,11 @@ import Table from 'react-bootstrap/Table';
 import { judge, type Judged } from '#core/practice/judge.ts';
 import { readCamera } from '#core/practice/stageTask.ts';
 import { drillOf } from '#core/practice/drillList.ts';
-import type { Answer, Answers, Task } from '#core/practice/types.ts';
+import type { Answer, Answers, Standing, Task } from '#core/practice/types.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
 import { StagePane } from '../stage/StagePane.tsx';
+import { useRoom } from './useRoom.ts';
 import { AskInput } from './AskInput.tsx';
 import { ResultPane } from './ResultPane.tsx';
 
@@ -89,6 +90,20 @@ export const TaskPane = ({
   const [judged, setJudged] = useState<Judged>();
   const [began] = useState(() => performance.now());
   const drill = useMemo(() => drillOf(task.drill), [task.drill]);
+  const [standing, setStanding] = useState(task.stage?.start);
+  /** Something was changed on the card that the task does not ask for. */
+  const [kept, setKept] = useState(false);
+  const turn = (next: Standing) => {
+    setKept(false);
+    setStanding(next);
+    setAnswers((now) => ({ ...now, ...readCamera(task, next) }));
+  };
+  useRoom(task, standing, answers, {
+    onTurn: turn,
+    onPlace: (id, placement) => setAnswers((now) => ({ ...now, [id]: placement })),
+    onKept: () => setKept(true),
+    isOver: judged !== undefined,
+  });
   const answer = (id: string, given: Answer) => setAnswers((now) => ({ ...now, [id]: given }));
   const result = judged && <ResultPane task={task} answers={answers} judged={judged} />;
   const submit = (event: FormEvent) => {
@@ -106,12 +121,8 @@ export const TaskPane = ({
       <Form onSubmit={submit} noValidate>
         <p className="drill-text">{task.text}</p>
         <Facts task={task} />
-        {task.stage && (
-          <StagePane
-            task={task}
-            onTurn={(standing) => setAnswers((now) => ({ ...now, ...readCamera(task, standing) }))}
-            result={result}
-          />
+        {task.stage && standing && (
+          <StagePane task={task} standing={standing} onTurn={turn} result={result} />
         )}
         <div className="drill-asks">
           {!judged &&
@@ -125,6 +136,11 @@ export const TaskPane = ({
             ))}
         </div>
         {!task.stage && result}
+        {kept && (
+          <p className="quiet" role="status">
+            {words.keptByTask}
+          </p>
+        )}
         {problem !== undefined && <p className="field-error">{problem}</p>}
         <div className="drill-foot">
           <Button type="submit" disabled={!judged && !isAnswered(task, answers)}>
