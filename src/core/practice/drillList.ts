@@ -1,3 +1,4 @@
+import { ownTake } from './drills/ownTake.ts';
 import { mixedLight, underwater } from './drills/balance.ts';
 import { clipping } from './drills/clipping.ts';
 import { correctionOrder } from './drills/correctionOrder.ts';
@@ -40,7 +41,12 @@ export const DRILLS: readonly Drill[] = [
   correctionOrder,
   judgeDrift,
   liveRoom,
+  ownTake,
 ];
+
+/** The drills that can be done with what there is. */
+export const drillsFor = (hasTakes: boolean): readonly Drill[] =>
+  DRILLS.filter(({ needs }) => needs === undefined || hasTakes);
 
 export const drillOf = (id: string): Drill | undefined => DRILLS.find((drill) => drill.id === id);
 

@@ -108,6 +108,8 @@ export type Task = {
   readonly table?: TaskTable;
   readonly stage?: TaskStage;
   readonly asks: readonly Ask[];
+  /** The take whose picture it is about. */
+  readonly takeId?: string;
   /** What must be kept of the scene, stops over its card: drawn on the ladder. */
   readonly keep?: readonly [low: number, high: number];
   /** What made it harder: misses are looked at by it. */
@@ -126,7 +128,8 @@ export type Making = {
   readonly profileId: string;
 };
 
-type OwnParts = 'text' | 'facts' | 'table' | 'stage' | 'asks' | 'subject' | 'when' | 'keep' | 'placement';
+type OwnParts =
+  'text' | 'facts' | 'table' | 'stage' | 'asks' | 'subject' | 'when' | 'keep' | 'takeId' | 'placement';
 /** What a drill says of its task; camera and profile where it takes others than it was given. */
 export type Made = Pick<Task, OwnParts> & Partial<Pick<Task, 'camera' | 'profileId'>>;
 
@@ -146,6 +149,8 @@ export type Drill = {
   /** What it trains, in a few words. */
   readonly says: string;
   readonly skill: SkillId;
+  /** What there must be of one's own for it. */
+  readonly needs?: 'takes';
   readonly make: (making: Making) => Made;
   readonly explain: (task: Task) => Explanation;
 };

@@ -36,11 +36,28 @@ export type PracticeScene = {
   readonly truth: Pick<SceneTruth, 'card' | 'objects'>;
 };
 
+/** A take with marks, as it was logged. */
+export type PracticeTake = {
+  readonly id: string;
+  readonly number: number;
+  readonly setupName: string;
+  readonly cameraName: string;
+  readonly profileName: string;
+  readonly placement: number;
+  readonly marks: readonly {
+    readonly name: string;
+    readonly kind: 'card' | 'skin';
+    readonly stops: number;
+  }[];
+};
+
 /** What tasks are drawn from. */
 export type PracticeWorld = {
   readonly cameras: readonly PracticeCamera[];
   readonly scenes: readonly PracticeScene[];
   readonly subjects: readonly CardSubject[];
+  /** Takes of one's own that have marks. */
+  readonly takes?: readonly PracticeTake[];
   /** Frame rate of all of it. */
   readonly fps: number;
 };

@@ -3,13 +3,14 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { DRILLS } from '#core/practice/drillList.ts';
+import { drillsFor } from '#core/practice/drillList.ts';
 import { dueOf } from '#core/practice/schedule.ts';
 import { LEVELS, SKILL_IDS, SKILLS, type Level } from '#core/practice/types.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
 import { freshSeed } from './round.ts';
-import { useResults } from './usePractice.ts';
+import { useOwnTakes, useResults } from './usePractice.ts';
+import { takesWithMarks } from './world.ts';
 import { useTasks } from './useTasks.ts';
 
 const START = 'auto';
@@ -20,7 +21,9 @@ export const DrillsView = () => {
   const [, setTasks] = useTasks();
   const [level, setLevel] = useState<Level | typeof START>(START);
   const [seed, setSeed] = useState('');
-  if (!results) return null;
+  const takes = useOwnTakes();
+  if (!results || !takes) return null;
+  const drills = drillsFor(takesWithMarks(takes).length > 0);
   const now = new Date();
   const start = (drill: string, own: Level) => {
     const given = /^\d{1,9}$/.test(seed) ? Number(seed) : freshSeed(new Date());
@@ -59,26 +62,28 @@ export const DrillsView = () => {
       {SKILL_IDS.map((skill) => (
         <Panel key={skill} title={SKILLS[skill].name}>
           <ul className="drill-list">
-            {DRILLS.filter((drill) => drill.skill === skill).map(({ id, name, says }) => {
-              const stands = dueOf(id, results, now);
-              return (
-                <li key={id}>
-                  <span>
-                    <strong>{name}</strong>{' '}
-                    <span className="quiet">{words.levelIs(level === START ? stands.level : level)}</span>
-                    <span className="drill-says">{says}</span>
-                  </span>
-                  <Button
-                    size="sm"
-                    variant="outline-secondary"
-                    aria-label={words.tryNamed(name)}
-                    onClick={() => start(id, stands.level)}
-                  >
-                    {words.try}
-                  </Button>
-                </li>
-              );
-            })}
+            {drills
+              .filter((drill) => drill.skill === skill)
+              .map(({ id, name, says }) => {
+                const stands = dueOf(id, results, now);
+                return (
+                  <li key={id}>
+                    <span>
+                      <strong>{name}</strong>{' '}
+                      <span className="quiet">{words.levelIs(level === START ? stands.level : level)}</span>
+                      <span className="drill-says">{says}</span>
+                    </span>
+                    <Button
+                      size="sm"
+                      variant="outline-secondary"
+                      aria-label={words.tryNamed(name)}
+                      onClick={() => start(id, stands.level)}
+                    >
+                      {words.try}
+                    </Button>
+                  </li>
+                );
+              })}
           </ul>
         </Panel>
       ))}

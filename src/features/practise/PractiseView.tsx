@@ -1,14 +1,17 @@
 'use client';
 
+import { useMemo } from 'react';
+import { drillsFor } from '#core/practice/drillList.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { later } from '#ui/later.tsx';
 import { words } from '#ui/wording/practise.ts';
+import type { TakeRecord } from '#store/records/take.ts';
 import type { PracticeScene } from '#core/practice/world.ts';
 import { CourseView } from './course/CourseView.tsx';
 import { DrillsView } from './DrillsView.tsx';
 import { TodayView } from './TodayView.tsx';
-import { useGiven, useScenes } from './usePractice.ts';
+import { useGiven, useOwnTakes, useScenes } from './usePractice.ts';
 import { useTasks } from './useTasks.ts';
 
 const LessonIntro = later(() => import('./course/LessonIntro.tsx').then((part) => part.LessonIntro));
@@ -23,16 +26,21 @@ const PARTS = {
 } as const;
 
 /** The round of the address, with the camera and profile that are chosen above. */
-const Round = ({ scenes }: { scenes: readonly PracticeScene[] }) => {
+const Round = ({ scenes, takes }: { scenes: readonly PracticeScene[]; takes: readonly TakeRecord[] }) => {
   const [round, setTasks] = useTasks();
-  const given = useGiven(scenes);
+  const given = useGiven(scenes, takes);
+  // A link may ask for takes where there are none.
+  const tasks = useMemo(() => {
+    const ids = new Set(drillsFor((given.world.takes ?? []).length > 0).map(({ id }) => id));
+    return round?.tasks.filter(({ drill }) => ids.has(drill)) ?? [];
+  }, [round, given.world.takes]);
   if (!round) return null;
   return (
     <>
       {round.lesson !== null && <LessonIntro id={round.lesson} />}
       <RoundView
         key={round.text}
-        tasks={round.tasks}
+        tasks={tasks}
         given={given}
         shootId={round.check ?? undefined}
         onLeave={() => setTasks(undefined)}
@@ -45,11 +53,12 @@ const Round = ({ scenes }: { scenes: readonly PracticeScene[] }) => {
 export const PractiseView = () => {
   const [round] = useTasks();
   const { scenes, problem } = useScenes();
+  const takes = useOwnTakes();
   return (
     <div className="practise">
       {problem !== undefined && <Empty title={words.notOpened(problem)} />}
-      {round && !scenes && problem === undefined && <Empty title={words.opening} />}
-      {round && scenes && <Round scenes={scenes} />}
+      {round && !(scenes && takes) && problem === undefined && <Empty title={words.opening} />}
+      {round && scenes && takes && <Round scenes={scenes} takes={takes} />}
       {!round && <ScreenParts of={words.practise} parts={PARTS} first="today" />}
     </div>
   );

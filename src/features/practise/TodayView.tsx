@@ -4,17 +4,16 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
-import { DRILLS, drillOf } from '#core/practice/drillList.ts';
+import { drillOf, drillsFor } from '#core/practice/drillList.ts';
 import { nextRound } from '#core/practice/schedule.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
 import { setPerson, usePerson } from './person.ts';
 import { checkTasks, freshSeed } from './round.ts';
-import { usePeople, useResults } from './usePractice.ts';
+import { useOwnTakes, usePeople, useResults } from './usePractice.ts';
+import { takesWithMarks } from './world.ts';
 import { useTasks } from './useTasks.ts';
-
-const DRILL_IDS = DRILLS.map(({ id }) => id);
 
 /** Several people at one machine, each by name. */
 const Who = () => {
@@ -65,9 +64,11 @@ export const TodayView = () => {
   const results = useResults();
   const { shoot, subjects } = useSelection();
   const [, setTasks] = useTasks();
-  if (!results) return null;
+  const takes = useOwnTakes();
+  if (!results || !takes) return null;
   const now = new Date();
-  const round = nextRound(DRILL_IDS, results, now);
+  const ids = drillsFor(takesWithMarks(takes).length > 0).map(({ id }) => id);
+  const round = nextRound(ids, results, now);
   return (
     <div className="practise-home">
       <Panel title={words.today} note={words.round}>

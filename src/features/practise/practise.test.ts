@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { DRILLS, drillOf, taskOf } from '#core/practice/drillList.ts';
+import { DRILLS, drillOf, drillsFor, taskOf } from '#core/practice/drillList.ts';
 import { judge } from '#core/practice/judge.ts';
 import { readCamera } from '#core/practice/stageTask.ts';
 import { LEVELS } from '#core/practice/types.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import { stageScene, STAGE_SCENE_IDS } from '#store/demo/scenes.ts';
+import { demoRecords } from '#store/demo/index.ts';
 import { demoBook } from '#store/fixtures/demoBook.ts';
 import { checkGivens } from './checkGiven.ts';
 import { isOfLesson, LESSONS } from './course/lessons.ts';
@@ -45,7 +46,12 @@ describe('tasks by their names', () => {
 
 describe('the demo’s kit before the scenes', () => {
   const records = demoBook();
-  const world = practiceWorld(records, scenes);
+  const { takes } = demoRecords();
+  const world = practiceWorld(records, scenes, takes);
+  it('finds its takes that have marks', () => {
+    expect(world.takes?.length).toBeGreaterThan(0);
+    expect(drillsFor(true).length - drillsFor(false).length).toBe(1);
+  });
   it('makes every drill at every level with every camera and profile', () => {
     for (const camera of world.cameras)
       for (const { id: profileId } of camera.profiles)

@@ -8,6 +8,8 @@ import type { Judged } from '#core/practice/judge.ts';
 import type { PracticeScene, PracticeWorld } from '#core/practice/world.ts';
 import { profileOf } from '#core/practice/world.ts';
 import { keepPractice, peopleOf, practiceOf } from '#store/practice.ts';
+import { latestTakes } from '#store/takes.ts';
+import type { TakeRecord } from '#store/records/take.ts';
 import type { PracticeRecord } from '#store/records/practice.ts';
 import { useBench, useRecords } from '#ui/bench/hooks.ts';
 import { useHome } from './task/useRoom.ts';
@@ -30,15 +32,25 @@ export const useScenes = (): { readonly scenes?: readonly PracticeScene[]; reado
   return found;
 };
 
+/** Takes are looked through so far back. */
+const MOST_TAKES = 60;
+
+/** The latest takes of the chosen shoot; undefined while they are read. */
+export const useOwnTakes = (): readonly TakeRecord[] | undefined => {
+  const { database } = useBench();
+  const { id } = useHome().shoot;
+  return useLiveQuery(() => latestTakes(database, id, MOST_TAKES).catch(() => []), [database, id]);
+};
+
 /** What tasks are drawn from, with the camera and profile that are chosen above. */
-export const useGiven = (scenes: readonly PracticeScene[]) => {
+export const useGiven = (scenes: readonly PracticeScene[], takes: readonly TakeRecord[]) => {
   const records = useRecords();
   const { camera, profile } = useHome();
   return useMemo(() => {
-    const world: PracticeWorld = practiceWorld(records, scenes);
+    const world: PracticeWorld = practiceWorld(records, scenes, takes);
     const mine = world.cameras.find(({ id }) => id === camera.id) ?? world.cameras[0];
     return { world, camera: mine, profileId: profileOf(mine, profile.id).id };
-  }, [records, scenes, camera, profile]);
+  }, [records, scenes, takes, camera, profile]);
 };
 export type Given = ReturnType<typeof useGiven>;
 

@@ -1,6 +1,7 @@
 import { shutterSeconds } from '#core/exposure/shutter.ts';
 import { readTruth } from '#core/scene/truth.ts';
-import type { PracticeCamera, PracticeScene, PracticeWorld } from '#core/practice/world.ts';
+import type { TakeRecord } from '#store/records/take.ts';
+import type { PracticeCamera, PracticeScene, PracticeTake, PracticeWorld } from '#core/practice/world.ts';
 import type { BookRecords } from '#store/book.ts';
 import { sceneFiles, stageScene, STAGE_SCENE_IDS, type StageSceneId } from '#store/demo/scenes.ts';
 import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
@@ -63,8 +64,29 @@ const practiceCamera = (camera: CameraRecord, records: BookRecords): PracticeCam
   }),
 });
 
+/** Takes whose card or faces were marked. */
+export const takesWithMarks = (takes: readonly TakeRecord[]): PracticeTake[] =>
+  takes
+    .map(({ id, number, card, measured }) => ({
+      id,
+      number,
+      setupName: card.setupName,
+      cameraName: card.cameraName,
+      profileName: card.profileName,
+      placement: card.placement,
+      marks: (measured?.patches ?? []).flatMap(({ name, kind, stops }) =>
+        (kind === 'card' || kind === 'skin') && Number.isFinite(stops) ? [{ name, kind, stops }] : [],
+      ),
+    }))
+    .filter(({ marks }) => marks.length > 0);
+
 /** What tasks are drawn from: the cameras of the kit that have a profile, and the scenes of the stage. */
-export const practiceWorld = (records: BookRecords, found: readonly PracticeScene[]): PracticeWorld => ({
+export const practiceWorld = (
+  records: BookRecords,
+  found: readonly PracticeScene[],
+  takes: readonly TakeRecord[] = [],
+): PracticeWorld => ({
+  takes: takesWithMarks(takes),
   cameras: [...records.cameras.values()]
     .map((camera) => practiceCamera(camera, records))
     .filter(({ profiles }) => profiles.length > 0),

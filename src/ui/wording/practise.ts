@@ -17,6 +17,7 @@ export const words = {
   ownNumbers: 'Card and ladder show the task; what you turn on them turns its camera.',
   progress: 'Progress',
   pictureOf: (scene: Said) => `Picture of ${scene}`,
+  pictureOfTake: 'Picture of the take',
   waveform: 'Waveform in stops',
   vectorscope: 'Vectorscope, a quarter of the plane',
   wholeFrame: 'whole frame',

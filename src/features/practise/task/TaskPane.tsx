@@ -8,6 +8,7 @@ import { judge, type Judged } from '#core/practice/judge.ts';
 import { readCamera } from '#core/practice/stageTask.ts';
 import { drillOf } from '#core/practice/drillList.ts';
 import type { Answer, Answers, Standing, Task } from '#core/practice/types.ts';
+import { Thumbnail } from '#ui/parts/Thumbnail.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
 import { StagePane } from '../stage/StagePane.tsx';
@@ -121,6 +122,11 @@ export const TaskPane = ({
       <Form onSubmit={submit} noValidate>
         <p className="drill-text">{task.text}</p>
         <Facts task={task} />
+        {task.takeId !== undefined && (
+          <div className="drill-take">
+            <Thumbnail takeId={task.takeId} alt={words.pictureOfTake} />
+          </div>
+        )}
         {task.stage && standing && (
           <StagePane task={task} standing={standing} onTurn={turn} result={result} />
         )}
