@@ -8,7 +8,7 @@ import { waterTransmission } from '../water.ts';
 import { DRILLS, drillOf, taskOf } from './drillList.ts';
 import { practiceWorld, SCENE_IDS } from './fixtures/world.ts';
 import { judge, rightAnswer } from './judge.ts';
-import { readCamera, standings } from './stageTask.ts';
+import { dialled, readCamera, standings } from './stageTask.ts';
 import {
   LEVELS,
   type Answer,
@@ -47,6 +47,8 @@ const operator = (task: Task): Answers => {
   for (const ask of task.asks) {
     const right = rightAnswer(ask);
     if (ask.kind !== 'number') answers[ask.id] = right;
+    else if (ask.by === 'camera' && ask.unit === 'kelvin')
+      answers[ask.id] = dialled(right as number, task.camera);
     else if (ask.by === 'camera') {
       const far = (standing: Standing) =>
         Math.abs((readCamera(task, standing)[ask.id] as number) - (right as number));

@@ -1,87 +1,96 @@
-import { said } from '../said.ts';
-import { compileProfile } from '../../profile/index.ts';
 import { printStops } from '../../units.ts';
-import { stopsAsk } from '../asks.ts';
+import { percent } from '../asks.ts';
 import { away, pick, whole } from '../random.ts';
-import { roomyPlacement } from '../stageTask.ts';
+import { said } from '../said.ts';
+import {
+  cardAim,
+  dialled,
+  exposeMade,
+  roomyPlacement,
+  scenesWith,
+  standsWith,
+  turnWords,
+} from '../stageTask.ts';
 import type { Drill, Level, NumberAsk } from '../types.ts';
-import { cardOf, profileOf } from '../world.ts';
+import { cardIn, cardOf, profileOf, type PracticeCamera, type PracticeScene } from '../world.ts';
 
-const MATCH_TOLERANCE: Readonly<Record<Level, number>> = { 1: 1 / 2, 2: 1 / 3, 3: 1 / 4 };
+const MIRED_TOLERANCE: Readonly<Record<Level, number>> = { 1: 20, 2: 15, 3: 10 };
+/** How far the second camera's dial stands off, mired; at the first level it is right. */
+const DIAL_OFF: Readonly<Record<Level, readonly [number, number]>> = { 1: [0, 0], 2: [40, 90], 3: [25, 60] };
+/** A dial that ends nearer to the light than this has it, mired. */
+const REACHED = 5;
 
-/** Two cameras on one card: what is turned on the second? */
+/** The dial that renders the light on the card neutral, with what the body leans. */
+const neutralDial = (scene: PracticeScene, camera: PracticeCamera): number =>
+  1e6 / (1e6 / (cardIn(scene)?.illuminant?.kelvin ?? 5600) + (camera.lean?.mired ?? 0));
+
+const reaches = (scene: PracticeScene, camera: PracticeCamera): boolean => {
+  const dial = neutralDial(scene, camera);
+  return Math.abs(1e6 / dialled(dial, camera) - 1e6 / dial) < REACHED;
+};
+
+/** Two cameras on one card: turn the second until it is the first. */
 export const matchCameras: Drill = {
   id: 'match-b-to-a',
   name: 'Match B to A',
-  says: 'Two cameras read one card. What is turned on the second?',
+  says: 'Two cameras look at one card. Turn the second until it is the first.',
   skill: 'post',
   make: (making) => {
-    const { random, camera, profileId, world, level } = making;
-    const others = world.cameras.filter(({ id }) => id !== camera.id);
-    const other = others.length > 0 ? pick(random, others) : camera;
-    const otherProfile = pick(random, other.profiles);
-    const placement = roomyPlacement(making);
-    const off = away(random, 1 / 3, level === 1 ? 1 : 4 / 3);
-    const miredOff = level === 1 ? 0 : 5 * whole(random, -8, 8);
-    const hero = pick(random, [3200, 4300, 5600]);
-    const a = cardOf(world, camera, profileId, placement).profile;
-    const b = compileProfile(otherProfile.data);
-    const shown = (code: number) => `${(100 * code).toFixed(1)} %`;
-    const lower = Math.min(placement + off, b.clipStops - 0.5);
-    const kelvin = 1e6 / (1e6 / hero + miredOff);
+    const { random, world, level } = making;
+    const others = world.cameras.filter(({ id }) => id !== making.camera.id);
+    const camera = others.length > 0 ? pick(random, others) : making.camera;
+    const profile = pick(random, camera.profiles);
+    const scenes = scenesWith(world.scenes);
+    const inReach = scenes.filter((scene) => reaches(scene, camera));
+    const scene = pick(random, inReach.length > 0 ? inReach : scenes);
+    const second = { ...making, camera, profileId: profile.id };
+    // Both have to have room for it.
+    const placement = Math.min(roomyPlacement(making), roomyPlacement(second));
+    const right = neutralDial(scene, camera);
+    const off = whole(random, ...DIAL_OFF[level]) * Math.sign(away(random, 1, 1));
+    const made = exposeMade(second, scene, cardAim(scene, placement), {
+      aids: level === 1 ? ['picture', 'waveform'] : ['picture', 'waveform', 'vectorscope'],
+    });
+    const start = { ...made.stage!.start, kelvin: dialled(1e6 / Math.max(60, 1e6 / right + off), camera) };
+    const dial: NumberAsk = {
+      id: 'kelvin',
+      kind: 'number',
+      label: `${camera.name}’s dial`,
+      unit: 'kelvin',
+      by: 'camera',
+      truth: [right, right],
+      tolerance: MIRED_TOLERANCE[level],
+      within: [1500, 20_000],
+      step: camera.kelvinStep,
+    };
+    const hero = cardOf(world, making.camera, making.profileId, placement).profile;
     return {
+      camera,
+      profileId: profile.id,
       placement,
       text: said(
-        `${camera.name} in ${profileOf(camera, profileId).name} is the hero.`,
-        `${other.name} in ${otherProfile.name} looks at the same card.`,
-        `What is changed on ${other.name}?`,
+        `${scene.name}. ${standsWith(making)} is the hero: its card is neutral and reads`,
+        `${percent(hero.signalAt(placement))}. Turn ${standsWith(second)} until it shows the same card.`,
       ),
       facts: [
-        { name: `${camera.name} reads the card at`, value: shown(a.signalAt(placement)) },
-        { name: `${camera.name}: that is`, value: printStops(placement) },
-        { name: `${other.name} reads the card at`, value: shown(b.signalAt(lower)) },
-        {
-          name: `${other.name}: the card at 0, +1, +2 would read`,
-          value: [0, 1, 2].map((at) => shown(b.signalAt(at))).join(', '),
-        },
-        ...(level === 1
-          ? []
-          : [
-              { name: `${camera.name} is dialled to`, value: `${hero} K, the card is neutral` },
-              { name: `${other.name}’s card at the same dial`, value: castWords(miredOff) },
-            ]),
+        { name: `${making.camera.name}’s card in stops`, value: printStops(placement) },
+        { name: `${making.camera.name}’s profile`, value: profileOf(making.camera, making.profileId).name },
       ],
-      asks: [
-        stopsAsk('stops', 'Open (+) or close (−), stops', placement - lower, MATCH_TOLERANCE[level]),
-        ...(level === 1
-          ? []
-          : [
-              {
-                id: 'kelvin',
-                kind: 'number',
-                label: `${other.name}’s dial, K`,
-                unit: 'kelvin',
-                by: 'typing',
-                truth: [kelvin, kelvin],
-                tolerance: { 1: 20, 2: 15, 3: 10 }[level],
-                within: [1500, 15_000],
-                step: 10,
-              } satisfies NumberAsk,
-            ]),
-      ],
+      ...made,
+      stage: {
+        ...made.stage!,
+        start,
+        free: level === 1 ? made.stage!.free : [...made.stage!.free, 'kelvin'],
+      },
+      asks: level === 1 ? made.asks : [...made.asks, dial],
     };
   },
-  explain: () => ({
+  explain: (task) => ({
     because: said(
-      'Turn both readings into stops by each camera’s own profile first: per cent of two',
-      'profiles cannot be compared. The difference is what is opened or closed; the cast goes',
-      'onto the dial in mired.',
+      `${turnWords(task)} Per cent of two profiles cannot be compared: turn the hero’s reading into stops, and bring`,
+      'the second camera to the same stop of its own profile. The cast goes onto the dial.',
     ),
     careful: 'Matches on a card in one light, before the doors open, and leaves the hero alone.',
     schools: 'Some match in post only. Light that is missing on the second camera is then noise.',
   }),
 };
-
-/** A cast of the card: more mired than the dial is warm, and the dial follows. */
-const castWords = (mired: number): string =>
-  mired === 0 ? 'neutral' : `${Math.abs(mired)} mired too ${mired > 0 ? 'warm' : 'cold'}`;

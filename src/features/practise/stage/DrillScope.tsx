@@ -33,7 +33,7 @@ export const DrillScope = ({
   const matrix = info.matrix ?? matrixOfTags(info.tags ?? {});
   const ask = useMemo(() => {
     const request = {
-      pane: `drill ${serial}`,
+      pane: `drill ${scope} ${serial}`,
       scope,
       profile: data,
       scale: 'stops' as const,

@@ -138,14 +138,14 @@ export const StagePane = ({
   const { camera, knobs, shown, problem, turn, back } = drill;
   const records = useRecords();
   const free = KNOBS.filter(({ key }) => (stage.free as readonly string[]).includes(key));
-  const scope = (['waveform', 'vectorscope'] as const).find((one) => stage.aids.includes(one));
+  const scopes = (['waveform', 'vectorscope'] as const).filter((one) => stage.aids.includes(one));
   const metered = stage.aids.includes('spotMeter') || stage.aids.includes('wholeMeter');
   const context = camera && { camera, fps: stage.fps, kit: records.profiles, auto: PLAIN_AUTOMATICS };
   return (
     <div className="drill-stage">
       <DrillPicture task={task} camera={drill} />
       <div className="drill-side">
-        {scope && shown && <DrillScope task={task} scope={scope} shown={shown} />}
+        {shown && scopes.map((scope) => <DrillScope key={scope} task={task} scope={scope} shown={shown} />)}
         {metered && (
           <div className="drill-meter">
             <MeterScale shows={shown?.shows} scale={camera?.meter.scale ?? 2} />
