@@ -11,8 +11,8 @@ test('a round by keyboard: the knobs are turned, the miss is shown, and it is ke
   await answer(page).focus();
   await page.keyboard.press('Enter');
   await expect(result(page)).toHaveAttribute('data-right', 'false');
-  // Found a stop over the card’s place: it is said, and drawn where it lies.
-  await expect(result(page)).toContainText('Off by +1.0 stops');
+  // Found over the card’s place: it is said, and drawn where it lies.
+  await expect(result(page)).toContainText('Off by +1.3 stops');
   await expect(result(page).locator('.miss-scale')).toBeVisible();
   await expect(result(page)).toContainText('A careful operator');
   await page.getByRole('button', { name: 'Next task' }).press('Enter');
@@ -21,11 +21,11 @@ test('a round by keyboard: the knobs are turned, the miss is shown, and it is ke
   await page.locator('.drill-foot').getByRole('button', { name: 'Done' }).press('Enter');
   await expect(page.locator('.drill-text')).toContainText('of 2 right');
 
-  // The same tasks once more, and this time the camera is put right: three thirds down.
+  // The same tasks once more, and this time the camera is put right: four thirds down.
   await page.getByRole('button', { name: 'Once more' }).press('Enter');
   await expect(page.locator('.drill-picture[data-painted="1"]')).toBeVisible();
   await page.getByRole('spinbutton', { name: 'Iris' }).focus();
-  for (let click = 0; click < 3; click += 1) await page.keyboard.press('ArrowDown');
+  for (let click = 0; click < 4; click += 1) await page.keyboard.press('ArrowDown');
   await answer(page).press('Enter');
   await expect(result(page)).toHaveAttribute('data-right', 'true');
   await expect(result(page)).toContainText('Nobody would see it');

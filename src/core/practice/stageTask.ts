@@ -71,7 +71,7 @@ const startFor = (making: Making, aim: Aim, kelvin: number): Standing => {
   const distance = ({ stops }: { stops: number }) => Math.abs(stops - aim.stops - off);
   const usable = all.filter(isOff);
   const best = Math.min(...usable.map(distance));
-  const near = usable.filter((one) => distance(one) <= best + 0.1);
+  const near = usable.filter((one) => distance(one) <= best + 1 / 3);
   // A base ISO where it will do, as on a job.
   const atBase = near.filter(({ standing }) => making.camera.baseIsos.includes(standing.iso));
   return pick(random, atBase.length > 0 ? atBase : near).standing;

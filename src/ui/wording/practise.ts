@@ -19,7 +19,7 @@ export const words = {
   pictureOf: (scene: Said) => `Picture of ${scene}`,
   pictureOfTake: 'Picture of the take',
   waveform: 'Waveform in stops',
-  vectorscope: 'Vectorscope, a quarter of the plane',
+  vectorscope: 'Vectorscope of the grey card, a quarter of the plane',
   wholeFrame: 'whole frame',
   spotHere: 'Move the spot: press on the picture, or arrow keys here',
   cameraStays: 'The camera stays as it is.',

@@ -2,8 +2,9 @@
 
 import { useMemo } from 'react';
 import { compileProfile } from '#core/profile/index.ts';
+import type { Rect } from '#core/frame/frame.ts';
 import { matrixOfTags } from '#core/frame/tags.ts';
-import { profileOf } from '#core/practice/world.ts';
+import { cardIn, profileOf } from '#core/practice/world.ts';
 import type { Task } from '#core/practice/types.ts';
 import { useCanvas } from '#ui/bench/useAnswer.ts';
 import { Graticule } from '#ui/scopes/Graticule.tsx';
@@ -16,6 +17,17 @@ const [COLUMNS, ROWS] = [640, 320];
 const LEFT = 40;
 /** A quarter of the colour plane: a cast of some mired is a short way. */
 const REACH = 0.25;
+
+/** A part of the picture in pixels of a frame. */
+const regionOf = (
+  { x, y, width, height }: Rect,
+  frame: { readonly width: number; readonly height: number },
+): Rect => ({
+  x: Math.round(x * frame.width),
+  y: Math.round(y * frame.height),
+  width: Math.max(1, Math.round(width * frame.width)),
+  height: Math.max(1, Math.round(height * frame.height)),
+});
 
 /** The scope that a task is read by, with its levels or targets. */
 export const DrillScope = ({
@@ -31,6 +43,7 @@ export const DrillScope = ({
   const { info, serial } = shown;
   const axis = useMemo(() => scopeAxis('stops', info, compileProfile(data)), [info, data]);
   const matrix = info.matrix ?? matrixOfTags(info.tags ?? {});
+  const card = task.stage && cardIn(task.stage.scene);
   const ask = useMemo(() => {
     const request = {
       pane: `drill ${scope} ${serial}`,
@@ -45,9 +58,11 @@ export const DrillScope = ({
       brightness: 1,
       reach: REACH,
       hold: false,
+      // Of the card alone: the colours of the room say nothing of the light.
+      ...(card && scope === 'vectorscope' ? { region: regionOf(card.rect, info) } : {}),
     };
     return (signal: AbortSignal) => drillPictures().call('scope', request, { signal });
-  }, [serial, scope, data, axis.range, matrix]);
+  }, [serial, scope, data, axis.range, matrix, card, info]);
   const { canvas, painted, problem } = useCanvas(ask);
   const [low, high] = axis.range;
   const isWave = scope === 'waveform';

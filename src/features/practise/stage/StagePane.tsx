@@ -145,7 +145,6 @@ export const StagePane = ({
     <div className="drill-stage">
       <DrillPicture task={task} camera={drill} />
       <div className="drill-side">
-        {shown && scopes.map((scope) => <DrillScope key={scope} task={task} scope={scope} shown={shown} />)}
         {metered && (
           <div className="drill-meter">
             <MeterScale shows={shown?.shows} scale={camera?.meter.scale ?? 2} />
@@ -170,6 +169,7 @@ export const StagePane = ({
         {!result && free.length === 0 && exposureKnobs(task.camera).length > 0 && (
           <p className="quiet">{words.cameraStays}</p>
         )}
+        {shown && scopes.map((scope) => <DrillScope key={scope} task={task} scope={scope} shown={shown} />)}
       </div>
       {problem && <p className="field-error">{problem}</p>}
     </div>
