@@ -17,7 +17,11 @@ export const cardBands = (
   ability: ZebraAbility,
   camera: Coding,
   frame: Coding,
-): { readonly ranges: readonly CodeBand[]; readonly warning: CodeBand } => {
+): {
+  readonly ranges: readonly CodeBand[];
+  readonly skin: readonly CodeBand[];
+  readonly warning: CodeBand;
+} => {
   const seen = zebraSignal(numbers.profile, ability, numbers.monitor ?? numbers.pullStops);
   const toCode = (level: number) => {
     const signal = SCALES[ability.scale].toSignal(level, camera);
@@ -28,7 +32,11 @@ export const cardBands = (
     const dialled = setting.reach === 'within' ? setting : setting.instead?.zebra;
     return dialled ? zebraBand(dialled, toCode, maxCode(frame.bitDepth)) : NO_CODE;
   };
-  return { ranges: [band(numbers.card)], warning: band(numbers.warning) };
+  return {
+    ranges: [band(numbers.card)],
+    skin: numbers.skin.map(({ zebra }) => band(zebra)),
+    warning: band(numbers.warning),
+  };
 };
 
 /** The same tones without the camera's rounding: the card within its tolerance, and everything from the warning up. */

@@ -13,9 +13,6 @@ import { MeterScale } from '#ui/stage/MeterScale.tsx';
 import { PLAIN_AUTOMATICS } from '#ui/stage/stageStart.ts';
 import { cardBands } from '#ui/stage/zebraBands.ts';
 import { useRecords } from '#ui/bench/hooks.ts';
-import { zebraSignal } from '#core/exposure/setCard.ts';
-import { zebraBand } from '#core/scopes/zebra.ts';
-import { maxCode, SCALES, signalToCode } from '#core/signal/scale.ts';
 import { words } from '#ui/wording/practise.ts';
 import { DrillScope } from './DrillScope.tsx';
 import { drillPictures, useDrillCamera, type DrillCamera } from './useDrillCamera.ts';
@@ -32,19 +29,9 @@ const useBands = (task: Task, shown: DrillCamera['shown']) =>
     const offset = face?.kind === 'number' ? face.truth[0] - placement : 0;
     const subject = { id: task.subject?.id ?? '', name: '', skinOffset: offset };
     const numbers = cardOf(stage, camera, profileId, placement, [subject]);
-    const { ranges, warning } = cardBands(numbers, camera.zebra, camera.coding, info);
+    const { ranges, skin, warning } = cardBands(numbers, camera.zebra, camera.coding, info);
     const has = (aid: Aid) => stage.aids.includes(aid);
-    const skin = numbers.skin[0].zebra;
-    const seen = zebraSignal(numbers.profile, camera.zebra, placement);
-    const toCode = (level: number) => {
-      const signal = SCALES[camera.zebra.scale].toSignal(level, camera.coding);
-      const recorded = camera.zebra.reads === 'log' ? signal : numbers.profile.signalAt(seen.stopsAt(signal));
-      return signalToCode(recorded, info);
-    };
-    const rangeZebras: CodeBand[] = [
-      ...(has('zebraCard') ? ranges : []),
-      ...(has('zebraSkin') ? [zebraBand(skin, toCode, maxCode(info.bitDepth))] : []),
-    ];
+    const rangeZebras: CodeBand[] = [...(has('zebraCard') ? ranges : []), ...(has('zebraSkin') ? skin : [])];
     return { rangeZebras, warningZebra: has('zebraWarning') ? warning : undefined };
   }, [task, shown?.info]);
 
