@@ -32,6 +32,10 @@ const LadderSheet = later(() => import('../ladder/LadderSheet.tsx').then((part) 
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const Help = later(() => import('../help/Help.tsx').then((part) => part.Help));
 
+/** On a phone the steps are wider than the screen. */
+const intoView = (step: HTMLElement | null) =>
+  step?.scrollIntoView?.({ block: 'nearest', inline: 'nearest' });
+
 const OrderOfWork = () => {
   const path = usePathname();
   const hrefTo = useHrefTo();
@@ -43,6 +47,7 @@ const OrderOfWork = () => {
           href={hrefTo(to)}
           className="order-step"
           aria-current={path === to ? 'page' : undefined}
+          ref={path === to ? intoView : undefined}
         >
           <span className="order-number">{key}</span>
           <Icon size={18} aria-hidden="true" className="order-icon" />
