@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { gaussian, seededRandom } from '../random.ts';
-import { costOfStops, footingOf, habitsOf, isReady, printMiss, readinessOf } from './progress.ts';
+import { costOf, footingOf, habitsOf, isReady, printMiss, readinessOf } from './progress.ts';
 import type { KeptMark, PracticeResult } from './result.ts';
 import { dueOf, levelAfter, nextRound } from './schedule.ts';
-import type { Level } from './types.ts';
+import type { Level, NumberAsk } from './types.ts';
 
 const mark = (miss: number, tolerance = 1 / 3): KeptMark => ({
   ask: 'card',
@@ -133,10 +133,28 @@ describe('a check before a shoot', () => {
 });
 
 describe('what a miss costs', () => {
+  const ask = (own: Partial<NumberAsk>): NumberAsk => ({
+    id: 'card',
+    kind: 'number',
+    label: '',
+    unit: 'stops',
+    by: 'camera',
+    truth: [0, 0],
+    tolerance: 1 / 3,
+    within: [-9, 9],
+    step: 1 / 3,
+    ...own,
+  });
+  const cost = (miss: number, own: Partial<NumberAsk> = {}) =>
+    costOf(ask(own), { miss, ok: false }, { floorStops: -6 });
   it('does not scold for a third, and counts noise by photons: a stop under is 1.4 times', () => {
-    expect(costOfStops(1 / 3)).toMatch(/nobody/i);
-    expect(costOfStops(-1)).toContain('1.4 times');
-    expect(costOfStops(1)).toMatch(/clean/);
+    expect(cost(1 / 3)).toMatch(/nobody/i);
+    expect(cost(-1)).toContain('1.4 times');
+    expect(cost(1)).toMatch(/clean/);
+    expect(cost(1, { by: 'typing' })).toBeUndefined();
+    expect(cost(40, { by: 'typing', unit: 'mired' })).toBeUndefined();
+    // Dialled 40 mired too warm a light: the picture turns cold.
+    expect(cost(40, { unit: 'kelvin' })).toMatch(/40 mired too cold/);
     expect(printMiss('mired', -12.4)).toBe('−12 mired');
   });
 });

@@ -1,21 +1,20 @@
+import { deviation as spreadOf, mean as average } from 'd3-array';
 import { said } from './said.ts';
+import { SEEN_MIRED } from '../colour/balance.ts';
+import { sensorFromFloor, snrAt, type SensorModel } from '../noise/sensorNoise.ts';
 import { printStops, printStopsDecimal } from '../units.ts';
 import { isRight, type KeptMark, type PracticeResult } from './result.ts';
-import type { MissUnit } from './types.ts';
+import type { Mark } from './judge.ts';
+import type { Ask, MissUnit } from './types.ts';
 
 /** So many of the latest answers say how somebody stands now. */
 const LATEST = 8;
 /** Under so many nothing is said of skill: one hit can be luck. */
 const ENOUGH = 4;
 
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+const mean = (values: readonly number[]): number => average(values) ?? 0;
 /** Standard deviation, n − 1. */
-const deviation = (values: readonly number[]): number => {
-  if (values.length < 2) return 0;
-  const middle = mean(values);
-  return Math.sqrt(values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1));
-};
+const deviation = (values: readonly number[]): number => spreadOf(values) ?? 0;
 
 export type Footing = {
   readonly unit: MissUnit;
@@ -145,17 +144,19 @@ export const readinessOf = (results: readonly PracticeResult[]): Readiness => {
 const READY_SHARE = 0.9;
 export const isReady = ({ right, tasks }: Readiness): boolean => tasks > 0 && right / tasks >= READY_SHARE;
 
-/** What a miss of exposure would have cost, in the words of the trade. Shares of a stop by their noise. */
-export const costOfStops = (miss: number): string => {
+/** A shadow that still counts, stops over grey. Our own. */
+const SHADOW = -4;
+
+/** What a miss of exposure would have cost in post, stops; noise by the camera's own sensor. */
+const costOfStops = (miss: number, sensor: SensorModel): string => {
   const size = Math.abs(miss);
   if (size <= 1 / 3 + 1e-9) return 'Nobody would see it after grading.';
   const stops = `${printStops(size).replace('+', '')} ${size > 1 ? 'stops' : 'stop'}`;
   if (miss < 0) {
-    // Where photons make the noise it goes with the root of the light: half the light, 1.4 times the noise.
-    const noise = 2 ** (size / 2);
+    const noise = (tone: number) => (snrAt(sensor, tone) / snrAt(sensor, tone + miss)).toFixed(1);
     return said(
-      `Lifted by ${stops} in post: noise against the picture ${noise.toFixed(1)} times in the`,
-      `mid-tones, up to ${(2 ** size).toFixed(1)} times in the shadows.`,
+      `Lifted by ${stops} in post: noise against the picture ${noise(0)} times at grey,`,
+      `${noise(SHADOW)} times four stops under it.`,
     );
   }
   return said(
@@ -164,15 +165,23 @@ export const costOfStops = (miss: number): string => {
   );
 };
 
-/** A cast under this is not seen as one: common practice, no source. Mired. */
-const UNSEEN_MIRED = 8;
-
-/** What a miss of balance would have cost. The effect on a neutral is computed in the light of day. */
-export const costOfMired = (miss: number): string => {
-  if (Math.abs(miss) <= UNSEEN_MIRED) return 'Nobody would see it.';
+/** What a dial that stands so many mired over the light, + too low in kelvin, would have cost. */
+const costOfMired = (miss: number): string => {
+  if (Math.abs(miss) <= SEEN_MIRED) return 'Nobody would see it.';
   const way = miss > 0 ? 'cold' : 'warm';
   return said(
     `The picture is ${Math.abs(miss).toFixed(0)} mired too ${way}: a gain on the light puts`,
     'it right in post, as long as no channel has clipped and all lamps lean alike.',
   );
+};
+
+/** What a miss would have cost: only what was set on a camera does; a reading that was wrong costs nothing in post. */
+export const costOf = (
+  ask: Ask,
+  { miss, ok }: Pick<Mark, 'miss' | 'ok'>,
+  { floorStops }: { readonly floorStops: number },
+): string | undefined => {
+  if (ask.kind !== 'number') return undefined;
+  if (ask.unit === 'kelvin') return ok ? undefined : costOfMired(miss);
+  return ask.by === 'typing' ? undefined : costOfStops(miss, sensorFromFloor(floorStops));
 };

@@ -124,9 +124,9 @@ export const RoundView = ({
         problem={problem}
         nextName={at + 1 < tasks.length ? words.next : words.done}
         onJudged={(answers, judged, seconds) => {
-          const result = resultOf(task, answers, judged, { at: '', seconds });
+          const result = resultOf(task, answers, judged, { at: new Date().toISOString(), seconds });
           setResults((before) => [...before, result]);
-          void keep(task, answers, judged, { seconds, shootId }).then((why) =>
+          void keep(task, result, shootId).then((why) =>
             setProblem(why === undefined ? undefined : words.notKept(why)),
           );
         }}

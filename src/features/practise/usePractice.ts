@@ -2,9 +2,8 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
-import type { Answers, Task } from '#core/practice/types.ts';
-import { resultOf } from '#core/practice/result.ts';
-import type { Judged } from '#core/practice/judge.ts';
+import type { Task } from '#core/practice/types.ts';
+import type { PracticeResult } from '#core/practice/result.ts';
 import type { PracticeScene, PracticeWorld } from '#core/practice/world.ts';
 import { profileOf } from '#core/practice/world.ts';
 import { keepPractice, peopleOf, practiceOf } from '#store/practice.ts';
@@ -75,11 +74,9 @@ export const useKeep = () => {
   const person = usePerson();
   return async (
     task: Task,
-    answers: Answers,
-    judged: Judged,
-    { seconds, shootId }: { readonly seconds: number; readonly shootId?: string },
+    result: PracticeResult,
+    shootId: string | undefined,
   ): Promise<string | undefined> => {
-    const result = resultOf(task, answers, judged, { at: new Date().toISOString(), seconds });
     const record: PracticeRecord = {
       ...result,
       id: crypto.randomUUID(),

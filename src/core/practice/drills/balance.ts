@@ -1,6 +1,6 @@
 import { said } from '../said.ts';
 import { BALANCE_SCHOOLS } from '../../colour/balance.ts';
-import { waterLoss } from '../../water.ts';
+import { MOST_RED_LIFT, waterLoss } from '../../water.ts';
 import { pick, whole } from '../random.ts';
 import { standsWith } from '../stageTask.ts';
 import type { Drill, Level, NumberAsk } from '../types.ts';
@@ -130,8 +130,8 @@ export const underwater: Drill = {
                   { id: 'grade', says: 'The grade: red is lifted there' },
                   { id: 'dial', says: 'The lowest kelvin on the dial' },
                 ],
-                // Up to two stops the grade can lift what is there.
-                right: waterLoss('red', path) > 2 ? ['light'] : ['light', 'grade'],
+                // So much the grade can lift of what is there.
+                right: waterLoss('red', path) > MOST_RED_LIFT ? ['light'] : ['light', 'grade'],
               } as const,
             ]),
       ],

@@ -83,7 +83,7 @@ const FAULTS: readonly Fault[] = [
   },
 ];
 
-/** Faults that a level may bring, with the true one first among them. */
+/** So many of the faults a level may bring, from the first of the list. */
 const FAULTS_AT: Readonly<Record<Level, number>> = { 1: 4, 2: 5, 3: 6 };
 
 /** The readings of a card, a white and a lens cap with something wrong: what is it? */

@@ -79,10 +79,6 @@ export const ndAndIris: Drill = {
       ),
       facts: [
         { name: 'Grey card reads', value: `${printLight(grey)} cd/m²` },
-        {
-          name: `At ${printFNumber(iris)}, base ISO, no ND, the card is grey with`,
-          value: asksDepth ? '?' : `${printLight(lightFor(making, iris, 0, 0))} cd/m²`,
-        },
         ...(asksDepth
           ? [
               { name: 'Sharp from front to back at f/8', value: '80 cm' },
@@ -92,8 +88,13 @@ export const ndAndIris: Drill = {
                 value: `${printLight(lightFor(making, 8, 0, 0))} cd/m²`,
               },
             ]
-          : []),
-      ].filter(({ value }) => value !== '?'),
+          : [
+              {
+                name: `At ${printFNumber(iris)}, base ISO, no ND, the card is grey with`,
+                value: `${printLight(lightFor(making, iris, 0, 0))} cd/m²`,
+              },
+            ]),
+      ],
       asks: [...(asksDepth ? [irisAsk] : []), ndAsk(truth, level)],
     };
   },
@@ -104,7 +105,7 @@ export const ndAndIris: Drill = {
       because: said(
         'Each doubling of the light over what the camera calls grey is one stop.',
         `The placement of ${printStops(placement)} is light that may stay: what is left,`,
-        `${printStops(stops).replace('+', '')}, is the ND's.`,
+        `${printStops(stops).replace('+', '')}, is the ND’s.`,
       ),
       careful:
         'Decides iris for the picture and shutter for motion, keeps a base ISO, and lets the ND do the rest.',

@@ -1,4 +1,5 @@
 import { said } from '../said.ts';
+import { castInMired } from '../../colour/balance.ts';
 import { castEffect, printNeutral } from '../../verdict/castEffect.ts';
 import { printStops, printStopsDecimal } from '../../units.ts';
 import { pick, whole } from '../random.ts';
@@ -90,7 +91,7 @@ export const readCast: Drill = {
     const size = whole(random, ...CAST[level]);
     const sign = random() < 0.5 ? -1 : 1;
     // The picture is warm where the camera takes a bluer light for white than there is.
-    const castAt = (dial: number) => 1e6 / light + lean - 1e6 / dial;
+    const castAt = (dial: number) => castInMired({ kelvin: light }, dial, lean);
     const dialFor = (mired: number) => dialled(1e6 / Math.max(1, 1e6 / light + lean - mired), camera);
     // Where the dial ends before that, it is the other way.
     const asked = dialFor(sign * size);

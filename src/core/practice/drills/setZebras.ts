@@ -16,7 +16,7 @@ const profileTable = (
   head: ['stops', ...Array.from({ length: to - from + 1 }, (_, i) => printStops(from + i))],
   rows: [
     [
-      '%',
+      SCALES[camera.zebra.scale].name,
       ...Array.from({ length: to - from + 1 }, (_, i) =>
         SCALES[camera.zebra.scale].fromSignal(signalAt(from + i), camera.coding).toFixed(0),
       ),
@@ -65,7 +65,7 @@ export const setZebras: Drill = {
         : { at: 0, numbers: cardOf(world, camera, profileId, 0, [subject]) };
     const seen = zebraSignal(numbers.profile, camera.zebra, placement);
     const { min, max, step } = numbers.card.kind === 'range' ? camera.zebra.range : camera.zebra.lowerLimit;
-    // Half the way between two whole stops of the table is what reading in between may leave.
+    // What reading between two whole stops of the table may leave, on the zebra's scale. Our own.
     const slack = { 1: 4, 2: 3, 3: 2 }[level];
     const asks = [
       percentAsk('card', 'Card zebra, %', numbers.card.level, Math.max(step, slack), step),

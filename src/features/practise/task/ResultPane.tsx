@@ -3,7 +3,7 @@
 import { Check, X } from 'lucide-react';
 import { rightAnswer, type Judged, type Mark } from '#core/practice/judge.ts';
 import { drillOf } from '#core/practice/drillList.ts';
-import { costOfMired, costOfStops, printMiss } from '#core/practice/progress.ts';
+import { costOf, printMiss } from '#core/practice/progress.ts';
 import type { Answers, Ask, Task } from '#core/practice/types.ts';
 import { words } from '#ui/wording/practise.ts';
 import { MissScale } from './MissScale.tsx';
@@ -15,14 +15,8 @@ const headOf = (ask: Ask, mark: Mark): string => {
   return mark.ok ? words.within(miss) : words.missed(miss);
 };
 
-const costOf = ({ kind }: Ask, { unit, miss, ok }: Mark): string | undefined => {
-  if (kind !== 'number') return undefined;
-  if (unit === 'stops') return costOfStops(miss);
-  return unit === 'mired' && !ok ? costOfMired(miss) : undefined;
-};
-
-const OneMark = ({ ask, mark, answers }: { ask: Ask; mark: Mark; answers: Answers }) => {
-  const cost = costOf(ask, mark);
+const OneMark = ({ task, ask, mark, answers }: { task: Task; ask: Ask; mark: Mark; answers: Answers }) => {
+  const cost = costOf(ask, mark, task.camera);
   return (
     <li className={mark.ok ? 'mark-right' : 'mark-missed'}>
       <p className="mark-head">
@@ -56,7 +50,7 @@ export const ResultPane = ({ task, answers, judged }: { task: Task; answers: Ans
     >
       <ul className="drill-marks">
         {task.asks.map((ask, i) => (
-          <OneMark key={ask.id} ask={ask} mark={judged.marks[i]} answers={answers} />
+          <OneMark key={ask.id} task={task} ask={ask} mark={judged.marks[i]} answers={answers} />
         ))}
       </ul>
       {said && (
