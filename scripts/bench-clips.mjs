@@ -110,12 +110,14 @@ export const benchClips = async () => {
     'yuv420p',
     small,
   );
-  const many = Array.from({ length: MANY }, (_, n) => `${FOLDER}/many/B${String(n).padStart(4, '0')}.mov`);
-  many.slice(1).forEach((file) => copyFileSync(small, file));
+  const cards = ['B', 'C'].map((card) =>
+    Array.from({ length: MANY }, (_, n) => `${FOLDER}/many/${card}${String(n).padStart(4, '0')}.mov`),
+  );
+  cards.flat().forEach((file) => file === small || copyFileSync(small, file));
   const { server, address } = await startServer(await freePort(3390), { quietly: true });
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--js-flags=--expose-gc'],
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
@@ -131,19 +133,21 @@ export const benchClips = async () => {
       `  survey ${(ours.ms / 1000).toFixed(1)} s, ffmpeg ${(theirs / 1000).toFixed(1)} s: ${speed.toFixed(2)} of its speed (limit ${LIMITS.speed})`,
     );
     say(`  longest the page stood still meanwhile ${ours.still.toFixed(0)} ms (limit ${LIMITS.still})`);
-    const collect = await page.context().newCDPSession(page);
     const settled = async () => {
-      await collect.send('HeapProfiler.collectGarbage');
+      for (const one of [page, ...page.workers()]) await one.evaluate(() => globalThis.gc());
       await page.waitForTimeout(2000);
       return memoryMb();
     };
-    const before = await settled();
-    const after = await bySurvey(page, many);
-    const grown = (await settled()) - before;
-    say(
-      `  ${MANY} more clips in ${(after.ms / 1000).toFixed(1)} s: ${grown.toFixed(0)} MB more (limit ${LIMITS.memory})`,
-    );
-    if (speed < LIMITS.speed || ours.still > LIMITS.still || grown > LIMITS.memory) process.exitCode = 1;
+    // The first card fills what every card needs once: what the second adds is what clips cost.
+    const grown = [];
+    for (const card of cards) {
+      const before = await settled();
+      const { ms } = await bySurvey(page, card);
+      grown.push((await settled()) - before);
+      say(`  ${MANY} more clips in ${(ms / 1000).toFixed(1)} s: ${grown.at(-1).toFixed(0)} MB more`);
+    }
+    say(`  limit for the second ${MANY}: ${LIMITS.memory} MB`);
+    if (speed < LIMITS.speed || ours.still > LIMITS.still || grown[1] > LIMITS.memory) process.exitCode = 1;
   } finally {
     await browser.close();
     server.kill();

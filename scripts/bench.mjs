@@ -28,6 +28,7 @@ if (asked('profiles')) await (await import('./bench-profiles.mjs')).benchProfile
 if (asked('pictures'))
   await (await import('./bench-pictures.mjs')).benchPictures(wanted[wanted.indexOf('pictures') + 1]);
 if (asked('log')) await (await import('./bench-log.mjs')).benchLog();
+if (asked('cliplines')) await (await import('./bench-cliplines.mjs')).benchClipLines();
 if (asked('clips')) await (await import('./bench-clips.mjs')).benchClips();
 if (asked('open')) await (await import('./bench-open.mjs')).benchOpen();
 if (asked('live')) {

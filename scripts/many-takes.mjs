@@ -34,3 +34,38 @@ export const fillLog = async (count) => {
   });
   database.close();
 };
+
+/**
+ * Runs in the page: fills the clips of the demo's shoot up with copies, a minute apart, every hundredth with the word
+ * “hundred” in its name.
+ * @param {number} count how many to add
+ */
+export const fillClips = async (count) => {
+  const opened = (request) =>
+    new Promise((resolve, reject) => {
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(request.error);
+    });
+  const database = await opened(indexedDB.open('candelum'));
+  const read = database.transaction(['clips', 'thumbnails']);
+  const [clips, pictures] = await Promise.all(
+    ['clips', 'thumbnails'].map((name) => opened(read.objectStore(name).getAll())),
+  );
+  const own = clips.filter(({ shootId, found }) => shootId === 'salt-and-fire' && found);
+  const write = database.transaction(['clips', 'thumbnails'], 'readwrite');
+  for (let i = 0; i < count; i += 1) {
+    const clip = own[i % own.length];
+    const id = `many-${i}`;
+    const name = `M${String(i).padStart(4, '0')}${i % 100 === 0 ? ' hundred' : ''}.mov`;
+    const { take: _, ...rest } = clip;
+    write.objectStore('clips').put({ ...rest, id, file: { ...clip.file, name } });
+    for (const { id: of, png } of pictures)
+      if (of.startsWith(`${clip.id}-`))
+        write.objectStore('thumbnails').put({ id: of.replace(clip.id, id), png });
+  }
+  await new Promise((resolve, reject) => {
+    write.oncomplete = resolve;
+    write.onerror = () => reject(write.error);
+  });
+  database.close();
+};

@@ -1,34 +1,37 @@
 import { rampColour } from '#core/scopes/ramp.ts';
 
 const LOW = -10;
+/** Half stops from -10 to +10. */
+const ROWS = 40;
+/** Shares under this are not drawn. */
+const LEAST = 1e-5;
 
-/** The ladder's drawing, small: how a take's pixels spread over stops, grey marked. Shares a half stop from -10. */
-export const LadderGlyph = ({ distribution, label }: { distribution: readonly number[]; label: string }) => {
+const colourAt = (row: number) => rampColour('viridis', LOW + (row + 0.5) / 2);
+/** The ramp from dark to bright, the same for every glyph. */
+const BACKGROUND = `linear-gradient(to top, ${Array.from({ length: ROWS }, (_, row) => colourAt(row)).join(', ')})`;
+
+/** The outline: each half stop as wide as the root of its share, brightest on top. */
+const outlineOf = (distribution: readonly number[]): string => {
   const peak = Math.max(1e-9, ...distribution);
-  const rows = distribution.length;
-  return (
-    <svg
-      className="glyph"
-      viewBox={`0 0 24 ${rows}`}
-      preserveAspectRatio="none"
-      role="img"
-      aria-label={label}
-    >
-      {distribution.map((share, i) => {
-        const width = Math.sqrt(share / peak) * 24;
-        const stops = LOW + (i + 0.5) / 2;
-        return share > 1e-5 ? (
-          <rect
-            key={stops}
-            x={12 - width / 2}
-            width={width}
-            y={rows - 1 - i}
-            height={1.05}
-            fill={rampColour('viridis', stops)}
-          />
-        ) : null;
-      })}
-      <line x1="0" x2="24" y1={rows / 2} y2={rows / 2} className="glyph-grey" />
-    </svg>
-  );
+  const high = 100 / distribution.length;
+  const right = distribution.flatMap((share, row) => {
+    const x = 50 + (share > LEAST ? 50 * Math.sqrt(share / peak) : 0);
+    const y = 100 - row * high;
+    return [
+      [x, y],
+      [x, y - high],
+    ] as const;
+  });
+  const left = right.map(([x, y]) => [100 - x, y] as const).toReversed();
+  return `polygon(${[...right, ...left].map(([x, y]) => `${x.toFixed(1)}% ${y.toFixed(1)}%`).join(',')})`;
 };
+
+/**
+ * The ladder's drawing, small: how a take's pixels spread over stops, grey marked. Shares a half stop from -10. Two
+ * elements and no more: a table draws many of them while it scrolls.
+ */
+export const LadderGlyph = ({ distribution, label }: { distribution: readonly number[]; label: string }) => (
+  <span className="glyph" role="img" aria-label={label}>
+    <span style={{ background: BACKGROUND, clipPath: outlineOf(distribution) }} />
+  </span>
+);

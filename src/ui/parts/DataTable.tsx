@@ -164,7 +164,9 @@ export const DataTable = <Row extends object>({
             scroll={() => scroll.current}
           />
         ) : (
-          shown.map((row) => <TableLine key={row.id} row={row} columns={columns} rowProps={rowProps} />)
+          shown.map(({ id, original, index }) => (
+            <TableLine key={id} original={original} index={index} columns={columns} rowProps={rowProps} />
+          ))
         )}
       </tbody>
     </Table>

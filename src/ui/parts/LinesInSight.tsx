@@ -22,7 +22,9 @@ export const LinesInSight = <Row extends object>({
     count: rows.length,
     getScrollElement: scroll,
     estimateSize: () => rowPx,
-    overscan: 12,
+    overscan: 4,
+    // Lines come with the next frame: drawn at once they hold up the scrolling.
+    useFlushSync: false,
   });
   const items = virtual.getVirtualItems();
   const gap = (height: number) =>
@@ -34,9 +36,10 @@ export const LinesInSight = <Row extends object>({
   return (
     <>
       {gap(items[0]?.start ?? 0)}
-      {items.map(({ index }) => (
-        <TableLine key={rows[index].id} row={rows[index]} place={index + 2} {...shown} />
-      ))}
+      {items.map(({ index: at }) => {
+        const { id, original, index } = rows[at];
+        return <TableLine key={id} original={original} index={index} place={at + 2} {...shown} />;
+      })}
       {gap(virtual.getTotalSize() - (items.at(-1)?.end ?? 0))}
     </>
   );

@@ -1,15 +1,12 @@
+import { memo } from 'react';
 import type { Column, DrawnRow, Shown } from './column.ts';
 
 const classOf = <Row,>({ className }: Column<Row>, row: Row) =>
   typeof className === 'function' ? className(row) : className;
 
-/** A row of a table; its first cell names it. */
-export const TableLine = <Row extends object>({
-  row: { original, index },
-  columns,
-  rowProps,
-  place,
-}: Shown<Row> & { row: DrawnRow<Row>; place?: number }) => (
+type Props<Row> = Shown<Row> & Omit<DrawnRow<Row>, 'id'> & { readonly place?: number };
+
+const Line = <Row extends object>({ original, index, columns, rowProps, place }: Props<Row>) => (
   <tr aria-rowindex={place} {...rowProps?.(original)}>
     {columns.map((column, i) => {
       const props = { className: classOf(column, original), title: column.title?.(original) };
@@ -26,3 +23,6 @@ export const TableLine = <Row extends object>({
     })}
   </tr>
 );
+
+/** A row of a table; its first cell names it. One that stays as it was is not drawn again while others come by. */
+export const TableLine = memo(Line) as typeof Line;

@@ -22,7 +22,7 @@ export const Thumbnail = ({ takeId, alt }: { takeId: string; alt: string }) => {
   // A picture out of this browser's own records: there is nothing for an image server to do.
   const shown = url ?? demoThumbnail(takeId);
   return shown ? (
-    <img className="thumb" src={shown} alt={alt} />
+    <img className="thumb" src={shown} alt={alt} decoding="async" />
   ) : (
     <span className="thumb thumb-none">{words.noFrame}</span>
   );

@@ -3,7 +3,7 @@
 import { CircleHelp, Redo2, SunMoon, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useDeferredValue, useState, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { BenchProvider } from '../bench/BenchProvider.tsx';
 import { useBench, useEditPlan, useHrefTo, useRecords, useSelection } from '../bench/hooks.ts';
@@ -32,22 +32,31 @@ const LadderSheet = later(() => import('../ladder/LadderSheet.tsx').then((part) 
 const FirstStart = later(() => import('../firstStart/FirstStart.tsx').then((part) => part.FirstStart));
 const Help = later(() => import('../help/Help.tsx').then((part) => part.Help));
 
-/** On a phone the steps are wider than the screen. */
-const intoView = (step: HTMLElement | null) =>
-  step?.scrollIntoView?.({ block: 'nearest', inline: 'nearest' });
+/** A link with all that stands in the address by now: a key may come before what was just set there is drawn. */
+const asAddressed = (href: string): string => {
+  const url = new URL(href, window.location.href);
+  const now = new URLSearchParams(window.location.search);
+  for (const key of ['shoot', 'setup', 'camera']) now.set(key, url.searchParams.get(key) ?? '');
+  return `${url.pathname}?${now.toString()}`;
+};
 
 const OrderOfWork = () => {
   const path = usePathname();
   const hrefTo = useHrefTo();
+  const steps = useRef<HTMLElement>(null);
+  // On a phone the steps are wider than the screen. A link's own ref is called with every change of the address.
+  useEffect(() => {
+    const open = steps.current?.querySelector('[aria-current]');
+    open?.scrollIntoView?.({ block: 'nearest', inline: 'nearest' });
+  }, [path]);
   return (
-    <nav className="order" aria-label={words.orderOfWork}>
+    <nav className="order" aria-label={words.orderOfWork} ref={steps}>
       {STEPS.map(({ key, name, path: to, icon: Icon }) => (
         <Link
           key={key}
           href={hrefTo(to)}
           className="order-step"
           aria-current={path === to ? 'page' : undefined}
-          ref={path === to ? intoView : undefined}
         >
           <span className="order-number">{key}</span>
           <Icon size={18} aria-hidden="true" className="order-icon" />
@@ -121,7 +130,7 @@ const Frame = ({ children }: { children: ReactNode }) => {
   const step = useDeferredValue(children, null);
   useKey('step', (event) => {
     const to = STEPS.find(({ key }) => key === event.key);
-    if (to) router.push(hrefTo(to.path));
+    if (to) router.push(asAddressed(hrefTo(to.path)));
   });
   useKey('log', () => void log());
   useKey('brighter', () => nudge(1));

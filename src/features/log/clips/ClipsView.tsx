@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useDropzone } from 'react-dropzone';
 import { useStore } from 'zustand';
@@ -47,14 +47,13 @@ export const ClipsView = () => {
   const { facts } = useTakeIndex();
   const filter = useClipFilter();
   const { find, state, group, as } = filter.values;
-  const wanted = useDeferredValue(find);
   const lines = useMemo(
     () => clipLines(clips, facts, (id) => cameras.find((one) => one.id === id)?.name),
     [clips, facts, cameras],
   );
   const shown = useMemo(
-    () => grouped(narrowed(lines, { find: wanted ?? undefined, state: state ?? undefined }), group),
-    [lines, wanted, state, group],
+    () => grouped(narrowed(lines, { find: find ?? undefined, state: state ?? undefined }), group),
+    [lines, find, state, group],
   );
   const withClips = cameras.filter(({ id }) => clips.some((clip) => clip.cameraId === id));
   const pairedIds = withClips.map(({ id }) => id).join(' ');
