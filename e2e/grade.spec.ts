@@ -46,6 +46,11 @@ test('the first correction is proposed, opens to its arithmetic, is moved, kept 
   });
   await page.getByRole('tab', { name: 'Files' }).click();
   await expect(page.getByText('Stills that go with it: 1.')).toBeVisible();
+  // A second window, opened later, has it too.
+  const second = await page.context().newPage();
+  await visit(second, `${at('handoff', 'furnace-mouth')}&part=files`);
+  await expect(second.getByText('Stills that go with it: 1.')).toBeVisible();
+  await second.close();
   await page.getByLabel('What goes in').selectOption({ label: 'Furnace mouth' });
   const zip = page.waitForEvent('download', { timeout: 100_000 });
   await page.getByRole('button', { name: 'Make the bundle' }).click();

@@ -133,16 +133,16 @@ ${clips.map(one).join('\n')}
 };
 
 /** A text between quotes of a Windows command prompt: percent signs are doubled, quotes cannot be in a name there. */
-const promptWord = (text: string): string => `"${text.replaceAll('"', '').replaceAll('%', '%%')}"`;
+const promptText = (text: string): string => text.replaceAll('"', '').replaceAll('%', '%%');
 
 /** The same for a Windows command prompt: `make-proxies.cmd [clips] [proxies] [h264|intra]`. */
 export const promptScript = (clips: readonly ProxyClip[], title: string): string => {
   const one = (clip: ProxyClip) => {
-    const name = promptWord(clip.name).slice(1, -1);
+    const [file, name] = [promptText(clip.file), promptText(clip.name)];
     return [
       'set "in="',
-      `for /r "%clips%" %%f in (${promptWord(clip.file)}) do if exist "%%f" if %%~zf==${clip.bytes} set "in=%%f"`,
-      `if not defined in (echo Not there, left out: ${promptWord(clip.file)}) else (`,
+      `for /f "delims=" %%f in ('dir /s /b /a-d "%clips%\\${file}" 2^>nul') do if %%~zf==${clip.bytes} set "in=%%f"`,
+      `if not defined in (echo Not there, left out: "${file}") else (`,
       ...PROXY_CODEC_IDS.map(
         (id) => `  if "%codec%"=="${id}" ${FFMPEG} "%in%" ${optionsOf(clip, id)} "%proxies%\\${name}.mov"`,
       ),
@@ -161,7 +161,8 @@ set "proxies=%~f2"
 if "%~2"=="" set "proxies=%cd%\\proxies"
 set "codec=%~3"
 if "%~3"=="" set "codec=h264"
-ffmpeg -hide_banner -filters 2>nul | find "zscale" >nul || (echo ffmpeg with zscale is not there. & exit /b 1)
+ffmpeg -hide_banner -filters 2>nul | find "zscale" >nul
+if errorlevel 1 (echo ffmpeg with zscale is not there. & exit /b 1)
 if not exist "%proxies%" mkdir "%proxies%"
 cd /d "%~dp0"
 ${clips.map(one).join('\n')}

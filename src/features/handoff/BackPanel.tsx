@@ -1,14 +1,15 @@
 'use client';
 
 import { FileInput } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
+import { hashOf } from '#core/hash.ts';
 import { printSigned, printStops } from '#core/units.ts';
 import { failureWords } from '#store/words.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
+import { FileButton } from '#ui/parts/FileButton.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/back.ts';
 import { matchEdit, matchLacks, placementEdit, type MatchLack } from './back/learned.ts';
@@ -52,24 +53,22 @@ const NextPlacement = ({ row }: { row: ReturnedRow }) => {
 };
 
 /** What a camera's match lacks by what came back, and a way to add it; once for each file. */
-const Lack = ({ lack }: { lack: MatchLack }) => {
+const Lack = ({ lack, hash }: { lack: MatchLack; hash: number }) => {
   const { book } = useBench();
-  const [isTaken, setTaken] = useState(false);
-  const { camera, hero, stops, moved, clips } = lack;
+  const { camera, hero, stops, moved, clips, isAdded } = lack;
   const by = Math.abs(stops).toFixed(2);
   return (
     <p className="back-lack">
       {words.lack(camera, stops > 0 ? words.lifted : words.lowered, by, hero, moved, clips)}{' '}
-      {isTaken ? (
+      {isAdded ? (
         <span className="quiet">{words.inMatch(camera)}</span>
       ) : (
         <Button
           size="sm"
           variant="outline-secondary"
           onClick={() => {
-            const edit = matchEdit(book.getState(), lack);
+            const edit = matchEdit(book.getState(), lack, hash);
             if (edit) void book.edit(edit);
-            setTaken(true);
           }}
         >
           {words.intoMatch(printSigned(stops, 2), camera)}
@@ -104,8 +103,7 @@ export const BackPanel = () => {
   const { database } = useBench();
   const { shoot } = useSelection();
   const records = useRecords();
-  const input = useRef<HTMLInputElement>(null);
-  const [found, setFound] = useState<Comparison & { readonly file: string }>();
+  const [found, setFound] = useState<Comparison & { readonly file: string; readonly hash: number }>();
   const [refused, setRefused] = useState<string>();
   const read = async (file: File) => {
     setRefused(undefined);
@@ -113,33 +111,25 @@ export const BackPanel = () => {
       import('./back/returned.ts'),
       import('./bundle/gather.ts'),
     ]);
-    const returned = readReturned(file.name, await file.text());
+    const text = await file.text();
+    const returned = readReturned(file.name, text);
     if (!returned.ok) {
       setRefused(words.refused(file.name, returned.where, returned.reason));
       return;
     }
     const of = await clipsOf(database, records, shoot);
-    setFound({ ...compareReturned(of, returned.value), file: file.name });
+    setFound({ ...compareReturned(of, returned.value), file: file.name, hash: hashOf(text) });
   };
   return (
     <Panel title={words.back} note={words.backSays}>
       <div className="exports">
-        <Form.Control
-          ref={input}
-          type="file"
-          hidden
+        <FileButton
+          label={words.file}
           accept=".cc,.ccc,.cdl,.edl"
-          aria-label={words.file}
-          onChange={(event) => {
-            const field = event.target as HTMLInputElement;
-            const file = field.files?.[0];
-            if (file) read(file).catch((error: unknown) => setRefused(failureWords(error)));
-            field.value = '';
-          }}
-        />
-        <Button variant="outline-secondary" onClick={() => input.current?.click()}>
+          onFile={(file) => void read(file).catch((error: unknown) => setRefused(failureWords(error)))}
+        >
           <FileInput size={16} aria-hidden="true" /> {words.open}
-        </Button>
+        </FileButton>
       </div>
       <div role="status">
         {refused !== undefined && <p className="field-error">{refused}</p>}
@@ -157,8 +147,8 @@ export const BackPanel = () => {
                 />
               </div>
             )}
-            {matchLacks(records, found.rows).map((lack) => (
-              <Lack key={`${found.file} ${lack.cameraId}`} lack={lack} />
+            {matchLacks(records, found).map((lack) => (
+              <Lack key={lack.cameraId} lack={lack} hash={found.hash} />
             ))}
             {found.unknown.length > 0 && <p className="quiet">{words.unknown(found.unknown.join(', '))}</p>}
           </>

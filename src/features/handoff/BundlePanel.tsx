@@ -2,21 +2,16 @@
 
 import { PackageOpen, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { useStore } from 'zustand';
-import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Progress } from '#ui/parts/Progress.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/bundle.ts';
 import { ExtentSelect, useExtent } from './ExtentSelect.tsx';
 import { useBundle } from './bundle/useBundle.ts';
-import { dropStill, keptStills } from './stills/keptStills.ts';
+import { useKeptStills } from './stills/useKeptStills.ts';
 
 /** Pictures that go into it, each taken out by a press. */
 const KeptStills = () => {
-  const { database } = useBench();
-  const { shoot } = useSelection();
-  const store = keptStills(database);
-  const stills = useStore(store).filter(({ shootId }) => shootId === shoot.id);
+  const { stills, drop } = useKeptStills();
   return (
     <div className="kept-stills quiet">
       {stills.length === 0 ? words.noStills : words.stillsKept(stills.length)}
@@ -26,7 +21,7 @@ const KeptStills = () => {
           size="sm"
           variant="outline-secondary"
           aria-label={words.dropStill(still.name)}
-          onClick={() => store.setState((all) => dropStill(all, still), true)}
+          onClick={() => void drop(still)}
         >
           {still.name} <X size={14} aria-hidden="true" />
         </Button>

@@ -76,6 +76,15 @@ describe.runIf(there)('a proxy', () => {
     expect(rgb[2]).toBeGreaterThan(250);
   });
 
+  it('is made once at a time: a second order of one clip waits, and spoils nothing', async () => {
+    const id = await taken();
+    const to = { signal: never, tell: () => undefined };
+    const [first, second] = await Promise.all([makeProxy(id, order, to), makeProxy(id, order, to)]);
+    expect(first).toMatchObject({ ok: true });
+    expect(second).toMatchObject({ ok: false, reason: expect.stringContaining('is being made') });
+    expect(await makeProxy(id, order, to)).toMatchObject({ ok: true });
+  });
+
   it('that is stopped leaves nothing; the clip is there for another go, and goes with all that was made', async () => {
     const id = await taken(40, '320x180');
     const stop = new AbortController();

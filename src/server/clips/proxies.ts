@@ -27,6 +27,9 @@ const gb = (bytes: number) => `${(bytes / 1e9).toFixed(1)} GB`;
 
 const GONE = failure('clip', 'The helper has let the clip go: choose it again.');
 
+/** Clips whose proxy is being made: it has one place, and two orders would write into each other. */
+const making = new Set<string>();
+
 /** Whether there is room for a proxy. @param free Bytes that the disk has left */
 export const roomFor = (free: number, clipBytes: number, codec: ProxyCodecId): Result<undefined> => {
   const needed = clipBytes * PROXY_CODECS[codec].grows + SPARE;
@@ -38,21 +41,18 @@ export const roomFor = (free: number, clipBytes: number, codec: ProxyCodecId): R
       );
 };
 
-/**
- * Makes a proxy of a clip that was taken in, beside it; one that is stopped or fails leaves nothing.
- * @param tell Share that is done, 0..1
- */
-export const makeProxy = async (
-  id: string,
-  body: unknown,
-  { signal, tell }: { readonly signal: AbortSignal; readonly tell: (share: number) => void },
+type Progress = {
+  readonly signal: AbortSignal;
+  /** Told the share that is done, 0..1. */
+  readonly tell: (share: number) => void;
+};
+
+const madeOf = async (
+  one: NonNullable<ReturnType<typeof keptClip>>,
+  order: z.infer<typeof orderSchema>,
+  { signal, tell }: Progress,
 ): Promise<Result<{ readonly bytes: number }>> => {
-  const order = orderSchema.safeParse(body);
-  if (!order.success)
-    return failure('order', 'The proxy is not ordered as it should be: load the page again.');
-  const one = keptClip(id);
-  if (!one) return GONE;
-  const { cube, codec, ...picture } = order.data;
+  const { cube, codec, ...picture } = order;
   const [folder, cubePath, out] = [dirname(one.path), `${one.path}.cube`, `${one.path}.mov`];
   const { bavail, bsize } = await statfs(folder);
   const room = roomFor(bavail * bsize, (await stat(one.path)).size, codec);
@@ -77,6 +77,29 @@ export const makeProxy = async (
     return success({ bytes: (await stat(out)).size });
   } finally {
     await rm(cubePath, { force: true });
+  }
+};
+
+/**
+ * Makes a proxy of a clip that was taken in, beside it; one that is stopped or fails leaves nothing. One at a
+ * time is made of a clip.
+ */
+export const makeProxy = async (
+  id: string,
+  body: unknown,
+  progress: Progress,
+): Promise<Result<{ readonly bytes: number }>> => {
+  const order = orderSchema.safeParse(body);
+  if (!order.success)
+    return failure('order', 'The proxy is not ordered as it should be: load the page again.');
+  const one = keptClip(id);
+  if (!one) return GONE;
+  if (making.has(id)) return failure('clip', 'A proxy of this clip is being made: wait, or stop it.');
+  making.add(id);
+  try {
+    return await madeOf(one, order.data, progress);
+  } finally {
+    making.delete(id);
   }
 };
 

@@ -92,8 +92,7 @@ export const words = {
     `${face} ${light} cd/m². Skin lies at ${from} to ${to} in HDR (BT.2408, from memory), deepest to lightest.`,
   inLight: (name: Said) => `${name}, in cd/m²`,
   keepStill: 'Keep for the bundle',
-  stillKept: (name: Said) =>
-    `${name} goes into the bundle, as recorded and graded, while this window is open.`,
+  stillKept: (name: Said) => `${name} goes into the bundle, as recorded and graded.`,
   saveStill: 'Graded still (16-bit PNG)',
   making: 'Making it…',
   onlyWords: (names: Said) => `No file holds: ${names}. They are words in the recipe.`,

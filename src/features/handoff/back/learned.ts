@@ -24,6 +24,12 @@ export const placementEdit = (
   return { label: words.planned(camera, setup), changes: [change] };
 };
 
+/** Files a match remembers, as its record does: the latest. */
+const MOST_FILES = 60;
+
+/** What came back from post, and which file it was: see `core/hash.ts`. */
+type Came = { readonly rows: readonly ReturnedRow[]; readonly hash: number };
+
 /** What a camera's matches to its hero lack by what came back. */
 export type MatchLack = {
   readonly cameraId: string;
@@ -34,13 +40,15 @@ export type MatchLack = {
   readonly stops: number;
   readonly clips: number;
   readonly moved: number;
+  /** Its matches have the light of this file already. */
+  readonly isAdded: boolean;
 };
 
 /**
  * Cameras that were moved beyond their hero on most of their clips, by a sixth of a stop or more; what their hero was
  * moved by on the same set-up is not theirs.
  */
-export const matchLacks = (records: BookRecords, rows: readonly ReturnedRow[]): readonly MatchLack[] =>
+export const matchLacks = (records: BookRecords, { rows, hash }: Came): readonly MatchLack[] =>
   [...new Set(rows.map(({ cameraId }) => cameraId))].flatMap((cameraId): MatchLack[] => {
     const camera = records.cameras.get(cameraId);
     const heroCameraId = camera?.matches?.at(-1)?.heroCameraId;
@@ -52,22 +60,27 @@ export const matchLacks = (records: BookRecords, rows: readonly ReturnedRow[]): 
     const stops = median(own, ({ change, setupId }) => change.stops - ofHero(setupId)) ?? 0;
     const clips = own.reduce((sum, row) => sum + row.clips, 0);
     const moved = own.reduce((sum, row) => sum + row.moved, 0);
-    return Math.abs(stops) >= MOVED && moved > clips / 2
-      ? [{ cameraId, camera: camera.name, heroCameraId, hero: hero.name, stops, clips, moved }]
-      : [];
+    if (Math.abs(stops) < MOVED || moved <= clips / 2) return [];
+    const isAdded = camera.matches?.some(
+      (match) => match.heroCameraId === heroCameraId && match.fromPost?.includes(hash),
+    );
+    const names = { cameraId, camera: camera.name, heroCameraId, hero: hero.name };
+    return [{ ...names, stops, clips, moved, isAdded: isAdded === true }];
   });
 
-/** All matches of a camera to its hero with so much light more, as an edit. */
+/** All matches of a camera to its hero with so much light more, as an edit; once for each file. */
 export const matchEdit = (
   records: BookRecords,
-  { cameraId, heroCameraId, stops }: MatchLack,
+  { cameraId, heroCameraId, stops, isAdded }: MatchLack,
+  hash: number,
 ): Edit | undefined => {
   const before = records.cameras.get(cameraId);
-  if (!before?.matches) return undefined;
+  if (!before?.matches || isAdded) return undefined;
   const matches = before.matches.map((match) =>
     match.heroCameraId === heroCameraId
       ? {
           ...match,
+          fromPost: [...(match.fromPost ?? []), hash].slice(-MOST_FILES),
           correction: withOperation(match.correction, {
             kind: 'exposure',
             stops: (operationOf(match.correction, 'exposure')?.stops ?? 0) + stops,

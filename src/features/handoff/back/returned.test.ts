@@ -63,13 +63,19 @@ describe('corrections that came back', () => {
     expect(placementEdit({ ...records, plans }, 'salt-and-fire', rows[0])).toBeUndefined();
     expect(placementEdit({ ...records, setups: new Map() }, 'salt-and-fire', rows[0])).toBeUndefined();
 
-    const [lack] = matchLacks(records, rows);
+    const [lack] = matchLacks(records, { rows, hash: 7 });
     expect(lack).toMatchObject({ camera: 'B-cam', hero: 'A-cam', clips: 10, moved: 9 });
     const before = records.cameras.get('b-cam')!;
-    const after = matchEdit(records, lack)!.changes[0].after as typeof before;
+    const after = matchEdit(records, lack, 7)!.changes[0].after as typeof before;
     const stopsOf = ({ matches }: typeof before) =>
       matches!.map(({ correction }) => operationOf(correction, 'exposure')?.stops ?? 0);
     stopsOf(after).forEach((stops, i) => expect(stops).toBeCloseTo(stopsOf(before)[i] + 1 / 3, 1));
+    // The same file opened again adds nothing; another one may.
+    const now = { ...records, cameras: new Map(records.cameras).set(after.id, after) };
+    const [again] = matchLacks(now, { rows, hash: 7 });
+    expect(again.isAdded).toBe(true);
+    expect(matchEdit(now, again, 7)).toBeUndefined();
+    expect(matchLacks(now, { rows, hash: 8 })[0].isAdded).toBe(false);
   });
 
   it('take off what the hero was moved by: both lifted alike say nothing about the match', () => {
@@ -82,9 +88,11 @@ describe('corrections that came back', () => {
       moved: 4,
       change: { stops, warmer: 0, saturation: 1 },
     });
-    expect(matchLacks(records, [row('b-cam', 0.4), row('a-cam', 0.4)])).toEqual([]);
-    expect(matchLacks(records, [row('b-cam', 0.4), row('a-cam', -0.2)])[0].stops).toBeCloseTo(0.6, 9);
-    expect(matchLacks(records, [{ ...row('b-cam', 0.4), moved: 2 }])).toEqual([]);
+    expect(matchLacks(records, { rows: [row('b-cam', 0.4), row('a-cam', 0.4)], hash: 7 })).toEqual([]);
+    expect(
+      matchLacks(records, { rows: [row('b-cam', 0.4), row('a-cam', -0.2)], hash: 7 })[0].stops,
+    ).toBeCloseTo(0.6, 9);
+    expect(matchLacks(records, { rows: [{ ...row('b-cam', 0.4), moved: 2 }], hash: 7 })).toEqual([]);
   });
 
   it('what was handed over and came back the same is nothing, from a list too', () => {

@@ -4,14 +4,7 @@ import { unzipSync } from 'fflate';
 import { afterEach, describe, expect, it } from 'vitest';
 import { zoneOf } from '#core/day/clock.ts';
 import { factsOf } from '#store/takeFacts.ts';
-import {
-  dropStill,
-  keepStill,
-  MOST_BYTES,
-  MOST_STILLS,
-  stillNameOf,
-  type KeptStill,
-} from '../stills/keptStills.ts';
+import { MOST_BYTES, MOST_STILLS, StillBox, stillNameOf, type KeptStill } from '../stills/stillBox.ts';
 import { bundleFiles } from './bundleFiles.ts';
 import { extentsOf, narrowed, WHOLE } from './extent.ts';
 import { bundling, made } from './fixtures/bundling.ts';
@@ -65,25 +58,38 @@ describe('a bundle', () => {
     });
     const name = stillNameOf('Furnace mouth', 'A-cam', 'card/A0005.mov', 74);
     expect(name).toBe('Furnace mouth A-cam A0005 frame 75');
-    const stills = [still(name, 1), still(name.toUpperCase(), 3), still('Ω: other', 5)].reduce(keepStill, []);
-    expect(stills).toHaveLength(2);
-    expect(dropStill(stills, { shootId: of.shoot.id, name })).toHaveLength(1);
+    const box = new StillBox('extent');
+    for (const one of [still(name, 1), still(name.toUpperCase(), 3), still('Ω: other', 5)])
+      await box.keep(one);
+    const stills = await box.ofShoot(of.shoot.id);
+    expect(stills.map((one) => one.name)).toEqual([name.toUpperCase(), 'Ω: other']);
+    expect(await box.ofShoot('another')).toEqual([]);
     const files = unzipSync((await made({ ...of, stills })).bytes);
     expect(files[`stills/${name.toUpperCase()}, as recorded.png`]).toEqual(bytes(3));
     expect(files[`stills/${name.toUpperCase()}, graded.png`]).toEqual(bytes(4));
     const elsewhere = narrowed({ ...of, stills }, { id: 'setup:packing-yard', name: 'Packing yard' });
     expect(bundleFiles(elsewhere).files.some(({ path }) => path.startsWith('stills/'))).toBe(false);
+    // They are there after the window was closed, until they are taken out.
+    box.close();
+    const later = new StillBox('extent');
+    expect(await later.list(of.shoot.id)).toHaveLength(2);
+    await later.drop({ shootId: of.shoot.id, name });
+    expect(await later.list(of.shoot.id)).toMatchObject([{ name: 'Ω: other' }]);
     // There are never more than can be held.
-    const many = Array.from({ length: MOST_STILLS + 3 }, (_, i) => still(`n${i}`, 0));
-    expect(many.reduce(keepStill, []).map((one) => one.name)[0]).toBe('n3');
-    const large = (n: number) =>
-      ({ ...still(`large ${n}`, 0), graded: { length: MOST_BYTES * 0.4 } }) as unknown as KeptStill;
-    const names = [1, 2, 3]
-      .map(large)
-      .reduce(keepStill, [])
-      .map((one) => one.name);
-    expect(names).toEqual(['large 2', 'large 3']);
-    const huge = { ...still('huge', 0), graded: { length: 2 * MOST_BYTES } } as unknown as KeptStill;
-    expect(keepStill([large(1)], huge).map((one) => one.name)).toEqual(['huge']);
+    for (let i = 0; i < MOST_STILLS + 3; i += 1) await later.keep(still(`n${i}`, 0));
+    expect((await later.list(of.shoot.id)).map((one) => one.name)).toMatchObject({ 0: 'n3', length: 40 });
+    const large = (share: number, n: number) => {
+      const graded = Uint8Array.of(0);
+      // As long as a large picture, without its memory.
+      Object.defineProperty(graded, 'byteLength', { value: MOST_BYTES * share });
+      return { ...still(`large ${n}`, 0), graded };
+    };
+    const namesAfter = async (...kept: readonly KeptStill[]) => {
+      for (const one of kept) await later.keep(one);
+      return (await later.list(of.shoot.id)).map((one) => one.name);
+    };
+    expect(await namesAfter(large(0.4, 1), large(0.4, 2), large(0.4, 3))).toEqual(['large 2', 'large 3']);
+    expect(await namesAfter(large(2, 4))).toEqual(['large 4']);
+    await later.delete();
   });
 });

@@ -7,7 +7,7 @@ import type { LutRecord } from '#store/records/lut.ts';
 import type { ShootRecord } from '#store/records/shoot.ts';
 import type { LutSpec } from '#workers/luts/lutSpec.ts';
 import type { TakeRecord } from '#store/records/take.ts';
-import type { KeptStill } from '../stills/keptStills.ts';
+import type { KeptStill } from '../stills/stillBox.ts';
 import type { PaperTools } from '#ui/paper/sheet.ts';
 
 /** What the clips of a shoot are told by. */

@@ -6,7 +6,7 @@ import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { downloadParts } from '#ui/download.ts';
 import { PAGE_TOOLS } from '#ui/paper/tools.ts';
 import { startArchive } from '#workers/archive/client.ts';
-import { keptStills } from '../stills/keptStills.ts';
+import { stillBox } from '../stills/stillBox.ts';
 import { fileName, narrowed, type Extent } from './extent.ts';
 import { useBaker } from './useBaker.ts';
 
@@ -37,9 +37,6 @@ export const useBundle = () => {
     const mine = new AbortController();
     running.current = mine;
     setState({ is: 'making', path: '', at: 0, of: 1 });
-    const stills = keptStills(database)
-      .getState()
-      .filter((still) => still.shootId === shoot.id);
     const archive = startArchive();
     const isMine = () => running.current === mine && !mine.signal.aborted;
     try {
@@ -47,6 +44,7 @@ export const useBundle = () => {
         import('./makeBundle.ts'),
         import('./gather.ts'),
       ]);
+      const stills = await stillBox(database).ofShoot(shoot.id);
       const made = await makeBundle(
         narrowed({ ...(await gather(database, records, shoot)), stills }, extent),
         {

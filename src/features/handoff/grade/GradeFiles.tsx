@@ -8,6 +8,7 @@ import { gradeCdl } from '#core/grade/gradeCdl.ts';
 import { kindOf } from '#core/grade/rows/rowKinds.ts';
 import type { GradeRow } from '#core/grade/rows/types.ts';
 import { failure } from '#core/result.ts';
+import { failureWords } from '#store/words.ts';
 import { rowLines } from '#ui/bench/grade/gradePrint.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { download, slug } from '#ui/download.ts';
@@ -15,7 +16,7 @@ import { PLAIN, type LutSource } from '#ui/luts/lutSource.ts';
 import { WriteFile } from '#ui/luts/WriteFile.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/grade.ts';
-import { keepStill, keptStills, stillNameOf } from '../stills/keptStills.ts';
+import { stillBox, stillNameOf } from '../stills/stillBox.ts';
 import type { GradeAtHand } from './useGrade.ts';
 
 const nameOf = (row: GradeRow) => (kindOf(row)?.name ?? row.kind).toLowerCase();
@@ -68,11 +69,12 @@ export const GradeFiles = ({ hand }: { hand: GradeAtHand }) => {
     );
     const { asShot, png: graded } = still;
     const place = { shootId: setup.shootId, setupId: setup.id, cameraId: camera.id };
-    keptStills(database).setState(
-      (all) => keepStill(all, { ...place, name: stillName, asShot, graded }),
-      true,
-    );
-    setKept(stillName);
+    try {
+      await stillBox(database).keep({ ...place, name: stillName, asShot, graded });
+      setKept(stillName);
+    } catch (error) {
+      setProblem(failureWords(error));
+    }
   };
   return (
     <Panel title={words.forPost} className="grade-files">

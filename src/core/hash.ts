@@ -1,0 +1,6 @@
+/** A text as a whole number of 32 bits: FNV-1a over its UTF-16 units (Fowler, Noll, Vo). Not for secrets. */
+export const hashOf = (text: string): number => {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return hash;
+};
