@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { at, cell, expect, notice, reloaded, test, visit } from './fixtures.ts';
 
@@ -126,4 +127,65 @@ test.describe('on a phone', () => {
     await answer(page).tap();
     await expect(result(page)).toBeVisible();
   });
+});
+
+test('a list for a class goes into a file, and the file is opened and started', async ({ page }) => {
+  await visit(page, `${at('practise')}&part=drills`);
+  await page.getByLabel('Seed').fill('7');
+  await page.getByRole('button', { name: 'Add to the list: Expose by zebra alone' }).click();
+  await page.getByRole('button', { name: 'Add to the list: Set the zebras' }).click();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const path = await (await coming).path();
+  expect(readFileSync(path, 'utf8')).toMatch(/expose-zebra\.\d\.7 # Expose by zebra alone/);
+  await page.getByRole('button', { name: 'Take out 1' }).click();
+  const list = page.locator('.drill-class li');
+  await expect(list).toHaveCount(1);
+  const file = page.getByLabel('List of tasks');
+  await file.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('milk') });
+  await expect(page.getByText('notes.txt holds no tasks')).toBeVisible();
+  await expect(list).toHaveCount(1);
+  await file.setInputFiles(path);
+  await expect(list).toHaveCount(2);
+  await page.getByRole('button', { name: 'Start the list' }).click();
+  await expect(page.getByText('Task 1 of 2')).toBeVisible();
+});
+
+test('a check before a shoot that the stage has not stands before its light as it was read', async ({
+  page,
+}) => {
+  await visit(page, `${at('kit')}&part=shoots`);
+  await page.getByRole('button', { name: 'Duplicate shoot Salt and Fire' }).click();
+  await expect(page.locator('.chooser')).toContainText('Salt and Fire copy');
+  await page.getByRole('link', { name: /Practise/ }).click();
+  await page.getByRole('button', { name: 'Check before Salt and Fire copy' }).click();
+  await expect(page.locator('.drill-text')).toContainText('Furnace mouth, light as read');
+  await expect(page.locator('.drill-picture[data-painted="1"]')).toBeVisible();
+  await page.getByRole('button', { name: 'Answer' }).click();
+  await expect(result(page)).toHaveAttribute('data-right', 'false');
+});
+
+test('the spot is put on a face, and where it belonged is shown', async ({ page }) => {
+  await visit(page, round('point-spot.1.3'));
+  const picture = page.locator('.drill-picture[data-painted="1"]');
+  await expect(picture).toBeVisible();
+  await answer(page).click();
+  await expect(result(page)).toHaveAttribute('data-right', 'false');
+  // Where it belonged, in shares of the picture: the page may scroll meanwhile.
+  const [left, top, width, height] = await page
+    .locator('.drill-where')
+    .evaluate(({ style }) => [style.left, style.top, style.width, style.height].map(Number.parseFloat));
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Once more' }).click();
+  await expect(picture).toBeVisible();
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('there is no picture');
+  const position = {
+    x: (box.width * (left + width / 2)) / 100,
+    y: (box.height * (top + height / 2)) / 100,
+  };
+  await picture.click({ position });
+  await expect(page.locator('.drill-spot')).not.toHaveAttribute('style', /left: 50%/);
+  await answer(page).click();
+  await expect(result(page)).toHaveAttribute('data-right', 'true');
 });

@@ -70,7 +70,7 @@ describe('results of practice', () => {
       .split('\r\n');
     expect(head.split(',').slice(0, 5)).toEqual(['person', 'at (UTC)', 'drill', 'level', 'seed']);
     expect(line).toBe(
-      'Mika,2026-04-13T18:20:00.000Z,expose-zebra,1,7,A-cam,wide log,41.3,card,yes,-0.5,stops,0.5,-0.5,0',
+      'Mika,2026-04-13T18:20:00.000Z,expose-zebra,1,7,A-cam,wide log,41.3,card,yes,-0.5,stops,0.5,-0.5,0,stops',
     );
   });
 });

@@ -1,3 +1,4 @@
+import { ownBracket } from './drills/ownBracket.ts';
 import { ownTake } from './drills/ownTake.ts';
 import { mixedLight, underwater } from './drills/balance.ts';
 import { clipping } from './drills/clipping.ts';
@@ -6,23 +7,26 @@ import { judgeDrift } from './drills/drift.ts';
 import { exposeBySkin } from './drills/exposeBySkin.ts';
 import { exposeByZebra } from './drills/exposeByZebra.ts';
 import { findFault } from './drills/findFault.ts';
+import { findInput } from './drills/findInput.ts';
 import { findPull } from './drills/findPull.ts';
 import { ndAndIris } from './drills/light.ts';
 import { liveRoom } from './drills/liveRoom.ts';
 import { matchCameras } from './drills/matchCameras.ts';
 import { spotMeter, wholeMeter } from './drills/meters.ts';
+import { pointMeter } from './drills/pointMeter.ts';
 import { chooseProfile, placeContrast } from './drills/range.ts';
 import { readCast, readStops } from './drills/readStops.ts';
 import { exposeByWaveform, screenLies } from './drills/screens.ts';
 import { setZebras } from './drills/setZebras.ts';
 import { randomFor } from './random.ts';
-import type { Drill, Level, Making, Task } from './types.ts';
+import type { Drill, Level, Making, Need, Task } from './types.ts';
 
 /** All drills, easy ones first. A further one is a row here and a small file. */
 export const DRILLS: readonly Drill[] = [
   exposeByZebra,
   setZebras,
   spotMeter,
+  pointMeter,
   exposeByWaveform,
   exposeBySkin,
   screenLies,
@@ -36,17 +40,19 @@ export const DRILLS: readonly Drill[] = [
   mixedLight,
   underwater,
   findPull,
+  findInput,
   findFault,
   matchCameras,
   correctionOrder,
   judgeDrift,
   liveRoom,
   ownTake,
+  ownBracket,
 ];
 
 /** The drills that can be done with what there is. */
-export const drillsFor = (hasTakes: boolean): readonly Drill[] =>
-  DRILLS.filter(({ needs }) => needs === undefined || hasTakes);
+export const drillsFor = (met: readonly Need[]): readonly Drill[] =>
+  DRILLS.filter(({ needs }) => needs === undefined || met.includes(needs));
 
 export const drillOf = (id: string): Drill | undefined => DRILLS.find((drill) => drill.id === id);
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { judge, rightAnswer } from './judge.ts';
+import { printPlace } from './asks.ts';
+import { judge, onMissScale, rightAnswer } from './judge.ts';
 import type { Answers, Ask, NumberAsk } from './types.ts';
 
 const number = (own: Partial<NumberAsk>): NumberAsk => ({
@@ -16,6 +17,23 @@ const number = (own: Partial<NumberAsk>): NumberAsk => ({
 });
 const markOf = (ask: Ask, answer: number | string | readonly string[]) =>
   judge({ asks: [ask] }, { a: answer }).marks[0];
+
+describe('a place that is aimed for', () => {
+  it('is told in thirds where it is one, else in tenths', () => {
+    expect([1 / 3, 1, -2 / 3, 0].map(printPlace)).toEqual(['+1/3', '+1', '−2/3', '0']);
+    // A face 0.2 over grey is not a third over it.
+    expect([0.2, 1.2, 4.23].map(printPlace)).toEqual(['+0.2', '+1.2', '+4.2']);
+  });
+});
+
+describe('a scale of misses', () => {
+  it('has more mired for a warmer light, and a stop less light for each whole f-number', () => {
+    // 1e6 / 4000 = 250; f/4 to f/5.6 (exactly 4 * sqrt 2) is one stop: by definition.
+    expect(onMissScale('kelvin', 4000)).toBeCloseTo(250, 9);
+    expect(onMissScale('f-number', 4 * Math.SQRT2) - onMissScale('f-number', 4)).toBeCloseTo(-1, 9);
+    expect(onMissScale('stops', -1.5)).toBe(-1.5);
+  });
+});
 
 describe('an answer in numbers', () => {
   it('is full marks up to its tolerance, in thirds too, and nothing at four of it', () => {

@@ -1,17 +1,20 @@
 import type { Answer, Answers, AnswerUnit, Ask, MissUnit, NumberAsk, OrderAsk, Task } from './types.ts';
 
-/** How a difference of two answers is measured. */
-const MISSES: Readonly<
-  Record<AnswerUnit, { readonly unit: MissUnit; readonly of: (answer: number, truth: number) => number }>
+/** What misses of an answer are measured in, and the answer on that scale: a miss is a plain difference there. */
+const SCALES: Readonly<
+  Record<AnswerUnit, { readonly unit: MissUnit; readonly at: (answer: number) => number }>
 > = {
-  stops: { unit: 'stops', of: (a, t) => a - t },
-  mired: { unit: 'mired', of: (a, t) => a - t },
-  percent: { unit: 'percent', of: (a, t) => a - t },
+  stops: { unit: 'stops', at: (stops) => stops },
+  mired: { unit: 'mired', at: (mired) => mired },
+  percent: { unit: 'percent', at: (percent) => percent },
   // A warmer light has more mired: a dial that is set too low is a miss over the truth.
-  kelvin: { unit: 'mired', of: (a, t) => 1e6 / a - 1e6 / t },
+  kelvin: { unit: 'mired', at: (kelvin) => 1e6 / kelvin },
   // A larger number is less light.
-  'f-number': { unit: 'stops', of: (a, t) => -2 * Math.log2(a / t) },
+  'f-number': { unit: 'stops', at: (number) => -2 * Math.log2(number) },
 };
+
+/** An answer on the scale that its misses are measured on. */
+export const onMissScale = (unit: AnswerUnit, answer: number): number => SCALES[unit].at(answer);
 
 /** A miss of so many tolerances is worth nothing any more. */
 const NOTHING_LEFT = 4;
@@ -27,11 +30,11 @@ export type Mark = {
   readonly share: number;
 };
 
-const missUnitOf = (ask: Ask): MissUnit => (ask.kind === 'number' ? MISSES[ask.unit].unit : 'choices');
+const missUnitOf = (ask: Ask): MissUnit => (ask.kind === 'number' ? SCALES[ask.unit].unit : 'choices');
 
 const markNumber = (ask: NumberAsk, answer: number): Mark => {
-  const { unit, of } = MISSES[ask.unit];
-  const ends = ask.truth.map((truth) => of(answer, truth));
+  const { unit, at } = SCALES[ask.unit];
+  const ends = ask.truth.map((truth) => at(answer) - at(truth));
   const inside = Math.min(...ends) <= 0 && Math.max(...ends) >= 0;
   const miss = inside ? 0 : Math.abs(ends[0]) < Math.abs(ends[1]) ? ends[0] : ends[1];
   const over = Math.abs(miss) / ask.tolerance;
@@ -90,7 +93,8 @@ export const rightAnswer = (ask: Ask): Answer => {
   if (ask.kind === 'order') return ask.right;
   if (ask.kind === 'choice') return ask.right[0];
   const [low, high] = ask.truth;
-  const { of } = MISSES[ask.unit];
+  const { at } = SCALES[ask.unit];
+  const of = (answer: number, truth: number) => at(answer) - at(truth);
   if (low === high) return low;
   // Half-way in what misses are measured in; kelvin and f-numbers are no even scales.
   let [a, b] = [low, high];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { gaussian, seededRandom } from '../random.ts';
-import { costOf, footingOf, habitsOf, isReady, printMiss, readinessOf } from './progress.ts';
+import { costOf, footingOf, habitsOf, isReady, printMiss, readinessOf, secondsOf } from './progress.ts';
 import type { KeptMark, PracticeResult } from './result.ts';
 import { dueOf, levelAfter, nextRound } from './schedule.ts';
 import type { Level, NumberAsk } from './types.ts';
@@ -29,6 +29,15 @@ const result = (
   ...own,
 });
 const day = (at: number) => new Date(START + at * DAY);
+
+describe('the time that it takes', () => {
+  it('is the middle of the latest eight: one that was left lying says nothing', () => {
+    expect(secondsOf([])).toBe(0);
+    const slow = Array.from({ length: 10 }, () => ({ seconds: 90 }));
+    const fast = Array.from({ length: 8 }, (_, i) => ({ seconds: i === 3 ? 5000 : 20 }));
+    expect(secondsOf([...slow, ...fast])).toBe(20);
+  });
+});
 
 describe('a lucky guess and skill', () => {
   const marks = (bias: number, spread: number, count = 8) => {

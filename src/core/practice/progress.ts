@@ -1,4 +1,4 @@
-import { deviation as spreadOf, mean as average } from 'd3-array';
+import { deviation as spreadOf, mean as average, median } from 'd3-array';
 import { said } from './said.ts';
 import { SEEN_MIRED } from '../colour/balance.ts';
 import { sensorFromFloor, snrAt, type SensorModel } from '../noise/sensorNoise.ts';
@@ -48,6 +48,10 @@ export const footingOf = (marks: readonly KeptMark[], unit: MissUnit): Footing |
   if (Math.abs(bias) > tolerance / 2 && Math.abs(bias) > spread) return { ...base, says: 'off' };
   return { ...base, says: right >= 0.5 ? 'lucky' : 'wild' };
 };
+
+/** Seconds that the latest answers took: their middle, since one that was left lying says nothing. */
+export const secondsOf = (results: readonly Pick<PracticeResult, 'seconds'>[]): number =>
+  median(results.slice(-LATEST), ({ seconds }) => seconds) ?? 0;
 
 /** The unit in which a drill is mostly answered. */
 export const unitOf = (results: readonly PracticeResult[]): MissUnit => {
@@ -183,5 +187,7 @@ export const costOf = (
 ): string | undefined => {
   if (ask.kind !== 'number') return undefined;
   if (ask.unit === 'kelvin') return ok ? undefined : costOfMired(miss);
-  return ask.by === 'typing' ? undefined : costOfStops(miss, sensorFromFloor(floorStops));
+  return ask.by === 'typing' || ask.by === 'spot'
+    ? undefined
+    : costOfStops(miss, sensorFromFloor(floorStops));
 };

@@ -1,13 +1,10 @@
+import { hashOf } from '../hash.ts';
 import { seededRandom, type Random } from '../random.ts';
 import { toThird } from '../units.ts';
 
-/** A source of numbers of its own for a drill, a level and a seed (FNV-1a over their text). */
-export const randomFor = (drill: string, level: number, seed: number): Random => {
-  let hash = 0x811c9dc5;
-  for (const letter of `${drill} ${level} ${seed}`)
-    hash = Math.imul(hash ^ letter.charCodeAt(0), 0x01000193) >>> 0;
-  return seededRandom(hash);
-};
+/** A source of numbers of its own for a drill, a level and a seed. */
+export const randomFor = (drill: string, level: number, seed: number): Random =>
+  seededRandom(hashOf(`${drill} ${level} ${seed}`));
 
 /** One of a list. @throws RangeError where it is empty */
 export const pick = <T>(random: Random, list: readonly T[]): T => {

@@ -11,6 +11,8 @@ export type KeptMark = {
   /** What was said and what was right, where both are one number. */
   readonly said?: number;
   readonly truth?: number;
+  /** What those two are written in, where it is not what misses are measured in. */
+  readonly written?: 'kelvin' | 'f-number';
 };
 
 /** One task that was done. */
@@ -32,7 +34,12 @@ const keptMark = (task: Task, answers: Answers, { share: _, ...mark }: Mark): Ke
   // What was not answered has no distance.
   const plain = { ...mark, miss: Number.isFinite(mark.miss) ? mark.miss : 0 };
   return ask?.kind === 'number' && typeof said === 'number'
-    ? { ...plain, said, truth: (ask.truth[0] + ask.truth[1]) / 2 }
+    ? {
+        ...plain,
+        said,
+        truth: (ask.truth[0] + ask.truth[1]) / 2,
+        ...(ask.unit === 'kelvin' || ask.unit === 'f-number' ? { written: ask.unit } : {}),
+      }
     : plain;
 };
 

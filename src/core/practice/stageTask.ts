@@ -1,5 +1,6 @@
 import type { CardSubject } from '../exposure/setCard.ts';
 import { printStops } from '../units.ts';
+import { printPlace } from './asks.ts';
 import { away, pick } from './random.ts';
 import type { Aid, Answers, Knob, Level, Made, Making, NumberAsk, Standing, Task } from './types.ts';
 import {
@@ -77,12 +78,15 @@ const startFor = (making: Making, aim: Aim, kelvin: number): Standing => {
   return pick(random, atBase.length > 0 ? atBase : near).standing;
 };
 
+/** What the operator sees: the aids, and what is wrong with the screen. */
+type Shown = { readonly aids: readonly Aid[]; readonly screenStops?: number; readonly isFlat?: boolean };
+
 /** A scene, a camera that is off, and the wish to have one tone where it belongs. */
 export const exposeMade = (
   making: Making,
   scene: PracticeScene,
   aim: Aim,
-  { aids, screenStops = 0 }: { readonly aids: readonly Aid[]; readonly screenStops?: number },
+  { aids, screenStops = 0, isFlat = false }: Shown,
 ): Pick<Made, 'stage' | 'asks'> => {
   const kelvin = cardIn(scene)?.illuminant?.kelvin ?? 5600;
   const ask: NumberAsk = {
@@ -103,6 +107,7 @@ export const exposeMade = (
       start: startFor(making, aim, kelvin),
       free: exposureKnobs(making.camera),
       screenStops,
+      ...(isFlat ? { isFlat } : {}),
       fps: making.world.fps,
     },
     asks: [ask],
@@ -153,6 +158,14 @@ export const readCamera = (task: Task, standing: Standing): Answers => {
   );
 };
 
+/** What the spot reads where it was put, for the answers that are given so. */
+export const readSpot = (task: Task, shows: number | undefined): Answers =>
+  shows === undefined
+    ? {}
+    : Object.fromEntries(
+        task.asks.filter((ask) => ask.kind === 'number' && ask.by === 'spot').map(({ id }) => [id, shows]),
+      );
+
 /** What it takes to put a tone where it belongs from where the camera began, in the field's words. */
 export const turnWords = (task: Task): string => {
   const ask = task.asks.find((one) => one.kind === 'number' && one.by === 'camera');
@@ -162,5 +175,5 @@ export const turnWords = (task: Task): string => {
   const off = ask.truth[0] - began;
   const size = printStops(Math.abs(off)).replace('+', '');
   const light = `${size} ${Math.abs(off) > 1 ? 'stops' : 'stop'} ${off > 0 ? 'more' : 'less'} light`;
-  return `It began at ${printStops(began)} and belongs at ${printStops(ask.truth[0])}: ${light}.`;
+  return `It began at ${printPlace(began)} and belongs at ${printPlace(ask.truth[0])}: ${light}.`;
 };

@@ -15,11 +15,11 @@ export type AnswerUnit = 'stops' | 'kelvin' | 'mired' | 'percent' | 'f-number';
 
 type Asked = { readonly id: string; readonly label: string };
 
-/** A number: typed, dragged on the ladder, or read off the knobs of the camera (`by`). */
+/** A number: typed, dragged on the ladder, read off the knobs of the camera or by the spot on the picture (`by`). */
 export type NumberAsk = Asked & {
   readonly kind: 'number';
   readonly unit: AnswerUnit;
-  readonly by: 'typing' | 'ladder' | 'camera';
+  readonly by: 'typing' | 'ladder' | 'camera' | 'spot';
   /** What is right, in `unit`: one value, or anything between two. */
   readonly truth: readonly [low: number, high: number];
   /** A miss up to this is full marks; in the unit misses are measured in. */
@@ -84,6 +84,8 @@ type TaskStage = {
   readonly free: readonly Knob[];
   /** Brightness of the screen that the picture is looked at on, stops; 0 as it should be. */
   readonly screenStops: number;
+  /** The LUT is off: the picture is shown as it is recorded. */
+  readonly isFlat?: true;
   readonly fps: number;
 };
 
@@ -143,16 +145,20 @@ type Explanation = {
   readonly schools?: string;
 };
 
+/** What there must be for a drill: takes of one's own with marks, a filmed bracket, a face before the camera. */
+export type Need = 'takes' | 'bracket' | 'faces';
+
 export type Drill = {
   readonly id: string;
   readonly name: string;
   /** What it trains, in a few words. */
   readonly says: string;
   readonly skill: SkillId;
-  /** What there must be of one's own for it. */
-  readonly needs?: 'takes';
+  readonly needs?: Need;
   readonly make: (making: Making) => Made;
   readonly explain: (task: Task) => Explanation;
+  /** What the answers come to in the picture, in a sentence of figures. */
+  readonly comesTo?: (task: Task, answers: Answers) => string | undefined;
 };
 
 /** What is trained. Schedules and progress go by these. */

@@ -9,6 +9,7 @@ import { luminanceFor } from '../exposure/meter.ts';
 import { exactFNumber } from '../exposure/aperture.ts';
 import { shutterSeconds, type Shutter } from '../exposure/shutter.ts';
 import type { ProfileData } from '../profile/index.ts';
+import type { LightOfSpots } from '../scene/ofSpots.ts';
 import type { SceneTruth, TruthObject } from '../scene/truth.ts';
 
 export type PracticeProfile = { readonly id: string; readonly name: string; readonly data: ProfileData };
@@ -34,6 +35,8 @@ export type PracticeScene = {
   readonly name: string;
   readonly setupId: string;
   readonly truth: Pick<SceneTruth, 'card' | 'objects'>;
+  /** What it is made of where it is no rendered one: the light of a set-up as it was read. */
+  readonly light?: LightOfSpots;
 };
 
 /** A take with marks, as it was logged. */
@@ -51,6 +54,13 @@ export type PracticeTake = {
   }[];
 };
 
+/** A bracket that was filmed for a profile: what the card read, step by step, dark to bright. */
+export type PracticeBracket = {
+  readonly profileId: string;
+  readonly profileName: string;
+  readonly steps: readonly { readonly stops: number; readonly signal: number }[];
+};
+
 /** What tasks are drawn from. */
 export type PracticeWorld = {
   readonly cameras: readonly PracticeCamera[];
@@ -58,6 +68,7 @@ export type PracticeWorld = {
   readonly subjects: readonly CardSubject[];
   /** Takes of one's own that have marks. */
   readonly takes?: readonly PracticeTake[];
+  readonly brackets?: readonly PracticeBracket[];
   /** Frame rate of all of it. */
   readonly fps: number;
 };

@@ -1,16 +1,16 @@
 'use client';
 
+import { ListPlus } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { drillsFor } from '#core/practice/drillList.ts';
 import { dueOf } from '#core/practice/schedule.ts';
 import { LEVELS, SKILL_IDS, SKILLS, type Level } from '#core/practice/types.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
-import { freshSeed } from './round.ts';
-import { useOwnTakes, useResults } from './usePractice.ts';
-import { takesWithMarks } from './world.ts';
+import { ClassList } from './ClassList.tsx';
+import { freshSeed, MOST_TASKS, type TaskName } from './round.ts';
+import { useDrills, useResults } from './usePractice.ts';
 import { useTasks } from './useTasks.ts';
 
 const START = 'auto';
@@ -21,14 +21,15 @@ export const DrillsView = () => {
   const [, setTasks] = useTasks();
   const [level, setLevel] = useState<Level | typeof START>(START);
   const [seed, setSeed] = useState('');
-  const takes = useOwnTakes();
-  if (!results || !takes) return null;
-  const drills = drillsFor(takesWithMarks(takes).length > 0);
+  const [list, setList] = useState<readonly TaskName[]>([]);
+  const drills = useDrills();
+  if (!results || !drills) return null;
   const now = new Date();
-  const start = (drill: string, own: Level) => {
-    const given = /^\d{1,9}$/.test(seed) ? Number(seed) : freshSeed(new Date());
-    setTasks({ tasks: [{ drill, level: level === START ? own : level, seed: given }] });
-  };
+  const taskOf = (drill: string, own: Level): TaskName => ({
+    drill,
+    level: level === START ? own : level,
+    seed: /^\d{1,9}$/.test(seed) ? Number(seed) : freshSeed(new Date()),
+  });
   return (
     <div className="practise-drills">
       <div className="drill-choices">
@@ -77,9 +78,21 @@ export const DrillsView = () => {
                       size="sm"
                       variant="outline-secondary"
                       aria-label={words.tryNamed(name)}
-                      onClick={() => start(id, stands.level)}
+                      onClick={() => setTasks({ tasks: [taskOf(id, stands.level)] })}
                     >
                       {words.try}
+                    </Button>
+                    <Button
+                      size="sm"
+                      variant="outline-secondary"
+                      aria-label={words.addToList(name)}
+                      title={words.addToList(name)}
+                      disabled={list.length >= MOST_TASKS}
+                      onClick={() => setList([...list, taskOf(id, stands.level)])}
+                    >
+                      <ListPlus size={16} aria-hidden="true" />
+                      {list.some(({ drill }) => drill === id) &&
+                        ` ${list.filter(({ drill }) => drill === id).length}`}
                     </Button>
                   </li>
                 );
@@ -87,6 +100,7 @@ export const DrillsView = () => {
           </ul>
         </Panel>
       ))}
+      <ClassList tasks={list} onChange={setList} />
     </div>
   );
 };

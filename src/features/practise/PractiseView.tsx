@@ -1,7 +1,6 @@
 'use client';
 
 import { useMemo } from 'react';
-import { drillsFor } from '#core/practice/drillList.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { ScreenParts } from '#ui/parts/ScreenParts.tsx';
 import { later } from '#ui/later.tsx';
@@ -11,7 +10,7 @@ import type { PracticeScene } from '#core/practice/world.ts';
 import { CourseView } from './course/CourseView.tsx';
 import { DrillsView } from './DrillsView.tsx';
 import { TodayView } from './TodayView.tsx';
-import { useGiven, useOwnTakes, useScenes } from './usePractice.ts';
+import { useDrills, useGiven, useOwnTakes, useScenes } from './usePractice.ts';
 import { useTasks } from './useTasks.ts';
 
 const LessonIntro = later(() => import('./course/LessonIntro.tsx').then((part) => part.LessonIntro));
@@ -29,12 +28,13 @@ const PARTS = {
 const Round = ({ scenes, takes }: { scenes: readonly PracticeScene[]; takes: readonly TakeRecord[] }) => {
   const [round, setTasks] = useTasks();
   const given = useGiven(scenes, takes);
-  // A link may ask for takes where there are none.
-  const tasks = useMemo(() => {
-    const ids = new Set(drillsFor((given.world.takes ?? []).length > 0).map(({ id }) => id));
-    return round?.tasks.filter(({ drill }) => ids.has(drill)) ?? [];
-  }, [round, given.world.takes]);
-  if (!round) return null;
+  const drills = useDrills();
+  // A link may ask for takes or a bracket where there are none.
+  const tasks = useMemo(
+    () => round?.tasks.filter(({ drill }) => drills?.some(({ id }) => id === drill)) ?? [],
+    [round, drills],
+  );
+  if (!round || !drills) return null;
   return (
     <>
       {round.lesson !== null && <LessonIntro id={round.lesson} />}

@@ -1,10 +1,12 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { DRILLS, drillOf } from '#core/practice/drillList.ts';
-import { footingOf, habitsOf, printMiss, unitOf } from '#core/practice/progress.ts';
+import { footingOf, habitsOf, printMiss, secondsOf, unitOf } from '#core/practice/progress.ts';
 import { dueOf } from '#core/practice/schedule.ts';
+import { SKILL_IDS, SKILLS, type SkillId } from '#core/practice/types.ts';
 import { practiceCsv } from '#store/exports/practiceCsv.ts';
 import type { PracticeRecord } from '#store/records/practice.ts';
 import { useRecords } from '#ui/bench/hooks.ts';
@@ -16,6 +18,7 @@ import { words } from '#ui/wording/practise.ts';
 import { MissesOverTime, ThoughtAgainst } from './ProgressCharts.tsx';
 import { usePerson } from './person.ts';
 import { useResults } from './usePractice.ts';
+import { faceName } from './world.ts';
 
 type Line = {
   readonly id: string;
@@ -24,6 +27,7 @@ type Line = {
   readonly count: number;
   readonly bias: string;
   readonly spread: string;
+  readonly seconds: number;
   readonly says: string;
   readonly due: string;
 };
@@ -47,7 +51,8 @@ const linesOf = (results: readonly PracticeRecord[], now: Date): Line[] =>
         level,
         count: own.length,
         bias: printMiss(unit, footing.bias),
-        spread: unit === 'choices' ? '' : printMiss(unit, footing.spread).replace('+', '±'),
+        spread: unit === 'choices' || own.length < 2 ? '' : printMiss(unit, footing.spread).replace('+', '±'),
+        seconds: secondsOf(own),
         says: words[footing.says],
         due: isDue ? words.now : (due?.slice(0, 10) ?? ''),
       },
@@ -60,6 +65,12 @@ const COLUMNS = [
   { id: 'count', header: words.tried, cell: ({ count }: Line) => count, sortBy: ({ count }: Line) => count },
   { id: 'bias', header: words.onAverage, cell: ({ bias }: Line) => bias },
   { id: 'spread', header: words.scatter, cell: ({ spread }: Line) => spread },
+  {
+    id: 'time',
+    header: <abbr title={words.timeSays}>{words.time}</abbr>,
+    cell: ({ seconds }: Line) => words.secondsOf(Math.round(seconds)),
+    sortBy: ({ seconds }: Line) => seconds,
+  },
   { id: 'says', header: words.thatIs, cell: ({ says }: Line) => says },
   { id: 'due', header: words.due, cell: ({ due }: Line) => due, sortBy: ({ due }: Line) => due },
 ];
@@ -75,11 +86,44 @@ const Habits = ({ results }: { results: readonly PracticeRecord[] }) => {
           {words.habitOf(drillOf(drill)?.name ?? drill, printMiss(unit, bias), count)}{' '}
           {when !== undefined && <span className="quiet">{words.habitWhen(when)}</span>}
           {subjectId !== undefined && (
-            <span className="quiet">{words.habitWith(subjects.get(subjectId)?.name ?? subjectId)}</span>
+            <span className="quiet">
+              {words.habitWith(subjects.get(subjectId)?.name ?? faceName(subjectId))}
+            </span>
           )}
         </li>
       ))}
     </ul>
+  );
+};
+
+const ALL = 'all';
+
+/** Misses over time, of all or of one skill. */
+const OverTime = ({ results }: { results: readonly PracticeRecord[] }) => {
+  const [skill, setSkill] = useState<SkillId | typeof ALL>(ALL);
+  const ofSkill = (id: SkillId) => results.filter(({ drill }) => drillOf(drill)?.skill === id);
+  const met = SKILL_IDS.filter((id) => ofSkill(id).length > 0);
+  return (
+    <Panel
+      title={words.overTime}
+      tools={
+        <Form.Select
+          size="sm"
+          aria-label={words.skill}
+          value={skill}
+          onChange={({ target }) => setSkill(met.find((id) => id === target.value) ?? ALL)}
+        >
+          <option value={ALL}>{words.allSkills}</option>
+          {met.map((id) => (
+            <option key={id} value={id}>
+              {SKILLS[id].name}
+            </option>
+          ))}
+        </Form.Select>
+      }
+    >
+      <MissesOverTime results={skill === ALL ? results : ofSkill(skill)} />
+    </Panel>
   );
 };
 
@@ -112,9 +156,7 @@ export const ProgressView = () => {
         />
       </Panel>
       <div className="practise-charts">
-        <Panel title={words.overTime} note={words.overTimeSays}>
-          <MissesOverTime results={results} />
-        </Panel>
+        <OverTime results={results} />
         <Panel title={words.thought} note={words.thoughtSays}>
           <ThoughtAgainst results={results} />
         </Panel>

@@ -10,6 +10,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
 import { checkGivens } from './checkGiven.ts';
 import type { TaskName } from './round.ts';
+import { useDrillWorker } from './stage/useDrillCamera.ts';
 import { TaskPane } from './task/TaskPane.tsx';
 import { useKeep, type Given } from './usePractice.ts';
 
@@ -64,6 +65,7 @@ export const RoundView = ({
   shootId?: string;
   onLeave: () => void;
 }) => {
+  useDrillWorker();
   const keep = useKeep();
   const [at, setAt] = useState(0);
   const [results, setResults] = useState<readonly PracticeResult[]>([]);
@@ -78,8 +80,9 @@ export const RoundView = ({
   const [checks] = useState(() => (shootId === undefined ? [] : checkGivens(records, shootId, given.world)));
   const task = useMemo(() => {
     const drill = name && drillOf(name.drill);
-    const own = checks.length > 0 ? checks[at % checks.length] : fixed;
-    return drill && taskOf(drill, name.level, name.seed, own);
+    if (!drill) return undefined;
+    const own = checks.length > 0 ? checks[at % checks.length](drill) : fixed;
+    return taskOf(drill, name.level, name.seed, own);
   }, [name, fixed, checks, at]);
   if (!task)
     return (

@@ -4,15 +4,14 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
-import { drillOf, drillsFor } from '#core/practice/drillList.ts';
+import { drillOf } from '#core/practice/drillList.ts';
 import { nextRound } from '#core/practice/schedule.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/practise.ts';
 import { setPerson, usePerson } from './person.ts';
 import { checkTasks, freshSeed } from './round.ts';
-import { useOwnTakes, usePeople, useResults } from './usePractice.ts';
-import { takesWithMarks } from './world.ts';
+import { useDrills, usePeople, useResults } from './usePractice.ts';
 import { useTasks } from './useTasks.ts';
 
 /** Several people at one machine, each by name. */
@@ -64,11 +63,14 @@ export const TodayView = () => {
   const results = useResults();
   const { shoot, subjects } = useSelection();
   const [, setTasks] = useTasks();
-  const takes = useOwnTakes();
-  if (!results || !takes) return null;
+  const drills = useDrills();
+  if (!results || !drills) return null;
   const now = new Date();
-  const ids = drillsFor(takesWithMarks(takes).length > 0).map(({ id }) => id);
-  const round = nextRound(ids, results, now);
+  const round = nextRound(
+    drills.map(({ id }) => id),
+    results,
+    now,
+  );
   return (
     <div className="practise-home">
       <Panel title={words.today} note={words.round}>

@@ -2,7 +2,8 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useState } from 'react';
-import type { Task } from '#core/practice/types.ts';
+import { drillsFor } from '#core/practice/drillList.ts';
+import type { Drill, Task } from '#core/practice/types.ts';
 import type { PracticeResult } from '#core/practice/result.ts';
 import type { PracticeScene, PracticeWorld } from '#core/practice/world.ts';
 import { profileOf } from '#core/practice/world.ts';
@@ -13,7 +14,7 @@ import type { PracticeRecord } from '#store/records/practice.ts';
 import { useBench, useRecords } from '#ui/bench/hooks.ts';
 import { useHome } from './task/useRoom.ts';
 import { usePerson } from './person.ts';
-import { practiceScenes, practiceWorld } from './world.ts';
+import { needsMet, practiceScenes, practiceWorld } from './world.ts';
 
 /** The scenes once they are there, or why they are not. */
 export const useScenes = (): { readonly scenes?: readonly PracticeScene[]; readonly problem?: string } => {
@@ -39,6 +40,13 @@ export const useOwnTakes = (): readonly TakeRecord[] | undefined => {
   const { database } = useBench();
   const { id } = useHome().shoot;
   return useLiveQuery(() => latestTakes(database, id, MOST_TAKES).catch(() => []), [database, id]);
+};
+
+/** The drills that can be done with what there is of one's own; undefined while the takes are read. */
+export const useDrills = (): readonly Drill[] | undefined => {
+  const takes = useOwnTakes();
+  const profiles = useRecords((records) => records.profiles);
+  return useMemo(() => takes && drillsFor(needsMet({ profiles }, takes)), [takes, profiles]);
 };
 
 /** What tasks are drawn from, with the camera and profile that are chosen above. */

@@ -1,7 +1,16 @@
 import { shutterSeconds } from '#core/exposure/shutter.ts';
+import { toldSteps } from '#core/practice/drills/ownBracket.ts';
+import type { Need } from '#core/practice/types.ts';
+import { reflectanceToStops } from '#core/units.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import type { TakeRecord } from '#store/records/take.ts';
-import type { PracticeCamera, PracticeScene, PracticeTake, PracticeWorld } from '#core/practice/world.ts';
+import type {
+  PracticeBracket,
+  PracticeCamera,
+  PracticeScene,
+  PracticeTake,
+  PracticeWorld,
+} from '#core/practice/world.ts';
 import type { BookRecords } from '#store/book.ts';
 import { sceneFiles, stageScene, STAGE_SCENE_IDS, type StageSceneId } from '#store/demo/scenes.ts';
 import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
@@ -14,6 +23,9 @@ const SUBJECTS = [
   { id: 'ana', name: 'Ana', skinOffset: 1.2 },
   { id: 'ola', name: 'Ola', skinOffset: 0.2 },
 ] as const;
+
+/** What somebody in the scenes is called, where the shoot does not say so itself. */
+export const faceName = (id: string): string => SUBJECTS.find((one) => one.id === id)?.name ?? id;
 
 /** Scenes that stand still: a walk is nothing to be exposed at leisure. */
 const STILL = STAGE_SCENE_IDS.filter((id) => sceneFiles(id).walk === undefined);
@@ -65,7 +77,7 @@ const practiceCamera = (camera: CameraRecord, records: BookRecords): PracticeCam
 });
 
 /** Takes whose card or faces were marked. */
-export const takesWithMarks = (takes: readonly TakeRecord[]): PracticeTake[] =>
+const takesWithMarks = (takes: readonly TakeRecord[]): PracticeTake[] =>
   takes
     .map(({ id, number, card, measured }) => ({
       id,
@@ -80,6 +92,30 @@ export const takesWithMarks = (takes: readonly TakeRecord[]): PracticeTake[] =>
     }))
     .filter(({ marks }) => marks.length > 0);
 
+/** The brackets that profiles rest on. */
+export const filmedBrackets = (records: Pick<BookRecords, 'profiles'>): PracticeBracket[] =>
+  [...records.profiles.values()]
+    .flatMap(({ id, name, evidence = [] }) =>
+      evidence
+        .filter(({ kind, muted }) => kind === 'bracket' && muted !== true)
+        .map(({ readings }) => ({
+          profileId: id,
+          profileName: name,
+          steps: readings
+            .filter(({ reflectance }) => reflectance > 0)
+            .map(({ reflectance, signal }) => ({ stops: reflectanceToStops(reflectance), signal }))
+            .sort((a, b) => a.stops - b.stops),
+        })),
+    )
+    .filter((bracket) => toldSteps(bracket).length > 0);
+
+/** What there is of one's own to make drills from; faces stand in the scenes of the stage. */
+export const needsMet = (records: Pick<BookRecords, 'profiles'>, takes: readonly TakeRecord[]): Need[] => [
+  'faces',
+  ...(takesWithMarks(takes).length > 0 ? (['takes'] as const) : []),
+  ...(filmedBrackets(records).length > 0 ? (['bracket'] as const) : []),
+];
+
 /** What tasks are drawn from: the cameras of the kit that have a profile, and the scenes of the stage. */
 export const practiceWorld = (
   records: BookRecords,
@@ -87,6 +123,7 @@ export const practiceWorld = (
   takes: readonly TakeRecord[] = [],
 ): PracticeWorld => ({
   takes: takesWithMarks(takes),
+  brackets: filmedBrackets(records),
   cameras: [...records.cameras.values()]
     .map((camera) => practiceCamera(camera, records))
     .filter(({ profiles }) => profiles.length > 0),

@@ -20,6 +20,7 @@ const COLUMNS: readonly CsvColumn<Row>[] = [
   { name: 'full marks within', of: ({ mark }) => decimals(mark.tolerance, 3) },
   { name: 'said', of: ({ mark }) => decimals(mark.said, 3) },
   { name: 'was', of: ({ mark }) => decimals(mark.truth, 3) },
+  { name: 'said and was in', of: ({ mark }) => mark.written ?? mark.unit },
 ];
 
 /** Results as CSV, one line an answer. */

@@ -27,6 +27,8 @@ export const practiceSchema = z.object({
       ok: z.boolean(),
       said: z.optional(finite),
       truth: z.optional(finite),
+      /** Unit of those two where it is not that of the miss. */
+      written: z.optional(z.enum(['kelvin', 'f-number'])),
     }),
     1,
     8,

@@ -74,6 +74,12 @@ const lightOf = (selection: Selection, survey: Survey, records: BookRecords): Li
   };
 };
 
+/** The light of a set-up as it was read; undefined where nothing was, or nothing that makes a scene. */
+export const surveyedLight = (selection: Selection, records: BookRecords): LightOfSpots | undefined => {
+  const survey = surveyed(selection);
+  return survey.ok ? lightOf(selection, survey.value, records) : undefined;
+};
+
 /** What the set-up's camera stands before; undefined where nothing is chosen, or the survey makes no scene. */
 export const standingOfSelection = (selection: Selection, records: BookRecords): Standing | undefined => {
   const { setup, camera } = selection;
@@ -81,8 +87,7 @@ export const standingOfSelection = (selection: Selection, records: BookRecords):
   if (!id) return undefined;
   const whose = { id, setupId: setup.id, people: setup.subjectIds };
   if (id !== OF_SPOTS) return whose;
-  const survey = surveyed(selection);
-  const light = survey.ok ? lightOf(selection, survey.value, records) : undefined;
+  const light = surveyedLight(selection, records);
   return light && { ...whose, light };
 };
 

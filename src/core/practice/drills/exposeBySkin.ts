@@ -1,6 +1,7 @@
 import { said } from '../said.ts';
 import { printZebraOrInstead } from '../../exposure/zebra.ts';
 import { printStops } from '../../units.ts';
+import { printPlace } from '../asks.ts';
 import { pick } from '../random.ts';
 import { exposeMade, peopleIn, roomyPlacement, scenesWith, standsWith, turnWords } from '../stageTask.ts';
 import type { Drill } from '../types.ts';
@@ -12,6 +13,7 @@ export const exposeBySkin: Drill = {
   name: 'Expose by skin alone',
   says: 'Put the key side of a face where it belongs, whoever it is.',
   skill: 'expose',
+  needs: 'faces',
   make: (making) => {
     const { random, world, camera, profileId } = making;
     // Whose face it is comes first, so that everybody is met equally often.
@@ -27,10 +29,10 @@ export const exposeBySkin: Drill = {
       text: said(
         `${scene.name}, ${standsWith(making)}. Leave the card aside.`,
         `Turn the camera until the key side of ${subject.name}’s face lies at`,
-        `${printStops(stops)}. Go by the skin zebra.`,
+        `${printPlace(stops)}. Go by the skin zebra.`,
       ),
       facts: [
-        { name: `${subject.name}’s skin against grey`, value: printStops(subject.skinOffset) },
+        { name: `${subject.name}’s skin against grey`, value: printPlace(subject.skinOffset) },
         { name: 'Planned placement', value: printStops(placement) },
         { name: `Skin zebra, ${subject.name}`, value: `${printZebraOrInstead(skin[0].zebra)} %` },
       ],

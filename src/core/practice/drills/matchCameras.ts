@@ -1,3 +1,10 @@
+import { castInMired } from '../../colour/balance.ts';
+import { deltaE2000 } from '../../colour/lab.ts';
+import { labOfLight } from '../../match/patches.ts';
+import { MATCH_LIMITS, matchVerdict } from '../../match/verdict.ts';
+import type { Triple } from '../../maths/matrix.ts';
+import { LUMA } from '../../signal/luma.ts';
+import { castEffect } from '../../verdict/castEffect.ts';
 import { printStops } from '../../units.ts';
 import { percent } from '../asks.ts';
 import { away, pick, whole } from '../random.ts';
@@ -28,6 +35,31 @@ const reaches = (scene: PracticeScene, camera: PracticeCamera): boolean => {
   const dial = neutralDial(scene, camera);
   return Math.abs(1e6 / dialled(dial, camera) - 1e6 / dial) < REACHED;
 };
+
+/** Linear BT.709 of a neutral as bright as grey: so many stops over, with a cast of so many mired. */
+const greyWith = (stops: number, light: number, mired: number): Triple => {
+  const { red, blue } = castEffect(
+    { kelvin: light, duv: 0 },
+    { kelvin: 1e6 / Math.max(1, 1e6 / light - mired), duv: 0 },
+  );
+  const rgb: Triple = [2 ** red, 1, 2 ** blue];
+  const { kr, kg, kb } = LUMA.bt709;
+  const gain = (0.18 * 2 ** stops) / (kr * rgb[0] + kg * rgb[1] + kb * rgb[2]);
+  return [rgb[0] * gain, rgb[1] * gain, rgb[2] * gain];
+};
+
+/** What is left between the two on the card, in CIEDE2000: stops off and mired off. */
+export const leftOnCard = (stops: number, light: number, mired: number): number => {
+  const lab = labOfLight('bt709', 0);
+  return deltaE2000(lab(greyWith(stops, light, mired)), lab([0.18, 0.18, 0.18]));
+};
+
+const { together, seen } = MATCH_LIMITS;
+const VERDICTS = {
+  together: 'it cuts together',
+  seen: 'it is seen when compared',
+  jars: 'it jars',
+} as const;
 
 /** Two cameras on one card: turn the second until it is the first. */
 export const matchCameras: Drill = {
@@ -84,6 +116,20 @@ export const matchCameras: Drill = {
       },
       asks: level === 1 ? made.asks : [...made.asks, dial],
     };
+  },
+  comesTo: (task, { card, kelvin }) => {
+    const light = cardIn(task.stage!.scene)?.illuminant?.kelvin ?? 5600;
+    if (typeof card !== 'number') return undefined;
+    const stops = card - task.placement;
+    const mired =
+      typeof kelvin === 'number' ? castInMired({ kelvin: light }, kelvin, task.camera.lean?.mired ?? 0) : 0;
+    const deltaE = leftOnCard(stops, light, mired);
+    const verdict = VERDICTS[matchVerdict({ deltaE, stops })];
+    return said(
+      `Left on the card: ΔE2000 ${deltaE.toFixed(1)}, ${verdict}.`,
+      `Up to ${together.deltaE} and ${together.stops.toFixed(2)} stop it cuts together, over ${seen.deltaE} or`,
+      `${seen.stops.toFixed(2)} stop it jars.`,
+    );
   },
   explain: (task) => ({
     because: said(

@@ -16,6 +16,7 @@ export const readStops: Drill = {
   name: 'Read stops off a scope',
   says: 'How far over grey is this face? Read it, do not guess it.',
   skill: 'reading',
+  needs: 'faces',
   make: (making) => {
     const { random, world, level, camera } = making;
     const subject = pick(random, peopleIn(world));

@@ -33,6 +33,9 @@ export const exposeByWaveform: Drill = {
   }),
 };
 
+/** Without its LUT a log picture looks too bright in the shadows and dull: many answer with less light. */
+const FLAT = 'the LUT off';
+
 /** How far the screen is off, stops. */
 const SCREEN_OFF: Readonly<Record<Level, readonly [number, number]>> = {
   1: [2, 2],
@@ -43,33 +46,42 @@ const SCREEN_OFF: Readonly<Record<Level, readonly [number, number]>> = {
 export const screenLies: Drill = {
   id: 'expose-screen',
   name: 'With a screen that lies',
-  says: 'The screen is too bright or too dark. The zebra is not.',
+  says: 'The screen is too bright, too dark or without its LUT. The zebra is not.',
   skill: 'expose',
   make: (making) => {
     const { random, world, level } = making;
     const scene = pick(random, scenesWith(world.scenes));
     const placement = roomyPlacement(making);
-    const screenStops = away(random, ...SCREEN_OFF[level]);
+    const isFlat = random() < 1 / 3;
+    const screenStops = isFlat ? 0 : away(random, ...SCREEN_OFF[level]);
+    const bright = screenStops > 0 ? 'a screen that is too bright' : 'a screen that is too dark';
     return {
       placement,
-      when: screenStops > 0 ? 'a screen that is too bright' : 'a screen that is too dark',
+      when: isFlat ? FLAT : bright,
       text: said(
         `${scene.name}, ${standsWith(making)}. Turn the camera until the grey card lies at`,
-        `${printStops(placement)}. Somebody has turned the screen’s brightness.`,
+        `${printStops(placement)}.`,
+        isFlat ? 'The LUT is off.' : 'Somebody has turned the screen’s brightness.',
       ),
       facts: [{ name: 'Grey card at', value: printStops(placement) }],
       ...exposeMade(making, scene, cardAim(scene, placement), {
         // The higher the level, the more there is to be led astray by.
         aids: level === 1 ? ['picture', 'zebraCard', 'waveform'] : ['picture', 'zebraCard'],
         screenStops,
+        isFlat,
       }),
     };
   },
   explain: (task) => ({
-    because: said(
-      `${turnWords(task)} The screen was ${printStops(task.stage?.screenStops ?? 0)} off: who`,
-      'sets by eye misses by as much, the other way.',
-    ),
+    because: task.stage?.isFlat
+      ? said(
+          `${turnWords(task)} Without its LUT the picture is as it is recorded: grey and flat at any`,
+          'exposure. The eye finds nothing in it to hold on to, the zebra reads the same codes as ever.',
+        )
+      : said(
+          `${turnWords(task)} The screen was ${printStops(task.stage?.screenStops ?? 0)} off: who`,
+          'sets by eye misses by as much, the other way.',
+        ),
     careful:
       'Sets the screen to a known brightness at the start of the day, shades it, and exposes by level.',
     schools:

@@ -2,6 +2,7 @@ import { said } from '../said.ts';
 import { zebraSignal, type SetCardNumbers } from '../../exposure/setCard.ts';
 import { SCALES } from '../../signal/scale.ts';
 import { printStops } from '../../units.ts';
+import { printPlace } from '../asks.ts';
 import { pick } from '../random.ts';
 import { standsWith } from '../stageTask.ts';
 import type { Drill, NumberAsk, Task } from '../types.ts';
@@ -85,10 +86,10 @@ export const setZebras: Drill = {
       text: `${standsWith(making)}, placed at ${printStops(placement)}. Which level does each zebra get?`,
       facts: [
         { name: 'Placement', value: printStops(placement) },
-        ...(level > 1 ? [{ name: `${subject.name}’s skin`, value: printStops(subject.skinOffset) }] : []),
+        ...(level > 1 ? [{ name: `${subject.name}’s skin`, value: printPlace(subject.skinOffset) }] : []),
         ...(level > 2
           ? [
-              { name: 'Clip', value: printStops(numbers.clipStops) },
+              { name: 'Clip', value: printPlace(numbers.clipStops) },
               { name: 'Warning', value: '1/3 stop under clip' },
             ]
           : []),

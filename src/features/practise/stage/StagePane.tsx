@@ -35,7 +35,22 @@ const useBands = (task: Task, shown: DrillCamera['shown']) =>
     return { rangeZebras, warningZebra: has('zebraWarning') ? warning : undefined };
   }, [task, shown?.info]);
 
-const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => {
+/** Where the spot belonged, once it was put down. */
+const Where = ({ task }: { task: Task }) => {
+  const isAsked = task.asks.some((ask) => ask.kind === 'number' && ask.by === 'spot');
+  const rect = isAsked && task.stage && task.subject && faceIn(task.stage.scene, task.subject.id)?.rect;
+  if (!rect) return null;
+  const percent = (share: number) => `${100 * share}%`;
+  const { x, y, width, height } = rect;
+  return (
+    <span
+      className="drill-where"
+      style={{ left: percent(x), top: percent(y), width: percent(width), height: percent(height) }}
+    />
+  );
+};
+
+const DrillPicture = ({ task, camera, isJudged }: { task: Task; camera: DrillCamera; isJudged: boolean }) => {
   const stage = task.stage!;
   const { shown, spot, setSpot } = camera;
   const bands = useBands(task, shown);
@@ -44,7 +59,8 @@ const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => 
   const serial = shown?.serial;
   const ask = useMemo(() => {
     if (serial === undefined || !profile || !bands) return undefined;
-    const view = stage.aids.includes('falseColour') ? ('stops' as const) : ('monitor' as const);
+    const flatOr = stage.isFlat ? ('recorded' as const) : ('monitor' as const);
+    const view = stage.aids.includes('falseColour') ? ('stops' as const) : flatOr;
     // A screen that is turned up shows a picture that is pulled less.
     const pullStops = task.placement - stage.screenStops;
     const request = {
@@ -59,6 +75,8 @@ const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => 
   }, [serial, profile, bands, stage, task.placement]);
   const { canvas, painted, problem } = useCanvas(ask);
   const face = task.subject && faceIn(stage.scene, task.subject.id);
+  // Fields of light say nothing of themselves; in a rendered scene the face that is asked about is named.
+  const named = stage.scene.light ? stage.scene.truth.objects : face ? [face] : [];
   const hasSpot = stage.aids.includes('spotMeter');
   const place = (event: MouseEvent<HTMLElement>) => {
     const at = event.currentTarget.getBoundingClientRect();
@@ -67,18 +85,21 @@ const DrillPicture = ({ task, camera }: { task: Task; camera: DrillCamera }) => 
   return (
     <div className="drill-picture" data-painted={painted} onClick={hasSpot ? place : undefined}>
       <canvas ref={canvas} role="img" aria-label={words.pictureOf(stage.scene.name)} />
-      {face && serial !== undefined && (
-        <span
-          className="drill-name"
-          style={{ left: `${100 * (face.rect.x + face.rect.width / 2)}%`, top: `${100 * face.rect.y}%` }}
-        >
-          {face.name}
-        </span>
-      )}
+      {serial !== undefined &&
+        named.map(({ mask, name, rect }) => (
+          <span
+            key={mask}
+            className="drill-name"
+            style={{ left: `${100 * (rect.x + rect.width / 2)}%`, top: `${100 * rect.y}%` }}
+          >
+            {name}
+          </span>
+        ))}
       {serial === undefined && <p className="drill-wait">{words.openingScene}</p>}
       {hasSpot && (
         <span className="drill-spot" style={{ left: `${100 * spot[0]}%`, top: `${100 * spot[1]}%` }} />
       )}
+      {isJudged && <Where task={task} />}
       {problem && <p className="field-error">{problem}</p>}
     </div>
   );
@@ -112,16 +133,19 @@ export const StagePane = ({
   task,
   standing,
   onTurn,
+  onShows,
   result,
 }: {
   task: Task;
   standing: Standing;
   onTurn: (standing: Standing) => void;
+  /** Told what the meter shows, stops; undefined until it has read. */
+  onShows?: (shows: number | undefined) => void;
   /** How it went; it takes the place of the knobs. */
   result?: ReactNode;
 }) => {
   const stage = task.stage!;
-  const drill = useDrillCamera(task, standing, onTurn);
+  const drill = useDrillCamera(task, standing, onTurn, onShows);
   const { camera, knobs, shown, problem, turn, back } = drill;
   const records = useRecords();
   const free = KNOBS.filter(({ key }) => (stage.free as readonly string[]).includes(key));
@@ -130,7 +154,7 @@ export const StagePane = ({
   const context = camera && { camera, fps: stage.fps, kit: records.profiles, auto: PLAIN_AUTOMATICS };
   return (
     <div className="drill-stage">
-      <DrillPicture task={task} camera={drill} />
+      <DrillPicture task={task} camera={drill} isJudged={result !== undefined} />
       <div className="drill-side">
         {metered && (
           <div className="drill-meter">

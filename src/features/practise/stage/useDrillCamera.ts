@@ -20,6 +20,8 @@ const endWorker = () => {
   shared?.worker.end();
   shared = undefined;
 };
+/** Held by a round: a scene that comes again is there already. */
+export const useDrillWorker = () => useEffect(() => endWorker, []);
 
 /** Width of the picture, pixels. */
 const WIDTH = 960;
@@ -31,11 +33,16 @@ type Shown = {
 };
 
 /** The simulated camera before the scene of a task: turn it, and the picture follows. */
-export const useDrillCamera = (task: Task, standing: Standing, onTurn: (standing: Standing) => void) => {
+export const useDrillCamera = (
+  task: Task,
+  standing: Standing,
+  onTurn: (standing: Standing) => void,
+  onShows?: (shows: number | undefined) => void,
+) => {
   const stage = task.stage!;
   const records = useRecords();
   const camera = records.cameras.get(task.camera.id);
-  const [spot, setSpot] = useState<readonly [number, number]>([0.5, 0.5]);
+  const [spot, setPlace] = useState<readonly [number, number]>([0.5, 0.5]);
   const [shown, setShown] = useState<Shown>();
   const [problem, setProblem] = useState<string>();
   const knobs = useMemo(
@@ -47,9 +54,8 @@ export const useDrillCamera = (task: Task, standing: Standing, onTurn: (standing
     const settings = camera && settingsOfKnobs({ camera, setup: { fps: stage.fps } }, knobs, records);
     return settings && { body: bodyOf(camera, records), settings };
   }, [camera, knobs, records, stage.fps]);
-  const sceneId = stage.scene.id as StageSceneId;
+  const { id: sceneId, light } = stage.scene;
   const bias = task.camera.meterBias;
-  useEffect(() => endWorker, []);
   useEffect(() => {
     if (!input) return undefined;
     const gone = new AbortController();
@@ -57,7 +63,9 @@ export const useDrillCamera = (task: Task, standing: Standing, onTurn: (standing
     const expose = async () => {
       const here = drillWorker();
       if (here.scene !== sceneId) {
-        const opened = await fetchScene(here.worker, sceneId, signal);
+        const opened = light
+          ? await here.worker.call('lightOfSpots', light, { signal })
+          : await fetchScene(here.worker, sceneId as StageSceneId, signal);
         if (opened.state === 'failed') throw new Error(opened.reason);
         if (opened.state !== 'done') return;
         if (!opened.output.ok) throw new Error(opened.output.reason);
@@ -75,12 +83,18 @@ export const useDrillCamera = (task: Task, standing: Standing, onTurn: (standing
       if (!outcome.output.ok) throw new Error(outcome.output.reason);
       const { info, shows } = outcome.output.value;
       setProblem(undefined);
+      onShows?.(shows);
       setShown((before) => ({ serial: (before?.serial ?? 0) + 1, info, shows }));
     };
     expose().catch((error: unknown) => signal.aborted || setProblem(wordsOf(error)));
     return () => gone.abort();
-  }, [input, sceneId, spot, mode, bias, task.seed]);
+  }, [input, sceneId, light, spot, mode, bias, onShows, task.seed]);
 
+  const setSpot = (at: readonly [number, number]) => {
+    setPlace(at);
+    // What it read elsewhere is no answer any more.
+    onShows?.(undefined);
+  };
   const turn = (key: Knob, clicks: number) => {
     const row = KNOBS.find((one) => one.key === key);
     if (!row || !camera) return;

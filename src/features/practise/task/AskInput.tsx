@@ -139,7 +139,7 @@ export const AskInput = ({
     return <ChoiceInput {...{ ask, onAnswer }} value={value as string | undefined} />;
   if (ask.kind === 'order')
     return <OrderInput {...{ ask, onAnswer }} value={value as readonly string[] | undefined} />;
-  if (ask.by === 'camera') return null;
+  if (ask.by === 'camera' || ask.by === 'spot') return null;
   return <NumberInput {...{ ask, onAnswer }} value={value as number | undefined} />;
 };
 

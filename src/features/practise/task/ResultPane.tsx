@@ -39,8 +39,20 @@ const OneMark = ({ task, ask, mark, answers }: { task: Task; ask: Ask; mark: Mar
 };
 
 /** How a task went: each answer beside the truth, what it would have cost, and what is done instead. */
-export const ResultPane = ({ task, answers, judged }: { task: Task; answers: Answers; judged: Judged }) => {
-  const said = drillOf(task.drill)?.explain(task);
+export const ResultPane = ({
+  task,
+  answers,
+  judged,
+  seconds,
+}: {
+  task: Task;
+  answers: Answers;
+  judged: Judged;
+  seconds: number;
+}) => {
+  const drill = drillOf(task.drill);
+  const said = drill?.explain(task);
+  const comesTo = drill?.comesTo?.(task, answers);
   return (
     <div
       className="drill-result"
@@ -53,6 +65,8 @@ export const ResultPane = ({ task, answers, judged }: { task: Task; answers: Ans
           <OneMark key={ask.id} task={task} ask={ask} mark={judged.marks[i]} answers={answers} />
         ))}
       </ul>
+      {comesTo !== undefined && <p>{comesTo}</p>}
+      <p className="quiet">{words.tookSeconds(Math.max(1, Math.round(seconds)))}</p>
       {said && (
         <dl className="drill-words">
           <dt>{words.why}</dt>

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import { judge, type Judged } from '#core/practice/judge.ts';
-import { readCamera } from '#core/practice/stageTask.ts';
+import { readCamera, readSpot } from '#core/practice/stageTask.ts';
 import { drillOf } from '#core/practice/drillList.ts';
 import type { Answer, Answers, Standing, Task } from '#core/practice/types.ts';
 import { Thumbnail } from '#ui/parts/Thumbnail.tsx';
@@ -87,8 +87,12 @@ export const TaskPane = ({
   nextName: string;
   problem?: string;
 }) => {
-  const [answers, setAnswers] = useState(() => startOf(task));
+  const [given, setAnswers] = useState(() => startOf(task));
+  /** What the camera's meter shows. */
+  const [shows, setShows] = useState<number>();
   const [judged, setJudged] = useState<Judged>();
+  const [seconds, setSeconds] = useState(0);
+  const answers = useMemo(() => ({ ...given, ...readSpot(task, shows) }), [given, task, shows]);
   const [began] = useState(() => performance.now());
   const drill = useMemo(() => drillOf(task.drill), [task.drill]);
   const [standing, setStanding] = useState(task.stage?.start);
@@ -105,8 +109,8 @@ export const TaskPane = ({
     onKept: () => setKept(true),
     isOver: judged !== undefined,
   });
-  const answer = (id: string, given: Answer) => setAnswers((now) => ({ ...now, [id]: given }));
-  const result = judged && <ResultPane task={task} answers={answers} judged={judged} />;
+  const answer = (id: string, value: Answer) => setAnswers((now) => ({ ...now, [id]: value }));
+  const result = judged && <ResultPane {...{ task, answers, judged, seconds }} />;
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (judged) {
@@ -114,8 +118,10 @@ export const TaskPane = ({
       return;
     }
     const found = judge(task, answers);
+    const took = (performance.now() - began) / 1000;
     setJudged(found);
-    onJudged(answers, found, (performance.now() - began) / 1000);
+    setSeconds(took);
+    onJudged(answers, found, took);
   };
   return (
     <Panel title={drill?.name ?? task.drill} note={note} className="drill">
@@ -128,7 +134,14 @@ export const TaskPane = ({
           </div>
         )}
         {task.stage && standing && (
-          <StagePane task={task} standing={standing} onTurn={turn} result={result} />
+          <StagePane
+            task={task}
+            standing={standing}
+            onTurn={turn}
+            // Once it is judged the meter may wander.
+            onShows={judged ? undefined : setShows}
+            result={result}
+          />
         )}
         <div className="drill-asks">
           {!judged &&
@@ -137,7 +150,7 @@ export const TaskPane = ({
                 key={ask.id}
                 ask={ask}
                 value={answers[ask.id]}
-                onAnswer={(given) => answer(ask.id, given)}
+                onAnswer={(value) => answer(ask.id, value)}
               />
             ))}
         </div>
