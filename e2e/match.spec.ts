@@ -19,6 +19,16 @@ test('two cameras before a scene: what to dial, kept on the camera, baked into i
   await expect(steps.getByRole('row', { name: /Contrast.*too little gain/ })).toBeVisible();
   const schools = page.getByRole('table', { name: /schools/ });
   await expect(schools.getByRole('row')).toHaveCount(5);
+  // What is set alike first: these two record in different profiles.
+  const alike = page.getByRole('table', { name: 'Set alike first' });
+  await expect(alike.getByRole('row', { name: /Profile.*never per cent/ })).toBeVisible();
+  // The same as it would be turned at a desk.
+  const desk = page.getByRole('table', { name: 'At the mixing desk' });
+  await expect(desk.getByRole('row', { name: /^G/ }).getByRole('cell').last()).toHaveText(/^\d\.\d\d$/);
+  await expect(page.getByText(/^Saturation.*leaves ΔE/)).toBeVisible();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as CDL' }).click();
+  expect(readFileSync(await (await coming).path(), 'utf8')).toContain('<Slope>');
   // Away with what the demo keeps, then this one is kept.
   await page
     .getByRole('button', { name: /^Remove \d+/ })
@@ -124,4 +134,39 @@ test('clips to their hero: accepted, nudged by keys, left on purpose, saved as a
   const all = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CDLs of 2 clips' }).click();
   expect(readFileSync(await (await all).path(), 'utf8')).toContain('A0004');
+});
+
+test('a panel is learnt by turning it, and then says what to turn; worse is turned back', async ({
+  page,
+}) => {
+  await visit(page, at('match', 'open-evening').replace('a-cam', 'hall-2'));
+  await expect(page.getByRole('heading', { name: 'Hall 2 to Hall 1' })).toBeVisible();
+  const panel = page.locator('.match-panel');
+  await expect(page.locator(answer)).toBeVisible({ timeout: 30_000 });
+  for (const name of ['R gain', 'B gain']) {
+    await panel.getByLabel('Add a control').selectOption({ label: name });
+    const line = panel.getByRole('row', { name: new RegExp(name) });
+    await expect(line).toContainText('not learnt yet');
+    await panel.getByRole('button', { name: `Learn ${name}` }).click();
+    await panel.getByRole('button', { name: /^Turn it by/ }).click();
+    await panel.getByRole('button', { name: 'Measure' }).click({ timeout: 30_000 });
+    // 0.02 stop a step, of one channel alone.
+    await expect(line).toContainText(`${name[0]} +0.02 stop`, { timeout: 30_000 });
+  }
+  // Both stand where they were turned to: the way back is what it says.
+  const turns = panel.locator('.panel-turns');
+  await expect(turns).toHaveText(/^R gain −1[0-9], B gain −1[0-9]$/, { timeout: 30_000 });
+  await panel.getByRole('button', { name: 'Turn them' }).click();
+  await expect(turns).not.toHaveText(/1[0-9]/, { timeout: 30_000 });
+  await expect(panel.getByLabel('R gain stands at')).toHaveValue(/^(0|.?[1-3])$/);
+  // Turned too far, as a hand does: it is worse than before, and the way back is offered.
+  await panel.getByLabel('R gain stands at').fill('45');
+  await panel.getByLabel('R gain stands at').press('Tab');
+  await expect(panel.getByText('That made it worse')).toBeVisible({ timeout: 30_000 });
+  await panel.getByRole('button', { name: 'Turn back' }).click();
+  await expect(panel.getByLabel('R gain stands at')).toHaveValue(/^1[0-9]$/);
+  // What was learnt is kept with the camera.
+  await stored(page);
+  await page.reload();
+  await expect(panel.getByRole('row', { name: /R gain/ })).toContainText('R +0.02 stop');
 });

@@ -1,7 +1,7 @@
-import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { deltaE2000, type Lab } from '../colour/lab.ts';
 import type { OperationKind } from '../correction/operations.ts';
 import type { Triple } from '../maths/matrix.ts';
+import { leastSquares } from './leastSquares.ts';
 import { developed, placesOf, USUAL, type MatchSpace, type Vector } from './parameters.ts';
 import { labOfLight, type MatchPatch, type PatchLight } from './patches.ts';
 
@@ -15,7 +15,7 @@ export type FitPatch = {
 };
 
 /** What stays unexplained on any patch, however well it is measured: a little of a different angle. Our own, ΔE. */
-const OTHER_ERRORS = 0.5;
+export const OTHER_ERRORS = 0.5;
 /** Pull of a number towards doing nothing: decides only what the patches leave open. Our own. */
 const RIDGE = 0.01;
 
@@ -47,7 +47,7 @@ export const fitPatches = (patches: readonly MatchPatch[], space: MatchSpace): r
  * What lies between two colours in lightness, chroma and hue, each divided as CIEDE2000 divides it at the hero's:
  * close to ΔE2000 for small differences, and smooth.
  */
-const parted = ([l, a, b]: Lab, [hl, ha, hb]: Lab): Triple => {
+export const parted = ([l, a, b]: Lab, [hl, ha, hb]: Lab): Triple => {
   const chroma = Math.hypot(ha, hb);
   const [ca, cb] = chroma > 1e-6 ? [ha / chroma, hb / chroma] : [1, 0];
   const [da, db] = [a - ha, b - hb];
@@ -86,25 +86,8 @@ export const fitted = (
     });
     return [...seen, ...free.map((v) => RIDGE * v)];
   };
-  const none = places.map(() => 0);
-  const count = 3 * patches.length + places.length;
-  const x = Array.from({ length: count }, (_, i) => i);
-  const { parameterValues } = levenbergMarquardt(
-    { x, y: x.map(() => 0) },
-    (free: readonly number[]) => {
-      const all = residuals(free);
-      return (i: number) => all[i];
-    },
-    {
-      initialValues: none,
-      damping: 1e-3,
-      gradientDifference: 1e-4,
-      centralDifference: true,
-      maxIterations: rounds,
-      errorTolerance: 1e-9,
-    },
-  );
-  const found = full(parameterValues);
+  const free = leastSquares(places.length, 3 * patches.length + places.length, residuals, rounds);
+  const found = full(free);
   // Away from everything a step can end nowhere: then the start is better than that.
   return found.every(Number.isFinite) ? found : start;
 };

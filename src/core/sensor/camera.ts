@@ -1,7 +1,7 @@
 import { balancedLight, type Lean } from '../colour/lean.ts';
 import { whiteXy } from '../colour/temperature.ts';
-import { GAMUTS, gamutMatrix, rgbToXyz } from '../colour/gamut.ts';
-import { apply, invert, type Matrix3, type Triple } from '../maths/matrix.ts';
+import { GAMUTS, gamutMatrix, gamutOf, rgbToXyz } from '../colour/gamut.ts';
+import { apply, invert, multiply, type Matrix3, type Triple } from '../maths/matrix.ts';
 import { xyToXyz } from '../colour/chromaticity.ts';
 import { luminanceFor, type ExposureSettings } from '../exposure/meter.ts';
 import { makeFrame, type Frame } from '../frame/frame.ts';
@@ -15,6 +15,7 @@ import { diffused } from './diffusion.ts';
 import { encodeTable, LOW, SHIFT, UNDER, type EncodeTable } from './encodeTable.ts';
 import { NOISE_MASK, noiseTable, startOf } from './noiseTable.ts';
 import { CHANNEL_SHARE, sensorAt, type SensorSpec } from './spec.ts';
+import { NO_PAINT, paintBlack, paintGains, paintMatrix, type Paint } from './paint.ts';
 import { goesByLuma, LUMA_OF, recordRows } from './record.ts';
 
 /** What is dialled in on the simulated camera. */
@@ -31,8 +32,13 @@ export type CameraSettings = ExposureSettings & {
   readonly smoothing: number;
 };
 
-/** A simulated camera: its sensor and how it leans. */
-export type CameraBody = { readonly sensor: SensorSpec; readonly lean?: Lean };
+/** A simulated camera: its sensor, how it leans, and how it was painted. */
+export type CameraBody = {
+  readonly sensor: SensorSpec;
+  readonly lean?: Lean;
+  /** How it was painted. */
+  readonly paint?: Paint;
+};
 
 type Rule = readonly [key: keyof CameraSettings, low: number, high: number, such: string];
 const RULES: readonly Rule[] = [
@@ -86,7 +92,7 @@ type Development = {
 
 const developmentOf = (
   { width, height, rgb }: SceneLight,
-  { sensor, lean }: CameraBody,
+  { sensor, lean, paint = NO_PAINT }: CameraBody,
   settings: CameraSettings,
   seed: number,
 ): Development => {
@@ -95,16 +101,20 @@ const developmentOf = (
   const perCandela = state.electronsAtGrey / luminanceFor({ ...settings, iso: state.exposedAt });
   const white = balancedWhite(settings, lean);
   const profile = compileProfile(settings.profile);
+  const gains = paintGains(paint);
+  const [, , , kr, kg, kb] = rgbToXyz(gamutOf(profile.gamut));
   return {
     rgb,
     width,
     pixels: width * height,
     electrons: CHANNEL_SHARE.map((share) => share * perCandela),
-    balanced: CHANNEL_SHARE.map((share, c) => MIDDLE_GREY / (share * state.electronsAtGrey * white[c])),
+    balanced: CHANNEL_SHARE.map(
+      (share, c) => (gains[c] * MIDDLE_GREY) / (share * state.electronsAtGrey * white[c]),
+    ),
     well: state.wellElectrons,
     read2: state.readElectrons ** 2,
-    matrix: gamutMatrix('bt2020', profile.gamut),
-    table: tableOf(settings.profile, profile.transfer.encode),
+    matrix: multiply(paintMatrix(paint, [kr, kg, kb]), gamutMatrix('bt2020', profile.gamut)),
+    table: tableOf(settings.profile, profile.transfer.encode, paintBlack(paint)),
     byLuma: goesByLuma(settings),
     seed,
   };
@@ -223,9 +233,15 @@ export const expose = (
 
 let lastTable: { readonly key: string; readonly table: EncodeTable } | undefined;
 /** The table of a profile, kept for the next frame: making it costs as much as a quarter of one. */
-const tableOf = ({ curve, clipStops }: ProfileData, encode: (light: number) => number): EncodeTable => {
-  const key = `${clipStops} ${JSON.stringify(curve)}`;
-  if (lastTable?.key !== key) lastTable = { key, table: encodeTable(encode, stopsToReflectance(clipStops)) };
+const tableOf = (
+  { curve, clipStops }: ProfileData,
+  encode: (light: number) => number,
+  black: number,
+): EncodeTable => {
+  const key = `${clipStops} ${black} ${JSON.stringify(curve)}`;
+  const lifted = black === 0 ? encode : (light: number) => encode(light + black);
+  if (lastTable?.key !== key)
+    lastTable = { key, table: encodeTable(lifted, stopsToReflectance(clipStops) - black) };
   return lastTable.table;
 };
 

@@ -56,8 +56,26 @@ const matchSchema = z.object({
   mean: atLeast(0),
   worst: atLeast(0),
   unseen: z.optional(atLeast(0)),
+  /** Files from post whose light is in it already, by what they hold: see `core/hash.ts`. */
+  fromPost: z.optional(listOf(whole(0, 2 ** 32), 0, 60)),
 });
 export type CameraMatch = z.infer<typeof matchSchema>;
+
+const channels = z.readonly(z.tuple([finite, finite, finite]));
+/** A step of a panel. */
+export const panelStep = whole(-9999, 9999);
+/** A control of its panel, and what a step of it does once that was measured. */
+const controlSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  low: panelStep,
+  high: panelStep,
+  at: panelStep,
+  response: z.optional(
+    z.object({ gain: channels, black: channels, saturation: between(-1, 10), misfit: atLeast(0) }),
+  ),
+});
+export type PanelControl = z.infer<typeof controlSchema>;
 
 export const cameraSchema = z.object({
   id: idSchema,
@@ -132,6 +150,8 @@ export const cameraSchema = z.object({
   starts: z.optional(startsSchema),
   /** What brings it to other cameras, a light each. */
   matches: z.optional(listOf(matchSchema, 0, 60)),
+  /** Controls of its panel, learnt by turning them. */
+  panel: z.optional(listOf(controlSchema, 0, 12)),
   isDemo: demoSchema,
 });
 

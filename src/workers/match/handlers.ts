@@ -3,11 +3,15 @@ import { openFrame } from '#core/formats/openFrame.ts';
 import { plainly, type OpenedFrame } from '#core/formats/opened.ts';
 import { cutOut, type Frame, type Rect } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
 import { clipToHero } from '#core/match/clipCorrection.ts';
 import { measurePatchLight, type LightReading } from '#core/match/measurePatches.ts';
+import type { MatchSpace } from '#core/match/parameters.ts';
 import { comparable, labOfLight, type MatchPatch } from '#core/match/patches.ts';
 import { matchSchools } from '#core/match/schools.ts';
-import { solveMatch } from '#core/match/solveMatch.ts';
+import { mixerPatches, solveMixer } from '#core/match/mixer.ts';
+import { solveMatch, type Match } from '#core/match/solveMatch.ts';
+import { learnResponse, solveTurns } from '#core/match/turns.ts';
 import { tonePatches, tonesOf } from '#core/match/tones.ts';
 import { withoutNoise } from '#core/match/verdict.ts';
 import { failure, success, type Result } from '#core/result.ts';
@@ -19,7 +23,15 @@ import { createHolder, infoOf } from '../judge/holder.ts';
 import type { ExposeInput } from '../judge/protocol.ts';
 import type { Handlers } from '../rpc/serve.ts';
 import { isLight, paintPreview, paintSide, sideLight, spaceOf } from './light.ts';
-import { SIDES, type MatchJobs, type OpenedSide, type Share, type Side } from './protocol.ts';
+import {
+  SIDES,
+  type Look,
+  type MatchJobs,
+  type OpenedSide,
+  type PlottedPatch,
+  type Share,
+  type Side,
+} from './protocol.ts';
 
 const NO_PICTURE = failure(
   'picture',
@@ -77,6 +89,38 @@ const frameOf = async (
     clip.value.close();
   }
 };
+
+/** The patches as they are plotted: before and after the match, and what is left without noise. */
+const plottedOf = (
+  patches: readonly MatchPatch[],
+  { correction, patches: matched }: Match,
+  { primaries, level }: MatchSpace,
+): PlottedPatch[] => {
+  const lab = labOfLight(primaries, level);
+  const { run } = compileCorrection(correction, primaries);
+  const left = new Map(matched.map((patch) => [patch.name, withoutNoise(patch)]));
+  return comparable(patches).used.map(({ name, kind, from, hero }) => ({
+    name,
+    kind,
+    hero: lab(hero.light),
+    before: lab(from.light),
+    after: lab(run(from.light)),
+    off: left.get(name) ?? 0,
+  }));
+};
+
+/** The marked things as each camera shows them; clipped ones left out. */
+const lookOf = (patches: readonly MatchPatch[], primaries: GamutSpec): Look => {
+  const { used } = comparable(patches);
+  return {
+    primaries,
+    camera: used.map(({ name, from }) => ({ name, light: from.light, error: from.error })),
+    hero: used.map(({ name, hero }) => ({ name, light: hero.light, error: hero.error })),
+  };
+};
+
+/** Where a profile is not known both are taken as finished pictures. */
+const AS_PICTURES = { camera: {}, hero: {} } as const;
 
 /** The jobs of the matching worker: it holds one frame a side. @param open Opens a clip; tests bring their own. */
 export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip): Handlers<MatchJobs> => {
@@ -154,21 +198,15 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
       await step('Solving', 0.4);
       const match = solveMatch(patches, space);
       if (match.patches.length === 0) return { output: NO_PATCH };
-      const lab = labOfLight(space.primaries, space.level);
-      const { run } = compileCorrection(match.correction, space.primaries);
-      const left = new Map(match.patches.map((patch) => [patch.name, withoutNoise(patch)]));
       return {
         output: success({
           match,
           schools: matchSchools({ patches, space, dials: readings.dials, correction: match.correction }),
-          plotted: comparable(patches).used.map(({ name, kind, from, hero }) => ({
-            name,
-            kind,
-            hero: lab(hero.light),
-            before: lab(from.light),
-            after: lab(run(from.light)),
-            off: left.get(name) ?? 0,
-          })),
+          plotted: plottedOf(patches, match, space),
+          mixer: whole
+            ? undefined
+            : solveMixer(mixerPatches(patches, space, inLight ? readings.sides : AS_PICTURES)),
+          look: lookOf(patches, space.primaries),
           by: whole ? 'whole' : 'marks',
           in: inLight ? 'light' : 'picture',
         }),
@@ -183,6 +221,14 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
       }
       return { output };
     },
+
+    learn: async ({ before, after, steps, primaries }) => ({
+      output: learnResponse(before, after, steps, primaries),
+    }),
+
+    turns: async ({ look, controls }) => ({
+      output: success(solveTurns(look.camera, look.hero, controls, look.primaries)),
+    }),
 
     preview: async ({ png, profile, pullStops, correction }) => {
       const opened = openFrame(png, { range: 'full' });

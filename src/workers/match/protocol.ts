@@ -1,13 +1,16 @@
 // What the matching worker does: two pictures side by side, what is solved between them, how they look. Types only.
 import type { Correction, OperationKind } from '#core/correction/operations.ts';
 import type { Dial } from '#core/colour/lean.ts';
+import type { GamutSpec } from '#core/colour/gamut.ts';
 import type { Lab } from '#core/colour/lab.ts';
 import type { ReadingOptions } from '#core/formats/opened.ts';
 import type { ClipLight, ClipMatch } from '#core/match/clipCorrection.ts';
+import type { MixerAnswer } from '#core/match/mixer.ts';
 import type { MatchSpace } from '#core/match/parameters.ts';
 import type { MatchKind } from '#core/match/patches.ts';
 import type { SchoolAnswer } from '#core/match/schools.ts';
 import type { Match } from '#core/match/solveMatch.ts';
+import type { LearntControl, LookPatch, Response, Turns } from '#core/match/turns.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import type { Result } from '#core/result.ts';
 import type { SceneTruth } from '#core/scene/truth.ts';
@@ -80,10 +83,16 @@ export type PlottedPatch = {
   readonly off: number;
 };
 
+export type Look = { readonly [S in Side]: readonly LookPatch[] } & { readonly primaries: GamutSpec };
+
 export type SolvedMatch = {
   readonly match: Match;
   readonly schools: readonly SchoolAnswer[];
   readonly plotted: readonly PlottedPatch[];
+  /** What to turn at a desk instead: on the signals as both cameras give them. Needs marks. */
+  readonly mixer?: MixerAnswer;
+  /** The marked things as each shows them, in one set of primaries; clipped ones left out. */
+  readonly look: Look;
   readonly by: 'marks' | 'whole';
   /** Solved in light, or in the display's picture because a profile is not known. */
   readonly in: 'light' | 'picture';
@@ -125,6 +134,21 @@ export type MatchJobs = {
   clips: {
     input: { readonly pairs: readonly ClipPair[]; readonly asked: readonly OperationKind[] };
     output: readonly (ClipMatch & { readonly id: string })[];
+  };
+  /** What a control does, from the camera's pictures before and after it was turned. */
+  learn: {
+    input: {
+      readonly before: readonly LookPatch[];
+      readonly after: readonly LookPatch[];
+      readonly steps: number;
+      readonly primaries: GamutSpec;
+    };
+    output: Result<Response>;
+  };
+  /** What to turn, so that the camera shows what the hero shows. */
+  turns: {
+    input: { readonly look: Look; readonly controls: readonly LearntControl[] };
+    output: Result<Turns>;
   };
   preview: { input: PreviewInput; output: Result<Pixels> };
 };

@@ -79,6 +79,21 @@ const freeName = (marks: readonly MatchMark[], wanted: string): string => {
   return name;
 };
 
+/** What the worker is asked once it has the pictures. */
+const asksOf = (worker: () => Client<MatchJobs>) => ({
+  solve: async (input: MatchJobs['solve']['input'], signal: AbortSignal) =>
+    unwrapped(await worker().call('solve', input, { signal })),
+  clips: (input: MatchJobs['clips']['input'], signal: AbortSignal) =>
+    worker().call('clips', input, { signal }),
+  learn: async (input: MatchJobs['learn']['input']) => unwrapped(await worker().call('learn', input)),
+  turns: async (input: MatchJobs['turns']['input'], signal: AbortSignal) =>
+    unwrapped(await worker().call('turns', input, { signal })),
+  preview: async (input: MatchJobs['preview']['input'], signal: AbortSignal) =>
+    unwrapped(await worker().call('preview', input, { signal })),
+  picture: async (input: MatchJobs['picture']['input'], signal: AbortSignal) =>
+    unwrapped(await worker().call('picture', input, { signal })),
+});
+
 /** The two pictures of a match, what is marked on them, and the worker that knows them. */
 export const createMatchBench = (start: () => Client<MatchJobs>) => {
   const store = createStore<MatchBenchState>(() => EMPTY);
@@ -197,14 +212,7 @@ export const createMatchBench = (start: () => Client<MatchJobs>) => {
         const next = { ...board, corners: { ...board.corners, [side]: own } };
         return { board: next, marks: marksOfBoard(next) };
       }),
-    solve: async (input: MatchJobs['solve']['input'], signal: AbortSignal) =>
-      unwrapped(await worker().call('solve', input, { signal })),
-    clips: (input: MatchJobs['clips']['input'], signal: AbortSignal) =>
-      worker().call('clips', input, { signal }),
-    preview: async (input: MatchJobs['preview']['input'], signal: AbortSignal) =>
-      unwrapped(await worker().call('preview', input, { signal })),
-    picture: async (input: MatchJobs['picture']['input'], signal: AbortSignal) =>
-      unwrapped(await worker().call('picture', input, { signal })),
+    ...asksOf(worker),
   };
 };
 
