@@ -32,6 +32,7 @@ const coreOrder = [
   'match',
   'verdict',
   'clips',
+  'room',
   'practice',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';

@@ -30,9 +30,11 @@ const rendered = (model: Model, size: typeof SIZE | typeof WALK_SIZE, rect: Wind
   return { traced, layers };
 };
 
-const sumOf = (layers: readonly Float32Array[]) => {
+const sumOf = (layers: readonly Float32Array[], weights = layers.map(() => 1)) => {
   const sum = new Float32Array(layers[0].length);
-  for (const layer of layers) for (let i = 0; i < sum.length; i += 1) sum[i] += layer[i];
+  layers.forEach((layer, n) => {
+    for (let i = 0; i < sum.length; i += 1) sum[i] += weights[n] * layer[i];
+  });
   return sum;
 };
 
@@ -155,12 +157,18 @@ const write = (dir: string, file: string, bytes: Uint8Array | string) => {
 };
 
 /** Brings the card to its luminance, in place; what the objects say follows, and the factor it took. */
-const settle = (traced: Traced, layers: readonly Float32Array[], card: number) => {
-  const found = objectsOf(traced, sumOf(layers)).find(({ kind }) => kind === 'card');
+const settle = (
+  traced: Traced,
+  layers: readonly Float32Array[],
+  card: number,
+  /** Of the layers at rest. */
+  weights?: number[],
+) => {
+  const found = objectsOf(traced, sumOf(layers, weights)).find(({ kind }) => kind === 'card');
   if (!found) throw new Error('The scene shows no grey card.');
   const factor = card / found.keyLuminance;
   for (const layer of layers) brighten(layer, factor);
-  return { objects: objectsOf(traced, sumOf(layers)), factor };
+  return { objects: objectsOf(traced, sumOf(layers, weights)), factor };
 };
 
 const brighten = (layer: Float32Array, factor: number) => {
@@ -171,7 +179,7 @@ const still = (id: SceneModelId) => {
   const { model: make, samples, card, layers: names, weather }: SceneModel = SCENE_MODELS[id];
   const model = make();
   const { traced, layers } = rendered(model, SIZE, { x: 0, y: 0, ...SIZE }, samples);
-  const { objects } = settle(traced, layers, card);
+  const { objects } = settle(traced, layers, card, weather && [...weather[0].weights]);
   const dir = `public/scenes/${id}`;
   mkdirSync(dir, { recursive: true });
   const truth: SceneTruth = { id, ...SIZE, card, layers: names, ...(weather ? { weather } : {}), objects };

@@ -12,6 +12,9 @@ const VIEWS = {
   speaker: { at: [2.5, 1.62, 3.5], to: [-0.42, 1.42, 0.2], fov: 21 },
 } as const satisfies Record<string, Camera>;
 
+/** Layers of light: the lamps but for the key spot, that spot, and the windows. */
+const [KEY, WINDOWS] = [1, 2];
+
 /** Head, neck and shoulders of somebody who listens, seen from behind; metres from the middle of the head. */
 const listener = (x: number, y: number, z: number): number => {
   const s = Math.abs(x);
@@ -84,7 +87,19 @@ const hall = (view: keyof typeof VIEWS): Model => {
     );
   }
   // Spots from the front, above.
-  addQuad(model, [0.16, 0.16], { at: [-2.3, 4.1, 4.0], yaw: 2.65, pitch: 0.62 }, glowing(3150, 18_000));
+  model.groups = 3;
+  const key = { at: [-2.3, 4.1, 4.0], yaw: 2.65, pitch: 0.62 } as const;
+  addQuad(model, [0.16, 0.16], key, glowing(3150, 18_000), undefined, KEY);
+  // Three high windows in the wall on the left, out of both pictures: an evening sky.
+  for (const z of [-0.6, 1.6, 3.8])
+    addQuad(
+      model,
+      [0.5, 0.9],
+      { at: [-4.48, 3, z], yaw: Math.PI / 2 },
+      glowing(8000, 400),
+      undefined,
+      WINDOWS,
+    );
   addQuad(model, [0.16, 0.16], { at: [2.2, 4.1, 3.6], yaw: -2.6, pitch: 0.62 }, glowing(3150, 8200));
   addQuad(model, [0.1, 0.1], { at: [0.4, 4.6, -1.9], pitch: 1.25 }, glowing(3100, 9000));
   addPerson(model, {

@@ -30,6 +30,12 @@ const CLOUD: readonly WeatherKey[] = [
   { at: 8, weights: [1, 1] },
 ];
 
+/** The layers of the hall, and how it stands: every lamp on, the curtains drawn. */
+const HALL = {
+  layers: ['lamps', 'key spot', 'windows'],
+  weather: [{ at: 0, weights: [1, 1, 0] }],
+} as const;
+
 /** Scenes that can be rendered. A further one is a file and a row. */
 export const SCENE_MODELS = {
   'furnace-mouth': { model: furnace, samples: 27, card: 12.5, layers: ['all'] },
@@ -37,8 +43,8 @@ export const SCENE_MODELS = {
   'packing-yard': { model: () => yard(), samples: 21, card: 4000, layers: ['sun', 'sky'], weather: CLOUD },
   dunes: { model: dunes, samples: 15, card: 1600, layers: ['sun', 'sky'], weather: CLOUD },
   slipway: { model: slipway, samples: 28, card: 12.5, layers: ['all'] },
-  'hall-wide': { model: hallWide, samples: 21, card: 12.5, layers: ['all'] },
-  'hall-speaker': { model: hallSpeaker, samples: 18, card: 12.5, layers: ['all'] },
+  'hall-wide': { model: hallWide, samples: 21, card: 12.5, ...HALL },
+  'hall-speaker': { model: hallSpeaker, samples: 18, card: 12.5, ...HALL },
   'lantern-quay': { model: quay, samples: 33, card: 1.56, layers: ['all'] },
 } as const satisfies Record<string, SceneModel>;
 export type SceneModelId = keyof typeof SCENE_MODELS;

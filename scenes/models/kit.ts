@@ -42,9 +42,8 @@ export const addQuad = (
   place: Place,
   material: Material,
   thing?: Thing,
-) =>
-  // prettier-ignore
-  model.add(new Solid(quad(...half), place), material, thing);
+  group = 0,
+) => model.add(new Solid(quad(...half), place), material, thing, group);
 
 /** The test board, its middle at a place, facing along yaw; a stand under it. */
 export const addBoard = (model: Model, hx: number, place: Place, stand = true): void => {

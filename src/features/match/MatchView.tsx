@@ -7,11 +7,14 @@ import { CamerasView } from './cameras/CamerasView.tsx';
 
 const ClipsView = later(() => import('./clips/MatchClipsView.tsx').then((part) => part.MatchClipsView));
 
-/** Halves of the match. A further one is a row. */
+const RoomView = later(() => import('./room/RoomView.tsx').then((part) => part.RoomView));
+
+/** Parts of the match. A further one is a row. */
 const PARTS = {
   cameras: { name: words.cameras, View: CamerasView },
   clips: { name: words.clips, View: ClipsView },
+  room: { name: words.room, View: RoomView },
 } as const;
 
-/** Match: cameras to the hero camera, clips to the hero of their set-up. */
+/** Match: cameras to the hero camera, clips to the hero of their set-up, inputs that run. */
 export const MatchView = () => <ScreenParts of="the match" parts={PARTS} first="cameras" />;

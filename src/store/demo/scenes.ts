@@ -47,13 +47,13 @@ export const STAGE_SCENES = {
     name: 'Hall, wide',
     setupId: 'open-evening',
     cameraIds: ['hall-1'],
-    layers: 1,
+    layers: 3,
   },
   'hall-speaker': {
     name: 'Hall, speaker',
     setupId: 'open-evening',
     cameraIds: ['hall-2'],
-    layers: 1,
+    layers: 3,
   },
   'lantern-quay': {
     name: 'Lantern quay',

@@ -2,6 +2,7 @@ import * as z from 'zod/mini';
 import { between, idSchema, natural, positive, positiveTo, stopsSchema, whole } from './common.ts';
 import { gradeSchema } from './grade.ts';
 import { lutBuildSchema } from './lut.ts';
+import { roomSchema } from './room.ts';
 
 export const shutterSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('angle'), degrees: positiveTo(360) }),
@@ -30,6 +31,8 @@ export const planSchema = z.object({
   lutBuild: z.optional(lutBuildSchema),
   /** The trial grade; without one it is proposed from the picture. */
   grade: z.optional(gradeSchema),
+  /** Its positions in a live room, what is marked there, and what the desk does to it. */
+  room: z.optional(roomSchema),
 });
 export type PlanRecord = z.infer<typeof planSchema>;
 

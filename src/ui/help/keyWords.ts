@@ -23,6 +23,7 @@ export const KEY_WORDS = {
   circleClip: { does: 'Circle the clip in focus or under the pointer', where: 'Log, Clips' },
   noteClip: { does: 'Write a note on that clip', where: 'Log, Clips' },
   hero: { does: 'Hold this frame as the reference', where: 'Judge' },
+  seen: { does: 'Acknowledge the alarms of the live room', where: 'Match, Live room' },
   glass: { does: 'Magnifier on or off', where: 'Judge' },
   ladder: { does: 'Move the card by a third', where: 'ladder' },
   patch: { does: 'Move a marked patch; Delete takes it off', where: 'picture' },

@@ -28,6 +28,7 @@ export const KEYMAP = {
   circleClip: { presses: ['KeyR'], shown: 'R' },
   noteClip: { presses: ['KeyE'], shown: 'E' },
   hero: { presses: ['KeyH'], shown: 'H' },
+  seen: { presses: ['KeyA'], shown: 'A' },
   glass: { presses: ['KeyM'], shown: 'M' },
   ladder: { presses: [], shown: '↑ ↓' },
   patch: { presses: [], shown: '← ↑ → ↓' },

@@ -3,6 +3,7 @@ import type { Said } from './said.ts';
 /** Labels and headings of the step Match. */
 export const words = {
   cameras: 'Cameras',
+  room: 'Live room',
   clips: 'Clips',
   heroCamera: 'Hero camera',
   cameraToMatch: 'Camera to match',

@@ -78,7 +78,7 @@ const monitoringFor = ({ profile, pullStops }: MonitoringTransform): CompiledMon
 const stopsTable = (profile: Profile, coding: Coding): Float32Array =>
   stopsByCode(profile, maxCode(coding.bitDepth) + 1, (code) => codeToSignal(code, coding));
 
-const paint = (
+export const paint = (
   kernels: Kernels,
   held: Held,
   request: PictureRequest,

@@ -27,10 +27,12 @@ import {
   SIDES,
   type Look,
   type MatchJobs,
+  type MatchReadings,
   type OpenedSide,
   type PlottedPatch,
   type Share,
   type Side,
+  type SolvedMatch,
 } from './protocol.ts';
 
 const NO_PICTURE = failure(
@@ -122,6 +124,29 @@ const lookOf = (patches: readonly MatchPatch[], primaries: GamutSpec): Look => {
 /** Where a profile is not known both are taken as finished pictures. */
 const AS_PICTURES = { camera: {}, hero: {} } as const;
 
+/** What lies between the two, from what was measured on both. */
+const solved = (
+  patches: readonly MatchPatch[],
+  readings: MatchReadings,
+  whole: boolean,
+): Result<SolvedMatch> => {
+  const inLight = isLight(readings);
+  const space = spaceOf(readings);
+  const match = solveMatch(patches, space);
+  if (match.patches.length === 0) return NO_PATCH;
+  return success({
+    match,
+    schools: matchSchools({ patches, space, dials: readings.dials, correction: match.correction }),
+    plotted: plottedOf(patches, match, space),
+    mixer: whole
+      ? undefined
+      : solveMixer(mixerPatches(patches, space, inLight ? readings.sides : AS_PICTURES)),
+    look: lookOf(patches, space.primaries),
+    by: whole ? 'whole' : 'marks',
+    in: inLight ? 'light' : 'picture',
+  });
+};
+
 /** The jobs of the matching worker: it holds one frame a side. @param open Opens a clip; tests bring their own. */
 export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip): Handlers<MatchJobs> => {
   const holder = createHolder(kernels);
@@ -196,22 +221,10 @@ export const matchHandlers = (kernels: Kernels, open: typeof openClip = openClip
             hero: measured('hero', hero),
           }));
       await step('Solving', 0.4);
-      const match = solveMatch(patches, space);
-      if (match.patches.length === 0) return { output: NO_PATCH };
-      return {
-        output: success({
-          match,
-          schools: matchSchools({ patches, space, dials: readings.dials, correction: match.correction }),
-          plotted: plottedOf(patches, match, space),
-          mixer: whole
-            ? undefined
-            : solveMixer(mixerPatches(patches, space, inLight ? readings.sides : AS_PICTURES)),
-          look: lookOf(patches, space.primaries),
-          by: whole ? 'whole' : 'marks',
-          in: inLight ? 'light' : 'picture',
-        }),
-      };
+      return { output: solved(patches, readings, whole) };
     },
+
+    solvePatches: async ({ patches, ...readings }) => ({ output: solved(patches, readings, false) }),
 
     clips: async ({ pairs, asked }, { step }) => {
       const output = [];

@@ -7,7 +7,7 @@ import type { ReadingOptions } from '#core/formats/opened.ts';
 import type { ClipLight, ClipMatch } from '#core/match/clipCorrection.ts';
 import type { MixerAnswer } from '#core/match/mixer.ts';
 import type { MatchSpace } from '#core/match/parameters.ts';
-import type { MatchKind } from '#core/match/patches.ts';
+import type { MatchKind, MatchPatch } from '#core/match/patches.ts';
 import type { SchoolAnswer } from '#core/match/schools.ts';
 import type { Match } from '#core/match/solveMatch.ts';
 import type { LearntControl, LookPatch, Response, Turns } from '#core/match/turns.ts';
@@ -128,6 +128,11 @@ export type MatchJobs = {
   /** A still, or a frame of a clip, on one side. */
   open: { input: OpenInput; output: Result<OpenedSide> };
   solve: { input: SolveInput; output: Result<SolvedMatch> };
+  /** The same from patches that were measured elsewhere, in the primaries of the match. */
+  solvePatches: {
+    input: MatchReadings & { readonly patches: readonly MatchPatch[] };
+    output: Result<SolvedMatch>;
+  };
   /** A side as the hero's monitor would show it, with a correction or without. */
   picture: { input: PictureInput; output: Result<Pixels> };
   /** Clips to their heroes. */

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
 import { Popup } from '#ui/parts/Popup.tsx';
-import { listDevices, openDevice, takesDevices, type Device } from './deviceFeed.ts';
+import { listDevices, openDevice, takesDevices, type Device } from '#ui/bench/deviceFeed.ts';
 import { words } from '#ui/wording/judgeMoving.ts';
 
 const Devices = ({ close }: { close: () => void }) => {

@@ -83,6 +83,8 @@ const freeName = (marks: readonly MatchMark[], wanted: string): string => {
 const asksOf = (worker: () => Client<MatchJobs>) => ({
   solve: async (input: MatchJobs['solve']['input'], signal: AbortSignal) =>
     unwrapped(await worker().call('solve', input, { signal })),
+  solvePatches: async (input: MatchJobs['solvePatches']['input'], signal: AbortSignal) =>
+    unwrapped(await worker().call('solvePatches', input, { signal })),
   clips: (input: MatchJobs['clips']['input'], signal: AbortSignal) =>
     worker().call('clips', input, { signal }),
   learn: async (input: MatchJobs['learn']['input']) => unwrapped(await worker().call('learn', input)),

@@ -1,0 +1,139 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import type { RoomMarkRecord } from '#store/records/room.ts';
+import type { RoomBench } from '#ui/bench/room/roomBench.ts';
+import type { InputOnBench } from '#ui/bench/room/roomState.ts';
+import { INPUT_STATES } from '#core/room/liveness.ts';
+import { StateMark } from '#ui/parts/StateMark.tsx';
+import { words } from '#ui/wording/room.ts';
+import type { Pixels } from '#workers/judge/protocol.ts';
+import type { Share } from '#workers/match/protocol.ts';
+import { MarkLayer } from '../cameras/MarkLayer.tsx';
+import { SourceMenu } from './SourceMenu.tsx';
+import type { RoomCamera } from './roomModel.ts';
+import type { Room } from './useRoom.ts';
+
+/** Pixels onto a canvas, at their own size. */
+const put = (canvas: HTMLCanvasElement | null, { width, height, rgba }: Pixels) => {
+  if (!canvas) return;
+  if (canvas.width !== width) canvas.width = width;
+  if (canvas.height !== height) canvas.height = height;
+  canvas.getContext('2d')?.putImageData(new ImageData(rgba, width, height), 0, 0);
+};
+
+/** An input's pictures straight onto three canvases: nothing is drawn anew on the page. */
+const useCanvases = (bench: RoomBench, id: string) => {
+  const picture = useRef<HTMLCanvasElement>(null);
+  const wave = useRef<HTMLCanvasElement>(null);
+  const vector = useRef<HTMLCanvasElement>(null);
+  useEffect(
+    () =>
+      bench.paint(id, (came) => {
+        put(picture.current, came.picture);
+        put(wave.current, came.wave);
+        put(vector.current, came.vector);
+      }),
+    [bench, id],
+  );
+  return { picture, wave, vector };
+};
+
+const GOOD = ['running', 'waiting'];
+/** Share of a legal picture that may lie well under black, %. */
+const MOST_UNDER = 0.5;
+
+/** What an input says of itself under its picture. */
+const TileState = ({ input }: { input: InputOnBench }) => {
+  const { state, problem, under, coding, rate, dropped, shown } = input;
+  return (
+    <div className="room-state">
+      {GOOD.includes(state) ? (
+        <span className="quiet num" data-shown={shown} data-dropped={dropped}>
+          {coding && `${coding.width} × ${coding.height}, ${coding.evidence} · `}
+          {words.pace(rate.toFixed(0), dropped, shown + dropped)}
+        </span>
+      ) : (
+        <span role="status">
+          <StateMark state="watch" /> {problem ?? INPUT_STATES[state]}
+        </span>
+      )}
+      {coding?.range === 'legal' && under > MOST_UNDER && (
+        <span className="field-error">{words.outside(under.toFixed(0))}</span>
+      )}
+    </div>
+  );
+};
+
+/** One input: its picture with what is marked on it, its waveform and its vectorscope. */
+export const RoomTile = ({
+  room,
+  camera,
+  n,
+  input,
+  marks,
+  hasScopes,
+  selected,
+  onSelect,
+  onMark,
+  onRemove,
+}: {
+  room: Room;
+  camera: RoomCamera;
+  /** Its place among the inputs. */
+  n: number;
+  input?: InputOnBench;
+  marks: readonly RoomMarkRecord[];
+  hasScopes: boolean;
+  selected?: string;
+  onSelect: (name: string) => void;
+  /** A new mark, or with a name one that is moved. */
+  onMark: (place: Share, name?: string) => void;
+  onRemove: (name: string) => void;
+}) => {
+  const canvases = useCanvases(room.bench, camera.id);
+  const { picture, wave, vector } = canvases;
+  const { name } = camera.camera;
+  const { coding } = input ?? {};
+  return (
+    <figure className="room-tile" data-input={camera.id}>
+      <figcaption>
+        <strong>{name}</strong>{' '}
+        <span className="quiet">
+          {camera.isHero && `${words.hero}, `}
+          {camera.selection.profile.name}
+          {input && `, ${input.name}`}
+        </span>
+        <SourceMenu room={room} camera={camera} n={n} input={input} />
+      </figcaption>
+      <div className="room-picture" style={{ aspectRatio: coding ? coding.width / coding.height : 16 / 9 }}>
+        <canvas ref={picture} role="img" aria-label={words.pictureOf(name)} />
+        {coding && (
+          <MarkLayer
+            side="hero"
+            sideName={name}
+            ratio={coding.height / coding.width}
+            marks={marks.map((mark) => ({ ...mark, camera: mark.place, hero: mark.place }))}
+            selected={selected}
+            onSelect={onSelect}
+            onDrag={() => undefined}
+            onDraw={(place) => onMark(place)}
+            onMove={(mark, place) => onMark(place, mark)}
+            onCorner={() => undefined}
+            onRemove={onRemove}
+          />
+        )}
+        {!input && (
+          <p className="room-none">
+            {words.noInput}. {words.noInputSays}
+          </p>
+        )}
+      </div>
+      {input && <TileState input={input} />}
+      <div className="room-scopes" hidden={!hasScopes}>
+        <canvas ref={wave} role="img" aria-label={words.waveOf(name)} />
+        <canvas ref={vector} className="room-vector" role="img" aria-label={words.vectorOf(name)} />
+      </div>
+    </figure>
+  );
+};
