@@ -5,8 +5,16 @@ import { apply } from '../maths/matrix.ts';
 import { gamutOf, rgbToXyz } from '../colour/gamut.ts';
 import { gaussian, seededRandom } from '../random.ts';
 import { BOARD_PATCHES } from '../scene/board.ts';
-import { NO_PAINT, paintBlack, paintGains, paintMatrix, type Paint } from '../sensor/paint.ts';
-import { learnResponse, solveTurns, type LearntControl, type LookPatch, type Response } from './turns.ts';
+import { NO_PAINT, paintBend, paintBlack, paintGains, paintMatrix, type Paint } from '../sensor/paint.ts';
+import {
+  learnResponse,
+  movesOf,
+  solveTurns,
+  straightness,
+  type LearntControl,
+  type LookPatch,
+  type Response,
+} from './turns.ts';
 
 const NOISE = 0.003;
 const [, , , KR, KG, KB] = rgbToXyz(gamutOf('bt709'));
@@ -17,6 +25,8 @@ const CONTROLS = [
   { id: 'gain', name: 'Iris', low: -12, high: 12 },
   { id: 'black', name: 'Black', low: -40, high: 40 },
   { id: 'saturation', name: 'Saturation', low: -20, high: 20 },
+  { id: 'gamma', name: 'Gamma', low: -20, high: 20 },
+  { id: 'hue', name: 'Hue', low: -30, high: 30 },
 ] as const satisfies readonly { id: Key; name: string; low: number; high: number }[];
 
 /** The board as a painted camera shows it; `seed` 0 without noise. */
@@ -24,7 +34,8 @@ const seen = (paint: Paint, seed: number): LookPatch[] => {
   const deviate = seed === 0 ? () => 0 : gaussian(seededRandom(seed));
   const [gains, black, matrix] = [paintGains(paint), paintBlack(paint), paintMatrix(paint, [KR, KG, KB])];
   return BOARD_PATCHES.map(({ name, reflectance }) => {
-    const light = apply(matrix, reflectance.map((v, c) => v * gains[c]) as unknown as Triple);
+    const gained = apply(matrix, reflectance.map((v, c) => v * gains[c]) as unknown as Triple);
+    const light = gained.map(paintBend(paint)) as unknown as Triple;
     const error = light.map((v) => NOISE * (Math.abs(v) + 0.02)) as unknown as Triple;
     return {
       name,
@@ -39,12 +50,20 @@ const learnt = (key: Key, by: number, at: Paint, seed: number): Response => {
   if (!found.ok) throw new Error(`${key}: ${found.reason}`);
   return found.value;
 };
-const TURN: Readonly<Record<Key, number>> = { red: 12, blue: 12, gain: 2, black: 20, saturation: 5 };
+const TURN: Readonly<Record<Key, number>> = {
+  red: 12,
+  blue: 12,
+  gain: 2,
+  black: 20,
+  saturation: 5,
+  gamma: 8,
+  hue: 8,
+};
 /** How the second camera was found, drawn. */
 const found = (seed: number): Paint => {
   const random = seededRandom(seed);
   const draw = (most: number) => Math.round(most * (2 * random() - 1));
-  return { red: draw(20), blue: draw(20), gain: draw(4), black: draw(15), saturation: draw(6) };
+  return { ...NO_PAINT, red: draw(20), blue: draw(20), gain: draw(4), black: draw(15), saturation: draw(6) };
 };
 
 describe('a control that was turned', () => {
@@ -62,7 +81,21 @@ describe('a control that was turned', () => {
       const saturation = learnt('saturation', TURN.saturation, at, seed);
       // From 1 to 1.15 in five steps: 1.15 ^ (1 / 5) - 1 = 0.02835 a step.
       expect(Math.abs(saturation.saturation / 0.02835 - 1)).toBeLessThan(0.05);
+      // One per cent of slope and one degree a step.
+      expect(Math.abs(learnt('gamma', TURN.gamma, at, seed).gamma! / 0.01 - 1)).toBeLessThan(0.05);
+      expect(Math.abs(learnt('hue', TURN.hue, at, seed).hue! - 1)).toBeLessThan(0.05);
     }
+  });
+
+  it('says what it moves, what it pulls along, and whether a second turn does as much', () => {
+    const at = NO_PAINT;
+    const red = learnt('red', 12, at, 1);
+    expect(movesOf(red)).toEqual(['light']);
+    expect(straightness(red, learnt('red', 12, { ...at, red: 12 }, 2))).toBeCloseTo(1, 1);
+    // One that does half as much the second time.
+    expect(straightness(red, { ...red, gain: [red.gain[0] / 2, 0, 0] })).toBeCloseTo(0.5, 1);
+    expect(movesOf({ ...red, black: [0.002, 0.002, 0.002] })).toEqual(['black', 'light']);
+    expect(movesOf(learnt('hue', 8, at, 3))).toEqual(['hue']);
   });
 
   it('is not learnt from a turn that noise hides, from none, or from other things', () => {

@@ -1,8 +1,10 @@
 import { deltaE2000, type Lab } from '../colour/lab.ts';
 import { gamutOf, rgbToXyz, type GamutSpec } from '../colour/gamut.ts';
-import type { Triple } from '../maths/matrix.ts';
+import { apply, type Triple } from '../maths/matrix.ts';
 import { failure, success, type Result } from '../result.ts';
-import { OTHER_ERRORS } from './fit.ts';
+import { OTHER_ERRORS, parted } from './fit.ts';
+import { colourTurn } from '../colour/colourTurn.ts';
+import { MIDDLE_GREY } from '../units.ts';
 import { leastSquares } from './leastSquares.ts';
 import { labOfLight } from './patches.ts';
 
@@ -29,12 +31,17 @@ export type Response = {
   readonly gain: Triple;
   readonly black: Triple;
   readonly saturation: number;
+  /** Slope of light in logs about middle grey, a share; and turn of colours about grey, degrees. */
+  readonly gamma?: number;
+  readonly hue?: number;
+  /** What a second turn did of what the first did; 1 is straight. */
+  readonly straight?: number;
   /** How well the patches agree with it: what is left over what noise makes; about 1 is well. */
   readonly misfit: number;
 };
 
 /** What a control may do, as places of the vector: gain of light, black, colour, and what of them together. */
-const [GAIN, BLACK, COLOUR] = [[0, 1, 2], [3, 4, 5], [6]] as const;
+const [GAIN, BLACK, COLOUR, GAMMA, HUE] = [[0, 1, 2], [3, 4, 5], [6], [7], [8]] as const;
 const KINDS: readonly (readonly number[])[] = [
   [0],
   [1],
@@ -42,13 +49,17 @@ const KINDS: readonly (readonly number[])[] = [
   GAIN,
   BLACK,
   COLOUR,
+  GAMMA,
+  HUE,
+  [...GAIN, ...GAMMA],
+  [...COLOUR, ...HUE],
   [...GAIN, ...BLACK],
   [...GAIN, ...COLOUR],
   [...BLACK, ...COLOUR],
   [...GAIN, ...BLACK, ...COLOUR],
 ];
 /** How far each usually goes over the whole turn that is measured. */
-const USUAL = [0.2, 0.2, 0.2, 0.01, 0.01, 0.01, 0.2] as const;
+const USUAL = [0.2, 0.2, 0.2, 0.01, 0.01, 0.01, 0.2, 0.1, 6] as const;
 /** What a turn has to explain at least, in squares of its noise: seven numbers explain some seven by chance alone. */
 const CLEAR = 30;
 /** Light under which a channel is its black, not its gain. */
@@ -61,20 +72,19 @@ const weightsOf = (primaries: GamutSpec): Triple => {
   return [r, g, b];
 };
 
-const UNTURNED = { gain: [0, 0, 0], black: [0, 0, 0], saturation: 0 } as const;
-type Change = Pick<Response, 'gain' | 'black' | 'saturation'>;
+const UNTURNED = { gain: [0, 0, 0], black: [0, 0, 0], saturation: 0, gamma: 0, hue: 0 } as const;
+type Change = Pick<Response, 'gain' | 'black' | 'saturation' | 'gamma' | 'hue'>;
+
+/** Light bent about middle grey; below black it stays as it is. */
+const bent = (light: number, gamma: number) =>
+  gamma === 0 || light <= 0 ? light : MIDDLE_GREY * (light / MIDDLE_GREY) ** (1 + gamma);
 
 /** Light after a change. */
-const changed = ({ gain, black, saturation }: Change, [kr, kg, kb]: Triple) => {
-  const s = Math.max(0, 1 + saturation);
+const changed = ({ gain, black, saturation, gamma = 0, hue = 0 }: Change, weights: Triple) => {
+  const matrix = colourTurn(1 + saturation, hue, weights);
   return (light: Triple): Triple => {
-    const [r, g, b] = light.map((v, c) => v * 2 ** gain[c]);
-    const luma = kr * r + kg * g + kb * b;
-    return [
-      luma + s * (r - luma) + black[0],
-      luma + s * (g - luma) + black[1],
-      luma + s * (b - luma) + black[2],
-    ];
+    const gained = apply(matrix, light.map((v, c) => v * 2 ** gain[c]) as unknown as Triple);
+    return gained.map((v, c) => bent(v, gamma) + black[c]) as unknown as Triple;
   };
 };
 
@@ -82,6 +92,8 @@ const changeOf = (v: readonly number[]): Change => ({
   gain: [v[0], v[1], v[2]],
   black: [v[3], v[4], v[5]],
   saturation: v[6],
+  gamma: v[7],
+  hue: v[8],
 });
 
 /** Standard error of a light, with what no picture is exact by: a five-hundredth of it. */
@@ -142,8 +154,35 @@ export const learnResponse = (
     gain: a(whole.gain),
     black: a(whole.black),
     saturation: (1 + whole.saturation) ** (1 / steps) - 1,
+    ...(whole.gamma ? { gamma: (1 + whole.gamma) ** (1 / steps) - 1 } : {}),
+    ...(whole.hue ? { hue: whole.hue / steps } : {}),
     misfit: rms(best.left),
   });
+};
+
+/** What a step does, each number over what it usually does. */
+const sizesOf = ({ gain, black, saturation, gamma = 0, hue = 0 }: Change): number[] =>
+  [...gain, ...black, saturation, gamma, hue].map((v, i) => v / USUAL[i]);
+
+/** How much of its first turn a second one did: 1 where a control is straight. */
+export const straightness = (first: Response, second: Response): number => {
+  const [a, b] = [sizesOf(first), sizesOf(second)];
+  const along = a.reduce((sum, v, i) => sum + v * b[i], 0);
+  return along / a.reduce((sum, v) => sum + v * v, 0);
+};
+
+/** What a control may move. */
+export const MOVES_OF = { light: GAIN, black: BLACK, colour: COLOUR, gamma: GAMMA, hue: HUE } as const;
+export type Moved = keyof typeof MOVES_OF;
+/** A side effect under this share of the main one is nobody's concern. Our own. */
+const SIDE = 0.1;
+
+/** What a control moves, the main thing first, then what it pulls along. */
+export const movesOf = (response: Change): readonly Moved[] => {
+  const sizes = sizesOf(response);
+  const size = (moved: Moved) => Math.max(...MOVES_OF[moved].map((place) => Math.abs(sizes[place])));
+  const all = (Object.keys(MOVES_OF) as Moved[]).toSorted((a, b) => size(b) - size(a));
+  return all.filter((moved) => size(moved) > SIDE * size(all[0]));
 };
 
 /** Several controls turned at once. */
@@ -153,6 +192,8 @@ const together = (turns: readonly { readonly steps: number; readonly response: C
       gain: sum.gain.map((v, c) => v + steps * response.gain[c]) as unknown as Triple,
       black: sum.black.map((v, c) => v + steps * response.black[c]) as unknown as Triple,
       saturation: (1 + sum.saturation) * (1 + response.saturation) ** steps - 1,
+      gamma: (1 + (sum.gamma ?? 0)) * (1 + (response.gamma ?? 0)) ** steps - 1,
+      hue: (sum.hue ?? 0) + steps * (response.hue ?? 0),
     }),
     UNTURNED,
   );
@@ -171,8 +212,16 @@ export type Turns = {
   readonly after: { readonly mean: number; readonly worst: number };
 };
 
-/** Moves that are tried on each control, large ones first. */
+/** Moves that are tried on each control, large ones first, and on two at once. */
 const MOVES = [16, 8, 4, 2, 1] as const;
+const PAIRS = [
+  [1, 1],
+  [1, -1],
+  [-1, 1],
+  [-1, -1],
+] as const;
+/** Pull towards where they stand: decides only what the patches leave open. Our own. */
+const RIDGE = 0.01;
 
 const figures = (all: readonly number[]) => ({
   mean: all.reduce((sum, v) => sum + v, 0) / Math.max(1, all.length),
@@ -204,19 +253,38 @@ export const solveTurns = (
   const cost = (by: readonly number[]) =>
     differences(by).reduce((sum, v) => sum + (v / OTHER_ERRORS) ** 2, 0) +
     1e-3 * by.reduce((sum, v) => sum + Math.abs(v), 0);
-  let best: readonly number[] = controls.map(() => 0);
+  const within = (by: readonly number[]) =>
+    controls.map(({ low, high, at }, i) => Math.min(high - at, Math.max(low - at, by[i])));
+  // Controls that do nearly the same (gain and gamma) trade against each other: first all of them at once, unrounded.
+  const residuals = (by: readonly number[]) => {
+    const run = changed(
+      together(controls.map(({ response }, i) => ({ steps: within(by)[i], response }))),
+      weights,
+    );
+    const seen = pairs.flatMap((pair) =>
+      parted(lab(run(pair.light)), pair.hero).map((v) => v / OTHER_ERRORS),
+    );
+    return [...seen, ...by.map((v) => RIDGE * v)];
+  };
+  const free = leastSquares(controls.length, 3 * pairs.length + controls.length, residuals, ROUNDS);
+  const starts = [controls.map(() => 0), within(free).map(Math.round)];
+  let best: readonly number[] = starts.reduce((a, b) => (cost(b) < cost(a) ? b : a));
   let least = cost(best);
+  const improve = (tried: readonly number[]) => {
+    if (within(tried).some((v, i) => v !== tried[i])) return;
+    const is = cost(tried);
+    if (is < least) [best, least] = [tried, is];
+  };
   for (let round = 0; round < ROUNDS; round += 1) {
     const began = least;
     for (const move of MOVES)
-      controls.forEach(({ low, high, at }, i) => {
-        for (const by of [-move, move]) {
-          const tried = best.map((v, n) => (n === i ? v + by : v));
-          if (at + tried[i] < low || at + tried[i] > high) continue;
-          const is = cost(tried);
-          if (is < least) [best, least] = [tried, is];
-        }
-      });
+      for (const i of controls.keys())
+        for (const by of [-move, move]) improve(best.map((v, n) => (n === i ? v + by : v)));
+    // Two at once, where one alone makes it worse.
+    for (const i of controls.keys())
+      for (const j of controls.keys())
+        for (const [a, b] of i < j ? PAIRS : [])
+          improve(best.map((v, n) => v + (n === i ? a : n === j ? b : 0)));
     if (least === began) break;
   }
   return {

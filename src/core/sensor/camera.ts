@@ -15,7 +15,7 @@ import { diffused } from './diffusion.ts';
 import { encodeTable, LOW, SHIFT, UNDER, type EncodeTable } from './encodeTable.ts';
 import { NOISE_MASK, noiseTable, startOf } from './noiseTable.ts';
 import { CHANNEL_SHARE, sensorAt, type SensorSpec } from './spec.ts';
-import { NO_PAINT, paintBlack, paintGains, paintMatrix, type Paint } from './paint.ts';
+import { NO_PAINT, paintBend, paintBlack, paintGains, paintMatrix, type Paint } from './paint.ts';
 import { goesByLuma, LUMA_OF, recordRows } from './record.ts';
 
 /** What is dialled in on the simulated camera. */
@@ -114,7 +114,7 @@ const developmentOf = (
     well: state.wellElectrons,
     read2: state.readElectrons ** 2,
     matrix: multiply(paintMatrix(paint, [kr, kg, kb]), gamutMatrix('bt2020', profile.gamut)),
-    table: tableOf(settings.profile, profile.transfer.encode, paintBlack(paint)),
+    table: tableOf(settings.profile, profile.transfer.encode, paint),
     byLuma: goesByLuma(settings),
     seed,
   };
@@ -231,18 +231,25 @@ export const expose = (
   });
 };
 
-let lastTable: { readonly key: string; readonly table: EncodeTable } | undefined;
+/** As many as there are cameras that film in turn. */
+const MOST_TABLES = 4;
+const tables = new Map<string, EncodeTable>();
 /** The table of a profile, kept for the next frame: making it costs as much as a quarter of one. */
 const tableOf = (
   { curve, clipStops }: ProfileData,
   encode: (light: number) => number,
-  black: number,
+  paint: Paint,
 ): EncodeTable => {
-  const key = `${clipStops} ${black} ${JSON.stringify(curve)}`;
-  const lifted = black === 0 ? encode : (light: number) => encode(light + black);
-  if (lastTable?.key !== key)
-    lastTable = { key, table: encodeTable(lifted, stopsToReflectance(clipStops) - black) };
-  return lastTable.table;
+  const [black, bend] = [paintBlack(paint), paintBend(paint)];
+  const key = `${clipStops} ${black} ${paint.gamma} ${JSON.stringify(curve)}`;
+  const isPlain = black === 0 && paint.gamma === 0;
+  const lifted = isPlain ? encode : (light: number) => encode(bend(light) + black);
+  const unbent = paintBend({ ...paint, gamma: -paint.gamma });
+  const table = tables.get(key) ?? encodeTable(lifted, unbent(stopsToReflectance(clipStops) - black));
+  tables.delete(key);
+  tables.set(key, table);
+  if (tables.size > MOST_TABLES) tables.delete([...tables.keys()][0]);
+  return table;
 };
 
 let held: Float32Array[] = [];

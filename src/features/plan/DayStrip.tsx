@@ -10,14 +10,13 @@ import {
   clockHours,
   dateOfDay,
   hoursOnSet,
-  movedTo,
   printHours,
   sunOfDay,
   whenOf,
-  type ShootDay,
   type Sun,
   type When,
-} from './dayModel.ts';
+} from '#ui/bench/daylight.ts';
+import { movedTo, type ShootDay } from './dayModel.ts';
 import { words } from '#ui/wording/plan.ts';
 
 const WIDTH = 460;

@@ -7,16 +7,8 @@ import { sunSchema } from '#store/records/shoot.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import {
-  clockHours,
-  dateOfDay,
-  daysOf,
-  printHours,
-  reminders,
-  sunOfDay,
-  whenOf,
-  type Sun,
-} from './dayModel.ts';
+import { clockHours, dateOfDay, printHours, sunOfDay, whenOf, type Sun } from '#ui/bench/daylight.ts';
+import { daysOf, reminders } from './dayModel.ts';
 import { DayStrip } from './DayStrip.tsx';
 import { words } from '#ui/wording/plan.ts';
 

@@ -4,7 +4,8 @@ import { afterEdit, demoBook, demoSelection } from '#store/fixtures/demoBook.ts'
 import { setupsOf } from '#store/selection.ts';
 import { TABLES } from '#store/tables.ts';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
-import { daysOf, hoursOnSet, movedTo, printHours, reminders, reordered, whenOf } from './dayModel.ts';
+import { hoursOnSet, printHours, whenOf } from '#ui/bench/daylight.ts';
+import { daysOf, movedTo, reminders, reordered } from './dayModel.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { knobsOf } from './planModel.ts';
 

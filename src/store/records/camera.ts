@@ -72,7 +72,15 @@ const controlSchema = z.object({
   high: panelStep,
   at: panelStep,
   response: z.optional(
-    z.object({ gain: channels, black: channels, saturation: between(-1, 10), misfit: atLeast(0) }),
+    z.object({
+      gain: channels,
+      black: channels,
+      saturation: between(-1, 10),
+      gamma: z.optional(between(-1, 10)),
+      hue: z.optional(between(-180, 180)),
+      straight: z.optional(finite),
+      misfit: atLeast(0),
+    }),
   ),
 });
 export type PanelControl = z.infer<typeof controlSchema>;

@@ -9,7 +9,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/match.ts';
-import { responseWords } from './panelModel.ts';
+import { characterWords, responseWords } from './panelModel.ts';
 
 /** A whole step of a panel, as the store has it. */
 const STEP: NumberRule = { schema: panelStep, says: words.stepRule };
@@ -55,7 +55,13 @@ export const ControlList = ({
       header: words.aStep,
       className: 'words',
       cell: ({ response }) =>
-        response ? responseWords(response) : <span className="quiet">{words.notLearnt}</span>,
+        response ? (
+          <>
+            {responseWords(response)} <span className="quiet">{characterWords(response)}</span>
+          </>
+        ) : (
+          <span className="quiet">{words.notLearnt}</span>
+        ),
     },
     {
       id: 'tools',

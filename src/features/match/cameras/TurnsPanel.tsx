@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { straightness, type Response } from '#core/match/turns.ts';
 import type { Paint } from '#core/sensor/paint.ts';
 import type { PanelControl } from '#store/records/camera.ts';
 import { useBench } from '#ui/bench/hooks.ts';
@@ -12,12 +13,27 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/match.ts';
 import type { Look } from '#workers/match/protocol.ts';
 import { ControlList } from './ControlList.tsx';
-import { COMMON_CONTROLS, foundPaint, learnBy, panelEdit } from './panelModel.ts';
+import { AddControl } from './AddControl.tsx';
+import {
+  COMMON_CONTROLS,
+  foundPaint,
+  learnBy,
+  MOST_CONTROLS,
+  nextTurn,
+  ownControl,
+  panelEdit,
+} from './panelModel.ts';
 import { TurnsAnswer } from './TurnsAnswer.tsx';
 import type { MatchPair } from './useMatchPair.ts';
 
-/** A control that is being learnt: the pictures before, and whether it was turned since. */
-type Learning = { readonly id: string; readonly by: number; readonly before: Look; readonly turned: boolean };
+/** A control that is being learnt: the pictures before, whether it was turned since, what a first turn did. */
+type Learning = {
+  readonly id: string;
+  readonly by: number;
+  readonly before: Look;
+  readonly turned: boolean;
+  readonly first?: Response;
+};
 
 /** What to do to learn a control, a step after the other. */
 const LearnStep = ({
@@ -38,7 +54,7 @@ const LearnStep = ({
   const by = printSigned(learning.by, 0);
   return (
     <div className="panel-learn" role="status">
-      <p>{words.turnBy(control.name, by)}</p>
+      <p>{(learning.first ? words.turnAgain : words.turnBy)(control.name, by)}</p>
       <div className="exports">
         {learning.turned ? (
           <Button size="sm" disabled={isBusy} onClick={onMeasure}>
@@ -86,7 +102,7 @@ export const TurnsPanel = ({
       label,
     );
   const control = panel.find(({ id }) => id === learning?.id);
-  const measure = async (of: PanelControl, { by, before }: Learning) => {
+  const measure = async (of: PanelControl, { by, before, first }: Learning) => {
     if (!look) return;
     setProblem(undefined);
     const learnt = await bench.learn({
@@ -97,11 +113,18 @@ export const TurnsPanel = ({
     });
     if (learnt.state === 'failed') setProblem(learnt.reason);
     if (learnt.state !== 'done') return;
-    setLearning(undefined);
     // As the panel is by now: the fit took a moment.
     const now = book.getState().cameras.get(camera.id);
+    const stands = now?.panel?.find(({ id }) => id === of.id);
+    const again = first || !stands ? undefined : nextTurn(stands, by);
+    setLearning(
+      again === undefined
+        ? undefined
+        : { id: of.id, by: again, before: look, turned: false, first: learnt.output },
+    );
     if (!now?.panel) return;
-    const next = now.panel.map((one) => (one.id === of.id ? { ...one, response: learnt.output } : one));
+    const response = first ? { ...first, straight: straightness(first, learnt.output) } : learnt.output;
+    const next = now.panel.map((one) => (one.id === of.id ? { ...one, response } : one));
     void book.edit(panelEdit(now, next, words.learnEdit(of.name, camera.name)));
   };
   return (
@@ -110,23 +133,12 @@ export const TurnsPanel = ({
       note={words.panelNote}
       className="match-panel"
       tools={
-        left.length > 0 && (
-          <Form.Select
-            size="sm"
-            aria-label={words.addControl}
-            value=""
-            onChange={({ target }) => {
-              const wanted = left.find(({ id }) => id === target.value);
-              if (wanted) keep([...panel, { ...wanted, at: 0 }], words.panelEdit(camera.name));
-            }}
-          >
-            <option value="">{words.addControl}</option>
-            {left.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
+        panel.length < MOST_CONTROLS && (
+          <AddControl
+            left={left}
+            ownAs={(name) => ownControl(name, panel)}
+            onAdd={(wanted) => keep([...panel, { ...wanted, at: 0 }], words.panelEdit(camera.name))}
+          />
         )
       }
     >

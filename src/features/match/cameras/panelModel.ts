@@ -1,4 +1,4 @@
-import type { Response } from '#core/match/turns.ts';
+import { movesOf, type Response } from '#core/match/turns.ts';
 import { NO_PAINT, type Paint } from '#core/sensor/paint.ts';
 import { seededRandom } from '#core/random.ts';
 import { printSigned } from '#core/units.ts';
@@ -13,6 +13,8 @@ export const COMMON_CONTROLS: readonly Omit<PanelControl, 'at' | 'response'>[] =
   { id: 'gain', name: 'Iris, sixths', low: -12, high: 12 },
   { id: 'black', name: 'Black level', low: -40, high: 40 },
   { id: 'saturation', name: 'Saturation', low: -20, high: 20 },
+  { id: 'gamma', name: 'Gamma', low: -20, high: 20 },
+  { id: 'hue', name: 'Hue', low: -30, high: 30 },
 ];
 
 const PAINT_KEYS = Object.keys(NO_PAINT) as (keyof Paint)[];
@@ -27,7 +29,7 @@ export const paintOf = (found: Paint, panel: readonly PanelControl[] = []): Pain
 export const foundPaint = (seed: number): Paint => {
   const random = seededRandom(seed);
   const draw = (most: number) => Math.round(most * (2 * random() - 1));
-  return { red: draw(20), blue: draw(20), gain: draw(4), black: draw(12), saturation: draw(6) };
+  return { ...NO_PAINT, red: draw(20), blue: draw(20), gain: draw(4), black: draw(12), saturation: draw(6) };
 };
 
 /** By how much a control is turned to be learnt: an eighth of its range, where it has room. */
@@ -36,11 +38,28 @@ export const learnBy = ({ low, high, at }: Pick<PanelControl, 'low' | 'high' | '
   return at + by <= high ? by : -by;
 };
 
+/** Controls that a panel holds. */
+export const MOST_CONTROLS = 12;
+
+/** By how much it is turned once more, on as before or back where there is no more room. */
+export const nextTurn = ({ low, high, at }: Pick<PanelControl, 'low' | 'high' | 'at'>, by: number): number =>
+  at + by >= low && at + by <= high ? by : -by;
+
+/** A control of the user's own; what it does is learnt as of any other. */
+export const ownControl = (
+  name: string,
+  taken: readonly { readonly id: string }[],
+): Omit<PanelControl, 'at'> => {
+  let n = 1;
+  while (taken.some(({ id }) => id === `own-${n}`)) n += 1;
+  return { id: `own-${n}`, name, low: -50, high: 50 };
+};
+
 /** Stops under this are none. */
 const NOTHING = 0.002;
 
 /** What a step does, in the units of the trade: `R +0.02 stop`. */
-export const responseWords = ({ gain, black, saturation }: Response): string => {
+export const responseWords = ({ gain, black, saturation, gamma = 0, hue = 0 }: Response): string => {
   const [r, g, b] = gain;
   const alike = Math.max(r, g, b) - Math.min(r, g, b) < NOTHING;
   const stops = (v: number) => printSigned(v, 2);
@@ -56,7 +75,32 @@ export const responseWords = ({ gain, black, saturation }: Response): string => 
     ...gains,
     ...(Math.abs(lift) < 5e-5 ? [] : [words.blackOf(printSigned(100 * lift, 2))]),
     ...(Math.abs(saturation) < 0.002 ? [] : [words.colourOf(printSigned(100 * saturation, 1))]),
+    ...(Math.abs(gamma) < 0.001 ? [] : [words.gammaOf(printSigned(100 * gamma, 1))]),
+    ...(Math.abs(hue) < 0.05 ? [] : [words.hueOf(printSigned(hue, 1))]),
   ].join(', ');
+};
+
+/** Of a straight control a second turn does as much as the first, within this. Our own: a whole step is left over. */
+const STRAIGHT = 0.1;
+
+/** What else a control moves, and whether it is straight. */
+export const characterWords = (response: Response): string => {
+  const [, ...along] = movesOf(response);
+  const { gain, straight } = response;
+  const most = gain.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
+  // One channel's gain that pulls another along; all three alike are exposure.
+  const pulled = gain.filter((v) => Math.abs(v) > STRAIGHT * Math.abs(most)).length;
+  return [
+    ...(pulled === 2 ? [words.pullsChannel] : []),
+    ...(along.length > 0 ? [words.movesAlong(along.map((moved) => words.moved[moved]).join(', '))] : []),
+    ...(straight === undefined
+      ? []
+      : [
+          Math.abs(straight - 1) <= STRAIGHT
+            ? words.isStraight
+            : words.notStraight((100 * straight).toFixed(0)),
+        ]),
+  ].join(' · ');
 };
 
 /** A camera with another panel, as one step of undo. */
