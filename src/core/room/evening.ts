@@ -22,6 +22,8 @@ const ROUND: readonly Fault[] = [
 
 /** Seconds in which the sky loses half of its light after sunset. Common practice: a stop in some six minutes. */
 const HALF_LIFE = 6 * 60;
+/** The windows as they are when the first guests come: the curtains are half drawn. */
+const AT_FIRST = 0.35;
 /** What is left of the key spot with one of its two lamps. */
 const ONE_OF_TWO = 0.5;
 
@@ -47,5 +49,5 @@ export const eveningAt = (seconds: number): EveningMoment => {
   const at = seconds % EVENING_ROUND;
   const has = (kind: EveningFault) => ROUND.some((one) => one.kind === kind && at >= one.from && at < one.to);
   const automatics = (['balance', 'iris'] as const).filter(has);
-  return { weights: [1, has('lamp') ? ONE_OF_TWO : 1, 2 ** (-seconds / HALF_LIFE)], automatics };
+  return { weights: [1, has('lamp') ? ONE_OF_TWO : 1, AT_FIRST * 2 ** (-seconds / HALF_LIFE)], automatics };
 };

@@ -33,10 +33,10 @@ describe('the inputs of a room', () => {
     await openHall(jobs);
     const picture = await next('hall-1');
     expect(picture).toMatchObject({ state: 'running', dropped: 0, coding: { width: 960, bitDepth: 10 } });
-    // 12.3 cd/m2 of lamps and 5.6 of the sky just after sunset, on a card that 12.5 puts at grey: f/4, 1/50, ISO 800.
+    // 12.3 cd/m2 of lamps and 0.35 of the sky's 5.6 just after sunset, on a card that 12.5 puts at grey: f/4, 1/50, ISO 800.
     // The sky is bluer than the lamps that the camera is balanced to: it counts a little more than its luminance.
-    expect(levelOf(card(picture)) - Math.log2(17.9 / 12.5)).toBeGreaterThan(0);
-    expect(levelOf(card(picture)) - Math.log2(17.9 / 12.5)).toBeLessThan(0.1);
+    expect(levelOf(card(picture)) - Math.log2(14.26 / 12.5)).toBeGreaterThan(0);
+    expect(levelOf(card(picture)) - Math.log2(14.26 / 12.5)).toBeLessThan(0.1);
     expect(picture.picture.rgba).toHaveLength(4 * picture.picture.width * picture.picture.height);
     expect(picture.waveLine.low).toHaveLength(80);
     picture.waveLine.low.forEach((low, i) => expect(low).toBeLessThanOrEqual(picture.waveLine.high[i]));
@@ -59,8 +59,8 @@ describe('the inputs of a room', () => {
     const dusk = await next('hall-1');
     await jobs.stage({ id: 'hall-1', to: 9 * 60, ...hallSetting() }, context);
     const later = await next('hall-1');
-    // A stop and a half less sky: (12.3 + 5.6 / 2.83) / 17.9.
-    expect(levelOf(card(later)) - levelOf(card(dusk))).toBeCloseTo(Math.log2(14.28 / 17.9), 1);
+    // A stop and a half less sky: (12.3 + 1.96 / 2.83) / 14.26.
+    expect(levelOf(card(later)) - levelOf(card(dusk))).toBeCloseTo(Math.log2(12.99 / 14.26), 1);
     await jobs.stage({ id: 'hall-1', to: 11 * 60, ...hallSetting() }, context);
     const failed = await next('hall-1');
     expect(failed.faults).toEqual(['lamp']);

@@ -96,10 +96,11 @@ const drawn = (
   held: Held,
   { profile, pullStops }: RoomReading,
   monitoring: CompiledMonitoring,
-  { width, wave: [columns, height], vector: size }: RoomDrawing,
-): Pick<RoomPicture, 'picture' | 'wave' | 'waveLine' | 'vector' | 'vectorLine'> => {
+  { width, wave: [columns, height], vector: size, near }: RoomDrawing,
+): Pick<RoomPicture, 'picture' | 'near' | 'wave' | 'waveLine' | 'vector' | 'vectorLine'> => {
   const every = Math.max(1, Math.round(held.frame.width / width));
   const plain = { view: 'monitor', ramp: 'viridis', contours: false, rangeZebras: [] } as const;
+  const shown = { profile, pullStops, ...plain };
   const matrix = held.frame.source?.matrix ?? 'bt709';
   const counts = { ...held, vectorscope: () => held.vectorscope(matrix) };
   const common = { coding: held.frame, profile, scale: 'percent', axis: AXIS, columns } as const;
@@ -107,7 +108,10 @@ const drawn = (
   const pixels = (scope: 'waveform' | 'vectorscope', tall: number) =>
     SCOPE_PAINTERS[scope](counts, { ...common, ...look, height: tall }) as Pixels;
   return {
-    picture: paint(kernels, held, { profile, pullStops, ...plain, every }, monitoring),
+    picture: paint(kernels, held, { ...shown, every }, monitoring),
+    ...(near
+      ? { near: paint(kernels, held.part(rectOf(near, held.frame)), { ...shown, every: 1 }, monitoring) }
+      : {}),
     wave: pixels('waveform', height),
     waveLine: waveOutline(held.waveform('luma', columns), held.frame),
     vector: pixels('vectorscope', size),
@@ -179,10 +183,11 @@ export const roomHandlers = (
       );
       if (!next.ok) return { output: next as Result<never> };
       const output = measured(kept, asked, next.value);
-      const { picture, wave, vector } = output;
+      const { picture, near, wave, vector } = output;
+      const pixels = [picture, wave, vector, ...(near ? [near] : [])];
       return {
         output: success(output),
-        transfer: [picture.rgba.buffer, wave.rgba.buffer, vector.rgba.buffer],
+        transfer: pixels.map(({ rgba }) => rgba.buffer),
       };
     },
 

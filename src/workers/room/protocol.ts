@@ -45,6 +45,8 @@ export type RoomDrawing = {
   readonly width: number;
   readonly wave: readonly [columns: number, height: number];
   readonly vector: number;
+  /** A part of it that is shown at its own size, too. */
+  readonly near?: Share;
 };
 
 export type RoomPicture = {
@@ -61,6 +63,7 @@ export type RoomPicture = {
   readonly under: number;
   readonly patches: readonly RoomPatch[];
   readonly picture: Pixels;
+  readonly near?: Pixels;
   readonly wave: Pixels;
   readonly waveLine: WaveOutline;
   readonly vector: Pixels;

@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { writeCc } from '#core/formats/cdl.ts';
 import { writeCube } from '#core/formats/cube.ts';
@@ -41,7 +42,16 @@ const columns: readonly Column<Row>[] = [
 ];
 
 /** What is turned at a mixing desk instead of in post: the numbers first, then how much of it they do. */
-export const MixerPanel = ({ pair, answer }: { pair: MatchPair; answer: MixerAnswer }) => {
+export const MixerPanel = ({
+  pair,
+  answer,
+  children,
+}: {
+  pair: MatchPair;
+  answer: MixerAnswer;
+  /** What else is done with the numbers. */
+  children?: ReactNode;
+}) => {
   const { mixer, before, after, atLimit } = answer;
   const { camera, hero } = pair.selections;
   const name = words.deskOf(camera.camera.name, hero.camera.name);
@@ -85,6 +95,7 @@ export const MixerPanel = ({ pair, answer }: { pair: MatchPair; answer: MixerAns
           {words.saveLut}
         </Button>
       </div>
+      {children}
     </Panel>
   );
 };

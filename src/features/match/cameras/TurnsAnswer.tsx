@@ -25,6 +25,7 @@ export const TurnsAnswer = ({
   panel,
   isBusy,
   isOwn,
+  isLive,
   onTurn,
 }: {
   look: Look | undefined;
@@ -32,6 +33,8 @@ export const TurnsAnswer = ({
   isBusy: boolean;
   /** A camera of one's own: it is turned by hand. */
   isOwn: boolean;
+  /** Its next picture comes by itself. */
+  isLive: boolean;
   onTurn: (panel: readonly PanelControl[]) => void;
 }) => {
   const bench = useMatchBench();
@@ -44,7 +47,8 @@ export const TurnsAnswer = ({
   const { answer, problem } = useAnswer({ key, ask: (signal) => bench.turns(key!, signal) });
   if (controls.length === 0) return null;
   if (problem !== undefined) return <p className="field-error">{problem}</p>;
-  if (look !== undefined && look === last?.look && isOwn) return <p role="status">{words.filmThenOpen}</p>;
+  if (look !== undefined && look === last?.look && isOwn && !isLive)
+    return <p role="status">{words.filmThenOpen}</p>;
   if (!answer || !look || look === last?.look) return <p className="quiet">{words.solving}</p>;
   const { turns, before, after } = answer;
   const isWorse = last !== undefined && before.mean > last.was + WORSE;

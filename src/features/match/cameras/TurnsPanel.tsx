@@ -2,7 +2,6 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import { straightness, type Response } from '#core/match/turns.ts';
 import type { Paint } from '#core/sensor/paint.ts';
 import type { PanelControl } from '#store/records/camera.ts';
@@ -79,6 +78,7 @@ export const TurnsPanel = ({
   look,
   isBusy,
   onFound,
+  live,
 }: {
   pair: MatchPair;
   /** The marked things on both pictures; undefined until they are solved. */
@@ -86,6 +86,8 @@ export const TurnsPanel = ({
   isBusy: boolean;
   /** Puts the simulated camera off; undefined before pictures of one's own. */
   onFound?: (paint: Paint) => void;
+  /** Its pictures come by themselves: of a camera that is turned by hand, or of a simulated one. */
+  live?: 'device' | 'simulated';
 }) => {
   const { book } = useBench();
   const bench = useMatchBench();
@@ -178,7 +180,8 @@ export const TurnsPanel = ({
         look={look}
         panel={panel}
         isBusy={isBusy}
-        isOwn={onFound === undefined}
+        isOwn={live ? live === 'device' : onFound === undefined}
+        isLive={live !== undefined}
         onTurn={(next) => keep(next, words.turnEdit(camera.name))}
       />
       {onFound && (

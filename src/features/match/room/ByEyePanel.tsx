@@ -64,7 +64,7 @@ export const ByEyePanel = ({
         )
       }
     >
-      {knob ? (
+      {knob && (
         <>
           <div className="room-knob">
             <Button
@@ -99,8 +99,6 @@ export const ByEyePanel = ({
           </p>
           <Outlines bench={bench} cameras={both} />
         </>
-      ) : (
-        <p className="quiet">{words.noKnob}</p>
       )}
     </Panel>
   );

@@ -3,9 +3,12 @@
 import { line } from 'd3-shape';
 import { BANDS, DRIFT_KINDS } from '#core/room/watch.ts';
 import type { DriftKind } from '#core/room/drift.ts';
-import { eventSays, type RoomEvent } from '#core/room/events.ts';
+import { eventSays, sizeWords, type RoomEvent } from '#core/room/events.ts';
 import type { Minute } from '#core/room/history.ts';
+import { trendOf } from '#core/room/trend.ts';
 import { printSigned } from '#core/units.ts';
+import type { SetupRecord } from '#store/records/setup.ts';
+import { printHours, sunTurns, type Sun } from '#ui/bench/daylight.ts';
 import type { RoomBenchState } from '#ui/bench/room/roomState.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
@@ -104,14 +107,27 @@ const logColumns = (nameOf: (id: string) => string): readonly Column<RoomEvent>[
 /** What has changed since the moment that was kept, and what happened when. */
 export const EveningPanel = ({
   cameras,
+  setup,
+  sun,
   state: { inputs, evening },
 }: {
   cameras: readonly RoomCamera[];
+  setup: SetupRecord;
+  sun: Sun | undefined;
   state: Pick<RoomBenchState, 'inputs' | 'evening'>;
 }) => {
   const isKept = Object.keys(evening.moments).length > 0;
   const nameOf = (id: string) => cameras.find((one) => one.id === id)?.camera.name ?? id;
   const latest = evening.events.slice(-IN_SIGHT).reverse();
+  const turns = sun ? sunTurns(setup, sun) : [];
+  const trends = cameras.flatMap(({ id, camera: { name } }) =>
+    DRIFT_KINDS.flatMap((kind) => {
+      const trend = trendOf(inputs[id]?.minutes ?? [], kind);
+      if (!trend) return [];
+      const going = words.trend(sizeWords(kind, trend.anHour), trend.minutes);
+      return [`${name}: ${going}; ${words.toldIn(Math.ceil(trend.toldIn))}.`];
+    }),
+  );
   return (
     <Panel title={words.evening} note={words.eveningNote} className="room-evening">
       {isKept ? (
@@ -127,6 +143,12 @@ export const EveningPanel = ({
       ) : (
         <p className="quiet">{words.noMoment}</p>
       )}
+      {trends.map((text) => (
+        <p key={text}>{text}</p>
+      ))}
+      {turns.map(({ name, hour }) => (
+        <p key={name}>{words.sunTurn(name, printHours(hour))}</p>
+      ))}
       <h3>{words.log}</h3>
       {latest.length === 0 ? (
         <p className="quiet">{words.nothingHappened}</p>

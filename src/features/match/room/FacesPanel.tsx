@@ -22,6 +22,25 @@ const verdictWords = (face: Face, patch: RoomPatch): string => {
   return (says === 'bright' ? words.bright : words.dark)(Math.abs(off).toFixed(2));
 };
 
+type Known = { readonly id: string; readonly name: string; readonly skinOffset: number };
+const markedFaces = (input: InputOnBench | undefined) =>
+  (input?.patches ?? []).filter(({ kind }) => kind === 'skin');
+const isSpeaking = ({ room }: RoomCamera, faces: readonly Face[], { name }: Face) =>
+  name === (room.speaks ?? faces.at(-1)?.name);
+
+/** How whoever speaks now lies, in a sentence; undefined where no face is read. */
+export const speakerWords = (
+  hero: RoomCamera,
+  input: InputOnBench | undefined,
+  subjects: readonly Known[],
+): string | undefined => {
+  const marked = markedFaces(input);
+  const faces = facesOf(hero, marked, subjects);
+  const face = faces.find((one) => isSpeaking(hero, faces, one));
+  const patch = marked.find(({ name }) => name === face?.name);
+  return face && patch ? words.faceNow(face.name, verdictWords(face, patch)) : undefined;
+};
+
 /** Who speaks: each face against its own place, the one that is marked now first. */
 export const FacesPanel = ({
   hero,
@@ -30,10 +49,10 @@ export const FacesPanel = ({
 }: {
   hero: RoomCamera;
   input?: InputOnBench;
-  subjects: readonly { readonly id: string; readonly name: string; readonly skinOffset: number }[];
+  subjects: readonly Known[];
 }) => {
   const { book } = useBench();
-  const marked = (input?.patches ?? []).filter(({ kind }) => kind === 'skin');
+  const marked = markedFaces(input);
   const faces = facesOf(hero, marked, subjects);
   const keep = (face: Face, isSpeaking?: boolean) =>
     void book.edit(keepFace(hero, face, isSpeaking, words.facesEdit(face.name)));
@@ -54,14 +73,15 @@ export const FacesPanel = ({
     .map((face): Row => ({
       ...face,
       patch: marked.find(({ name }) => name === face.name),
-      isSpeaking: face.name === (hero.room.speaks ?? faces.at(-1)?.name),
+      isSpeaking: isSpeaking(hero, faces, face),
     }))
     .toSorted((a, b) => Number(b.isSpeaking) - Number(a.isSpeaking));
   const columns: readonly Column<Row>[] = [
     {
       id: 'face',
       header: words.face,
-      cell: ({ name, isSpeaking }) => (isSpeaking ? <strong>{`${name}, ${words.speaksNow}`}</strong> : name),
+      cell: ({ name, isSpeaking: speaks }) =>
+        speaks ? <strong>{`${name}, ${words.speaksNow}`}</strong> : name,
     },
     { id: 'place', header: words.place, className: 'num', cell: ({ offset }) => printSigned(offset, 2) },
     {
@@ -79,9 +99,9 @@ export const FacesPanel = ({
     {
       id: 'tools',
       header: <span className="visually-hidden">{words.speaks}</span>,
-      cell: ({ patch, isSpeaking, ...face }) => (
+      cell: ({ patch, isSpeaking: speaks, ...face }) => (
         <span className="panel-tools">
-          {!isSpeaking && (
+          {!speaks && (
             <Button size="sm" variant="outline-secondary" onClick={() => keep(face, true)}>
               {words.speaks}
             </Button>

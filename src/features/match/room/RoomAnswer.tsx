@@ -5,6 +5,7 @@ import { operationOf } from '#core/correction/operations.ts';
 import { sizeWords } from '#core/room/events.ts';
 import { printSigned } from '#core/units.ts';
 import type { DriftKind } from '#core/room/drift.ts';
+import { momentKey } from '#ui/bench/room/roomBox.ts';
 import { alarmKey, type RoomBenchState } from '#ui/bench/room/roomState.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
@@ -83,25 +84,24 @@ export const RoomAnswer = ({
   pair,
   solved,
   hasThings,
+  face,
   state,
 }: {
   room: Room;
   pair?: MatchPair;
   solved?: SolvedMatch;
   hasThings: boolean;
+  /** How whoever speaks now lies. */
+  face?: string;
   state: Pick<RoomBenchState, 'inputs' | 'seen' | 'evening'>;
 }) => {
   const alarms = alarmsOf(state);
   const { moments } = state.evening;
-  const kept = Object.values(moments).at(0)?.at;
+  const kept = cameras.flatMap(({ id, position }) => moments[momentKey(id, position.id)]?.at ?? []).at(0);
   const nameOf = (id: string) => cameras.find((one) => one.id === id)?.camera.name ?? id;
   useKey('seen', () => bench.acknowledge());
   const keep = () =>
-    bench.keepMoment(
-      Object.fromEntries(
-        cameras.map((camera) => [camera.id, { positionId: camera.position.id, says: standsAt(camera) }]),
-      ),
-    );
+    bench.keepMoment(Object.fromEntries(cameras.map((camera) => [camera.id, standsAt(camera)])));
   const isReady = Object.values(state.inputs).some(({ patches }) => patches && patches.length > 0);
   const unseen = alarms.some(({ isSeen }) => !isSeen);
   return (
@@ -119,6 +119,7 @@ export const RoomAnswer = ({
       <p className="room-says" role="status">
         {solved ? apartWords(solved) : hasThings ? words.waiting : words.nothingCommon}
       </p>
+      {face !== undefined && <p className="mb-1">{face}</p>}
       <div className="room-alarms" role="status" aria-label={words.alarms}>
         {kept === undefined ? (
           <span className="quiet">{words.notWatched}</span>

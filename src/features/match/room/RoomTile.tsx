@@ -27,16 +27,18 @@ const useCanvases = (bench: RoomBench, id: string) => {
   const picture = useRef<HTMLCanvasElement>(null);
   const wave = useRef<HTMLCanvasElement>(null);
   const vector = useRef<HTMLCanvasElement>(null);
+  const near = useRef<HTMLCanvasElement>(null);
   useEffect(
     () =>
       bench.paint(id, (came) => {
         put(picture.current, came.picture);
         put(wave.current, came.wave);
         put(vector.current, came.vector);
+        if (came.near) put(near.current, came.near);
       }),
     [bench, id],
   );
-  return { picture, wave, vector };
+  return { picture, wave, vector, near };
 };
 
 const GOOD = ['running', 'waiting'];
@@ -49,7 +51,7 @@ const TileState = ({ input }: { input: InputOnBench }) => {
   return (
     <div className="room-state">
       {GOOD.includes(state) ? (
-        <span className="quiet num" data-shown={shown} data-dropped={dropped}>
+        <span className="quiet" data-shown={shown} data-dropped={dropped}>
           {coding && `${coding.width} × ${coding.height}, ${coding.evidence} · `}
           {words.pace(rate.toFixed(0), dropped, shown + dropped)}
         </span>
@@ -92,7 +94,7 @@ export const RoomTile = ({
   onRemove: (name: string) => void;
 }) => {
   const canvases = useCanvases(room.bench, camera.id);
-  const { picture, wave, vector } = canvases;
+  const { picture, wave, vector, near } = canvases;
   const { name } = camera.camera;
   const { coding } = input ?? {};
   return (
@@ -130,6 +132,12 @@ export const RoomTile = ({
         )}
       </div>
       {input && <TileState input={input} />}
+      {marks.some(({ name: mark }) => mark === selected) && (
+        <div className="room-near">
+          <canvas ref={near} role="img" aria-label={words.nearOf(selected!, name)} />
+          <span className="quiet">{words.nearOf(selected!, name)}</span>
+        </div>
+      )}
       <div className="room-scopes" hidden={!hasScopes}>
         <canvas ref={wave} role="img" aria-label={words.waveOf(name)} />
         <canvas ref={vector} className="room-vector" role="img" aria-label={words.vectorOf(name)} />

@@ -17,7 +17,8 @@ import { TurnsPanel } from '../cameras/TurnsPanel.tsx';
 import { useMatchPair, type MatchPair } from '../cameras/useMatchPair.ts';
 import { ByEyePanel } from './ByEyePanel.tsx';
 import { EveningPanel } from './EveningPanel.tsx';
-import { FacesPanel } from './FacesPanel.tsx';
+import { FacesPanel, speakerWords } from './FacesPanel.tsx';
+import { KeptMixer } from './KeptMixer.tsx';
 import { Outlines } from './Outlines.tsx';
 import { PositionBar } from './PositionBar.tsx';
 import { RoomAnswer } from './RoomAnswer.tsx';
@@ -75,12 +76,12 @@ const useMarking = ({ cameras, marks, bench }: Room) => {
 
 /** The inputs side by side, and over each other in outlines. */
 const Inputs = ({ room }: { room: Room }) => {
-  const { cameras, bench } = room;
+  const { cameras, bench, settings, setSettings } = room;
   const inputs = useOnRoomBench((state) => state.inputs);
   const marking = useMarking(room);
   const [scopes, setScopes] = useState<Scopes>('tiles');
   const [chosen, setChosen] = useState<string>('skin');
-  const [selected, setSelected] = useState<string>();
+  const setSelected = (near: string) => setSettings((now) => ({ ...now, near }));
   const names = [...new Set(cameras.flatMap(marking.marksOn).map(({ name }) => name))];
   return (
     <Panel
@@ -120,7 +121,7 @@ const Inputs = ({ room }: { room: Room }) => {
               input={inputs[camera.id]}
               marks={marking.marksOn(camera)}
               hasScopes={scopes === 'tiles'}
-              selected={selected}
+              selected={settings.near}
               onSelect={setSelected}
               onMark={(place, name) => setSelected(marking.mark(camera, place, chosen, name))}
               onRemove={(name) => marking.unmark(camera, name)}
@@ -150,21 +151,29 @@ const Pair = ({ room, pair }: { room: Room; pair: MatchPair }) => {
   const { cameras, bench } = room;
   const state = useOnRoomBench(({ inputs, evening, seen }) => ({ inputs, evening, seen }));
   const { subjects } = useRecords();
-  const { setup } = useSelection();
+  const { shoot, setup } = useSelection();
   const [own, other] = [pair.selections.camera.camera.id, pair.selections.hero.camera.id];
   const [camera, hero] = [own, other].map((id) => cameras.find((one) => one.id === id));
   const { solved, problem, hasThings } = useLiveMatch(pair, state.inputs[own], state.inputs[other]);
   const here = setup.subjectIds.flatMap((id) => subjects.get(id) ?? []);
+  const live = state.inputs[own]?.kind === 'stage' ? 'simulated' : 'device';
+  const face = hero && speakerWords(hero, state.inputs[other], here);
   return (
     <>
-      <RoomAnswer {...{ room, pair, solved, hasThings, state }} />
+      <RoomAnswer {...{ room, pair, solved, hasThings, face, state }} />
       {problem !== undefined && <p className="field-error">{problem}</p>}
       <Inputs room={room} />
       <div className="match-figures">
-        <TurnsPanel pair={pair} look={solved?.look} isBusy={false} />
-        <ByEyePanel {...{ bench, pair, cameras, solved }} />
-        {solved?.mixer && <MixerPanel pair={pair} answer={solved.mixer} />}
-        <EveningPanel cameras={cameras} state={state} />
+        <TurnsPanel pair={pair} look={solved?.look} isBusy={false} live={live} />
+        <EveningPanel cameras={cameras} setup={setup} sun={shoot.sun} state={state} />
+        {(pair.selections.camera.camera.panel ?? []).length > 0 && (
+          <ByEyePanel {...{ bench, pair, cameras, solved }} />
+        )}
+        {solved?.mixer && (
+          <MixerPanel pair={pair} answer={solved.mixer}>
+            {camera && <KeptMixer {...{ bench, camera, cameras, mixer: solved.mixer.mixer }} />}
+          </MixerPanel>
+        )}
         {hero && <FacesPanel hero={hero} input={state.inputs[other]} subjects={here} />}
         <ThingsPanel pair={pair} camera={state.inputs[own]} hero={state.inputs[other]} solved={solved} />
         {camera && <SeatsPanel camera={camera} solved={solved} />}

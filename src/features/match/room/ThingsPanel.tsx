@@ -12,7 +12,7 @@ import { thingRows, type ThingRow } from './roomModel.ts';
 
 type Row = ThingRow & { readonly off?: number };
 
-const level = (stops: number | undefined) => (stops === undefined ? '' : printSigned(stops, 2));
+const level = (stops: number) => printSigned(stops, 2);
 
 const columnsFor = (camera: string, hero: string): readonly Column<Row>[] => [
   { id: 'name', header: words.thing, cell: ({ name }) => name },
@@ -28,12 +28,7 @@ const columnsFor = (camera: string, hero: string): readonly Column<Row>[] => [
     id: 'apart',
     header: words.difference,
     className: 'num',
-    cell: (row) =>
-      row.isClipped
-        ? words.clipped
-        : row.camera === undefined || row.hero === undefined
-          ? ''
-          : printSigned(row.camera - row.hero, 2),
+    cell: (row) => (row.isClipped ? words.clipped : printSigned(row.camera - row.hero, 2)),
   },
   {
     id: 'off',

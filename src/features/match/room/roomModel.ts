@@ -95,24 +95,25 @@ export const pairsOf = (camera: readonly RoomPatch[], hero: readonly RoomPatch[]
 /** A thing as both show it, in stops over grey. */
 export type ThingRow = {
   readonly name: string;
-  readonly camera?: number;
-  readonly hero?: number;
+  readonly camera: number;
+  readonly hero: number;
   readonly isClipped: boolean;
 };
 
+/** A share of a thing that may be clipped before it says nothing. */
+const MOST_CLIPPED = 0.02;
+
+/** What is marked on both. */
 export const thingRows = (
   camera: readonly RoomPatch[] | undefined,
   hero: readonly RoomPatch[] | undefined,
 ): ThingRow[] => {
-  const names = [...new Set([...(hero ?? []), ...(camera ?? [])].map(({ name }) => name))];
-  return names.map((name) => {
-    const [own, other] = [camera, hero].map((all) => all?.find((patch) => patch.name === name));
-    return {
-      name,
-      ...(own ? { camera: levelOf(own) } : {}),
-      ...(other ? { hero: levelOf(other) } : {}),
-      isClipped: [own, other].some((patch) => (patch?.clipped ?? 0) > 0.02),
-    };
+  const own = new Map((camera ?? []).map((patch) => [patch.name, patch]));
+  return (hero ?? []).flatMap((other): ThingRow[] => {
+    const patch = own.get(other.name);
+    if (!patch) return [];
+    const isClipped = [patch, other].some(({ clipped }) => clipped > MOST_CLIPPED);
+    return [{ name: other.name, camera: levelOf(patch), hero: levelOf(other), isClipped }];
   });
 };
 

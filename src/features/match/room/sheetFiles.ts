@@ -9,7 +9,7 @@ import { eventSays } from '#core/room/events.ts';
 import { printSigned } from '#core/units.ts';
 import { rowsCsv } from '#store/exports/rowsCsv.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
-import type { Evening } from '#ui/bench/room/roomBox.ts';
+import { momentKey, type Evening } from '#ui/bench/room/roomBox.ts';
 import { startFlow } from '#ui/paper/flow.ts';
 import { newDocument } from '#ui/paper/sheet.ts';
 import { PAGE_TOOLS } from '#ui/paper/tools.ts';
@@ -60,6 +60,11 @@ const settingsOf = ({ selection: { plan, profile } }: RoomCamera): [string, stri
   [words.nd, words.stops(plan.ndStops)],
 ];
 
+const keptOf = ({ id, position }: RoomCamera, { moments }: Evening) => {
+  const moment = moments[momentKey(id, position.id)];
+  return moment ? { kept: isoOf(moment.at) } : {};
+};
+
 /** Everything the sheet says. */
 export const sheetOf = ({
   shoot,
@@ -93,7 +98,7 @@ export const sheetOf = ({
       ...(apart ? { apart } : {}),
     })),
     faces: (one.room.faces ?? []).map(({ name, offset }) => ({ name, offset })),
-    ...(evening.moments[one.id] ? { kept: isoOf(evening.moments[one.id].at) } : {}),
+    ...keptOf(one, evening),
   })),
   events: evening.events.map((event) => ({
     at: isoOf(event.at),

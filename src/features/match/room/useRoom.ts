@@ -15,6 +15,7 @@ import { useSame } from '#ui/useSame.ts';
 import type { Range } from '#core/signal/scale.ts';
 import type { RoomDrawing, StageSetting } from '#workers/room/protocol.ts';
 import { foundPaint, paintOf } from '../cameras/panelModel.ts';
+import { zoomOn } from '../cameras/zoomOn.ts';
 import { dialOf, readingOf, roomCameras, type RoomCamera } from './roomModel.ts';
 
 /** How an input's picture and its scopes are drawn, px. */
@@ -55,6 +56,19 @@ export type RoomSettings = {
   readonly found: Readonly<Record<string, Paint>>;
   readonly pace: number;
   readonly ranges: Readonly<Record<string, Range>>;
+  /** The mark that is looked at from near. */
+  readonly near?: string;
+};
+
+/** How an input is drawn; what lies round a mark too, where it has one of that name. */
+const drawingOf = (
+  { position }: RoomCamera,
+  ofScene: readonly RoomMarkRecord[],
+  near: string | undefined,
+): RoomDrawing => {
+  const marks = position.marks.length > 0 ? position.marks : ofScene;
+  const mark = marks.find(({ name }) => name === near);
+  return mark ? { ...DRAWING, near: zoomOn(mark.place).region } : DRAWING;
 };
 
 const foundOf = ({ found }: RoomSettings, { id, isHero }: RoomCamera, n: number): Paint =>
@@ -115,8 +129,9 @@ export const useRoom = () => {
       const isStage = (bench.getState().inputs[camera.id]?.kind ?? 'stage') === 'stage';
       const ofScene = isStage ? (marks[camera.id] ?? []) : [];
       bench.ask(camera.id, {
+        positionId: camera.position.id,
         reading: readingOf(camera, ofScene, settings.ranges[camera.id]),
-        drawing: DRAWING,
+        drawing: drawingOf(camera, ofScene, settings.near),
         dial: dialOf(camera.selection),
       });
       const setting = settingOf(camera, settings, n);

@@ -3,7 +3,7 @@ import type { RoomEvent } from '#core/room/events.ts';
 import type { RoomJobs, RoomPicture, StageSetting } from '#workers/room/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import { createInputRuns } from './inputRuns.ts';
-import { emptyEvening, withEvent, type Evening } from './roomBox.ts';
+import { emptyEvening, momentKey, withEvent, type Evening } from './roomBox.ts';
 import {
   alarmKey,
   newInput,
@@ -53,9 +53,10 @@ export const createRoomBench = ({ start, now, keep, pause = wait }: Parts) => {
   };
 
   const hold = (id: string) => {
-    const moment = get().evening.moments[id];
-    const dial = asked.get(id)?.dial;
-    if (dial) watch.of(id).hold(moment?.patches, dial);
+    const wants = asked.get(id);
+    if (!wants) return;
+    const moment = get().evening.moments[momentKey(id, wants.positionId)];
+    watch.of(id).hold(moment?.patches, wants.dial);
   };
 
   const runs = createInputRuns({
@@ -88,7 +89,8 @@ export const createRoomBench = ({ start, now, keep, pause = wait }: Parts) => {
     ask: (id: string, wants: Asked) => {
       const before = asked.get(id);
       asked.set(id, wants);
-      if (!before || JSON.stringify(before.dial) !== JSON.stringify(wants.dial)) hold(id);
+      const isElsewhere = before?.positionId !== wants.positionId;
+      if (isElsewhere || JSON.stringify(before?.dial) !== JSON.stringify(wants.dial)) hold(id);
       if (before && JSON.stringify(before.reading) !== JSON.stringify(wants.reading)) watch.of(id).restart();
     },
     /** Takes pictures of a source, in the place of the one before. */
@@ -120,14 +122,16 @@ export const createRoomBench = ({ start, now, keep, pause = wait }: Parts) => {
       change(id, { patches: undefined });
       write({ at: now(), inputId: id, what, says });
     },
-    /** The moment that inputs are held against from now on. */
-    keepMoment: (says: Readonly<Record<string, { readonly positionId: string; readonly says: string }>>) => {
+    /** The moment that inputs are held against from now on. @param says How each stands, by its id */
+    keepMoment: (says: Readonly<Record<string, string>>) => {
       const at = now();
-      for (const [id, { positionId, says: stands }] of Object.entries(says)) {
+      for (const [id, stands] of Object.entries(says)) {
         const { patches } = get().inputs[id] ?? {};
-        if (!patches || patches.length === 0) continue;
+        const wants = asked.get(id);
+        if (!patches || patches.length === 0 || !wants) continue;
+        const key = momentKey(id, wants.positionId);
         set(({ evening, seen }) => ({
-          evening: { ...evening, moments: { ...evening.moments, [id]: { at, positionId, patches } } },
+          evening: { ...evening, moments: { ...evening.moments, [key]: { at, patches } } },
           seen: seen.filter((one) => !one.startsWith(`${id} `)),
         }));
         hold(id);

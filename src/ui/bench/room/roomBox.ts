@@ -3,14 +3,13 @@ import type { RoomPatch } from '#core/room/drift.ts';
 import { MOST_EVENTS, type RoomEvent } from '#core/room/events.ts';
 import type { Database } from '#store/database.ts';
 
-/** The moment that an input is held against: what its marks showed, and when. */
-export type Moment = {
-  readonly at: number;
-  readonly positionId: string;
-  readonly patches: readonly RoomPatch[];
-};
+/** The moment that an input is held against at a position: what its marks showed, and when. */
+export type Moment = { readonly at: number; readonly patches: readonly RoomPatch[] };
 
-/** An evening in a set-up: the moments kept, an input each, and what happened since. */
+/** A moment belongs to an input and to where it looks. */
+export const momentKey = (inputId: string, positionId: string): string => `${inputId} ${positionId}`;
+
+/** An evening in a set-up: the moments kept, by `momentKey`, and what happened since. */
 export type Evening = {
   readonly setupId: string;
   readonly moments: Readonly<Record<string, Moment>>;

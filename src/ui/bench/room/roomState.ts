@@ -51,7 +51,13 @@ export type RoomBenchState = {
 };
 
 /** What the page wants of an input's pictures; told with every one. */
-export type Asked = { readonly reading: RoomReading; readonly drawing: RoomDrawing; readonly dial: Dial };
+export type Asked = {
+  /** Where its camera looks. */
+  readonly positionId: string;
+  readonly reading: RoomReading;
+  readonly drawing: RoomDrawing;
+  readonly dial: Dial;
+};
 
 /** An input whose pictures have not come yet. */
 export const newInput = ({ kind, name }: InputSource): InputOnBench => ({
