@@ -23,7 +23,7 @@ export type RoomEvent = { readonly at: number; readonly inputId: string } & (
 export const MOST_EVENTS = 1000;
 
 const CAUSES: Readonly<Record<Cause, string>> = {
-  light: 'the light’s: every input shows it',
+  light: 'the light’s: other inputs show it too',
   camera: 'this camera’s alone',
   unknown: 'the light’s or the camera’s: no other input tells',
 };

@@ -98,16 +98,15 @@ export type Watch = ReturnType<typeof createWatch>;
 /** Whose change it is, held against the other inputs at the same time. */
 export type Cause = 'light' | 'camera' | 'unknown';
 
-/** Two changes are one when they are this near to each other, as a share of the larger. Our own. */
-const ALIKE = 0.5;
-
 /**
- * A change that all inputs show alike is the light's; one that a single input shows is its camera's. With one input it
- * cannot be told.
+ * A change that the other inputs show too, in the same direction, is the light's: how much of it each sees is a matter
+ * of where it looks. One that no other shows is its camera's. In between, and with one input, it cannot be told.
  */
 export const causeOf = (kind: DriftKind, size: number, others: readonly Drift[]): Cause => {
+  const { off } = BANDS[kind];
   const told = others.flatMap((other) => other[kind] ?? []);
   if (told.length === 0 || kind === 'face') return 'unknown';
-  const isLike = (other: number) => Math.abs(other - size) <= ALIKE * Math.abs(size);
-  return told.filter(isLike).length * 2 >= told.length ? 'light' : 'camera';
+  const along = told.filter((other) => Math.sign(other) === Math.sign(size) && Math.abs(other) >= off);
+  if (2 * along.length >= told.length) return 'light';
+  return told.every((other) => Math.abs(other) < off / 2) ? 'camera' : 'unknown';
 };

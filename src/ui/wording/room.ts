@@ -88,6 +88,8 @@ export const words = {
   toldFrom: 'Told from',
   overUnder: 'Over under',
   chartOf: (kind: Said, camera: Said) => `${kind} of ${camera}, minute by minute`,
+  toStep: (control: Said, step: Said) => `${control} to ${step}`,
+  noDark: 'mark something dark',
   noMoment: 'Keep a moment once all stands well: then every input is held against it.',
   things: 'The same things on both',
   thingsNote: 'Stops over grey, through each camera’s profile',

@@ -72,7 +72,8 @@ const columnsFor = (
         className: 'num',
         cell: ({ kind }) => {
           const size = input?.drift[kind];
-          return size === undefined ? '' : printSigned(size, BANDS[kind].digits);
+          if (size !== undefined) return printSigned(size, BANDS[kind].digits);
+          return kind === 'black' && input ? <span className="quiet">{words.noDark}</span> : '';
         },
       },
       {
@@ -154,7 +155,7 @@ export const EveningPanel = ({
         <p className="quiet">{words.nothingHappened}</p>
       ) : (
         <DataTable
-          className="figures"
+          className="figures words"
           label={words.log}
           columns={logColumns(nameOf)}
           rows={latest}

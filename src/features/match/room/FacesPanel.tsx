@@ -121,12 +121,12 @@ export const FacesPanel = ({
     },
   ];
   return (
-    <Panel title={words.faces} note={words.facesNote}>
+    <Panel title={words.faces} note={words.facesNote} className="room-wide">
       {rows.length === 0 ? (
         <p className="quiet">{words.noFaces}</p>
       ) : (
         <DataTable
-          className="figures"
+          className="figures words"
           label={words.faces}
           columns={columns}
           rows={rows}

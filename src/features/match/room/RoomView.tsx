@@ -137,13 +137,17 @@ const Inputs = ({ room }: { room: Room }) => {
 
 /** A control was turned: what its camera showed before counts no more, and the log says so. */
 const useTurns = ({ cameras, bench }: Room) => {
-  const last = useRef(new Map<string, string>());
+  const last = useRef(cameras);
   useEffect(() => {
     for (const { id, camera } of cameras) {
-      const now = (camera.panel ?? []).map(({ name, at }) => `${name} ${at}`).join(', ');
-      if (last.current.has(id) && last.current.get(id) !== now) bench.turned(id, now);
-      last.current.set(id, now);
+      const before = last.current.find((one) => one.id === id)?.camera.panel;
+      const turned = (camera.panel ?? []).filter(({ id: control, at }) =>
+        before?.some((one) => one.id === control && one.at !== at),
+      );
+      if (turned.length > 0)
+        bench.turned(id, turned.map(({ name, at }) => words.toStep(name, at)).join(', '));
     }
+    last.current = cameras;
   }, [bench, cameras]);
 };
 
