@@ -1,4 +1,3 @@
-import { gamutMatrix, type GamutSpec } from '../colour/gamut.ts';
 import { compileCorrection } from '../correction/compile.ts';
 import { operationOf, type Correction } from '../correction/operations.ts';
 import { NEUTRAL_CDL, compileCdl, type Cdl } from '../lut/cdl.ts';
@@ -7,22 +6,14 @@ import { compileProfile, type ProfileData } from '../profile/index.ts';
 import { LUMA } from '../signal/luma.ts';
 import { codeAnchors, maxCode, type Coding } from '../signal/scale.ts';
 import { stopsToReflectance } from '../units.ts';
-import { apply, IDENTITY, type Triple } from '../maths/matrix.ts';
+import type { Triple } from '../maths/matrix.ts';
 
-/** A correction on a recording's own codes. @param primaries It was solved in; without, the recording's own */
-export const onCodes = (
-  correction: Correction,
-  profile: ProfileData,
-  primaries?: GamutSpec,
-): ((signal: Triple) => Triple) => {
+/** A correction on a recording's own codes. */
+export const onCodes = (correction: Correction, profile: ProfileData): ((signal: Triple) => Triple) => {
   const { transfer, gamut } = compileProfile(profile);
-  const { run } = compileCorrection(correction, primaries ?? gamut);
-  const [there, back] = primaries
-    ? [gamutMatrix(gamut, primaries), gamutMatrix(primaries, gamut)]
-    : [IDENTITY, IDENTITY];
+  const { run } = compileCorrection(correction, gamut);
   return ([r, g, b]) => {
-    const light = apply(there, [transfer.decode(r), transfer.decode(g), transfer.decode(b)]);
-    const [x, y, z] = apply(back, run(light));
+    const [x, y, z] = run([transfer.decode(r), transfer.decode(g), transfer.decode(b)]);
     return [transfer.encode(x), transfer.encode(y), transfer.encode(z)];
   };
 };
@@ -67,11 +58,10 @@ export const correctionCdl = (
   profile: ProfileData,
   scale: CubeScale,
   coding: Coding,
-  primaries?: GamutSpec,
 ): CorrectionCdl => {
   const { transfer, clipStops } = compileProfile(profile);
   const { toSignal, fromSignal } = cubeScale(scale, coding);
-  const corrected = onCodes(correction, profile, primaries);
+  const corrected = onCodes(correction, profile);
   const run = (v: Triple) =>
     corrected(v.map(toSignal) as unknown as Triple).map(fromSignal) as unknown as Triple;
   const at = (stops: number) => fromSignal(transfer.encode(stopsToReflectance(stops)));

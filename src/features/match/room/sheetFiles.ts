@@ -187,7 +187,6 @@ export const sheetPdf = async (sheet: RoomSheet, tools = PAGE_TOOLS): Promise<Ui
   return (await made.document.save()) as Uint8Array<ArrayBuffer>;
 };
 
-const PRIMARIES = 'bt2020';
 const SIZE = 33;
 const nameOf = ({ selections: { camera, hero } }: MatchPair) =>
   `${camera.camera.name} to ${hero.camera.name}`;
@@ -195,7 +194,7 @@ const nameOf = ({ selections: { camera, hero } }: MatchPair) =>
 /** What brings a camera's recording to the hero's, as a CDL on its codes; what it misses is said in the file. */
 export const cameraCdl = (pair: MatchPair, { match }: SolvedMatch): string => {
   const { profile, camera } = pair.selections.camera;
-  const { cdl, worstCodes } = correctionCdl(match.correction, profile.data, 'code', camera.coding, PRIMARIES);
+  const { cdl, worstCodes } = correctionCdl(match.correction, profile.data, 'code', camera.coding);
   const note = `${correctionWords(match.correction).join(', ')}. ${words.cdlMisses(worstCodes.toFixed(1))}`;
   return writeCc({ id: nameOf(pair), cdl, descriptions: [note] });
 };
@@ -203,7 +202,7 @@ export const cameraCdl = (pair: MatchPair, { match }: SolvedMatch): string => {
 /** The same as a LUT: all of it. */
 export const cameraLut = (pair: MatchPair, { match }: SolvedMatch): string => {
   const { profile, camera } = pair.selections.camera;
-  const run = onCodes(match.correction, profile.data, PRIMARIES);
+  const run = onCodes(match.correction, profile.data);
   const lattice = sampleLattice(SIZE, onScale(run, 'code', camera.coding));
   return writeCube(lattice, {
     title: nameOf(pair),

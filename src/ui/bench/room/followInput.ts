@@ -26,6 +26,7 @@ export type FollowParts = {
   readonly now: () => number;
   readonly watch: RoomWatch;
   readonly paintersOf: (id: string) => Iterable<(picture: RoomPicture) => void>;
+  readonly inputOf: (id: string) => InputOnBench | undefined;
   readonly change: (id: string, fields: Partial<InputOnBench>) => void;
   readonly write: (event: RoomEvent) => void;
   /** A change is over: whoever has seen it sees the next anew. */
@@ -38,6 +39,7 @@ export const followInput = ({
   now,
   watch,
   paintersOf,
+  inputOf,
   change,
   write,
   isBack,
@@ -50,7 +52,6 @@ export const followInput = ({
   const pace = paceOf();
   let [shown, dropped, figuresAt, readAt] = [0, 0, 0, 0];
   let patches: readonly RoomPatch[] | undefined;
-  let state: InputState = 'waiting';
   return (picture: RoomPicture) => {
     const time = now();
     shown += 1;
@@ -61,10 +62,11 @@ export const followInput = ({
       if (is === 'over') isBack(id, kind);
     }
     const rate = pace(picture.arrivedAt);
-    const isNews = picture.state !== state;
-    if (isNews && (NEWS.includes(picture.state) || (NEWS.includes(state) && picture.state === 'running')))
-      write({ at: time, inputId: id, what: 'input', state: picture.state });
-    state = picture.state;
+    const before = inputOf(id)?.state ?? 'waiting';
+    const { state } = picture;
+    const isNews = state !== before;
+    if (isNews && (NEWS.includes(state) || (NEWS.includes(before) && state === 'running')))
+      write({ at: time, inputId: id, what: 'input', state });
     if (!isNews && time - figuresAt < FIGURES_MS) return;
     figuresAt = time;
     if (isOver()) return;

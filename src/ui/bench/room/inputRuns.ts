@@ -5,7 +5,7 @@ import type { Outcome } from '#workers/rpc/protocol.ts';
 import type { Result } from '#core/result.ts';
 import { wordsOf } from '../session/files.ts';
 import { followInput, type FollowParts } from './followInput.ts';
-import type { Asked, InputOnBench, InputSource } from './roomState.ts';
+import type { Asked, InputSource } from './roomState.ts';
 
 /** Between two tries to have an input again, ms. */
 const AGAIN_MS = 2000;
@@ -15,7 +15,6 @@ type Parts = FollowParts & {
   readonly pause: (ms: number) => Promise<void>;
   readonly worker: () => Client<RoomJobs>;
   readonly askedOf: (id: string) => Asked;
-  readonly inputOf: (id: string) => InputOnBench | undefined;
 };
 
 /** Why a call brought no picture. */
@@ -23,6 +22,13 @@ const reasonOf = (outcome: Outcome<Result<unknown>>): string => {
   if (outcome.state === 'failed') return outcome.reason;
   return outcome.state === 'done' && !outcome.output.ok ? outcome.output.reason : 'It was let go.';
 };
+
+/** Calls without a picture after which an input is opened anew. */
+const MOST_MISSES = 2;
+/** The worker does not know the input any more: it has ended, and another one was started. */
+const isLost = (outcome: Outcome<Result<unknown>>): boolean =>
+  outcome.state === 'failed' ||
+  (outcome.state === 'done' && !outcome.output.ok && outcome.output.where === 'input');
 
 /** The inputs as they run: each opened, followed, and had again when it stopped. */
 export const createInputRuns = (parts: Parts) => {
@@ -51,6 +57,8 @@ export const createInputRuns = (parts: Parts) => {
     mine.end = end;
     const { reading } = askedOf(id);
     const outcome = await worker().call('open', { id, source, reading }, { transfer: [...transfer] });
+    // Let go while it was opened: nobody else will.
+    if (mine.isOver && !running.has(id)) void worker().call('close', { id });
     if (outcome.state === 'done' && outcome.output.ok) return true;
     end?.();
     if (!mine.isOver) await isGone(id, reasonOf(outcome));
@@ -62,7 +70,7 @@ export const createInputRuns = (parts: Parts) => {
       if (!(await opened(id, mine))) continue;
       const take = followInput({ id, ...parts, isOver: () => mine.isOver });
       // The same for as long as pictures come; a device that is only slow is not opened anew.
-      for (let misses = 0; misses < 2 && !mine.isOver;) {
+      for (let misses = 0; misses < MOST_MISSES && !mine.isOver;) {
         const { reading, drawing } = askedOf(id);
         const outcome = await worker().call('next', { id, reading, drawing });
         if (mine.isOver) break;
@@ -71,7 +79,7 @@ export const createInputRuns = (parts: Parts) => {
           take(outcome.output.value);
           continue;
         }
-        misses += 1;
+        misses += isLost(outcome) ? MOST_MISSES : 1;
         await isGone(id, reasonOf(outcome));
       }
       mine.end?.();

@@ -42,14 +42,8 @@ export const createRoomBench = ({ start, now, keep, pause = wait }: Parts) => {
     keep(get().evening);
   };
   const worker = (): Client<RoomJobs> => {
-    if (client) return client;
-    const mine = start();
-    client = mine;
-    // Whatever it held went with it: each input notices by itself and is opened again.
-    mine.onEnded(() => {
-      if (client === mine) client = undefined;
-    });
-    return mine;
+    client ??= start();
+    return client;
   };
 
   const hold = (id: string) => {
