@@ -163,22 +163,29 @@ export const printOf = (page: Page, selector: string) =>
     return hash;
   });
 
-/** A browser that plays a Y4M file as its camera, 8 bit as Chromium has it, and a page of the app in it. */
-export const openWithDevice = async (played: string): Promise<{ browser: Browser; page: Page }> => {
+/** A browser with devices that are none, and a page of the app in it. */
+const openWith = async (...devices: string[]): Promise<{ browser: Browser; page: Page }> => {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: [
       '--no-sandbox',
       '--disable-gpu',
       '--disable-background-networking',
-      '--use-fake-device-for-media-stream',
       '--use-fake-ui-for-media-stream',
-      `--use-file-for-fake-video-capture=${played}`,
+      ...devices,
     ],
   });
   const { baseURL, viewport, storageState } = test.info().project.use;
   return { browser, page: await browser.newPage({ viewport, baseURL, storageState }) };
 };
+
+/** A browser that plays a Y4M file as its camera, 8 bit as Chromium has it. */
+export const openWithDevice = (played: string) =>
+  openWith('--use-fake-device-for-media-stream', `--use-file-for-fake-video-capture=${played}`);
+
+/** A browser with cameras of its own, 25 pictures a second each: the first and the third give codes. */
+export const openWithThreeDevices = () =>
+  openWith('--use-fake-device-for-media-stream=device-count=3,fps=25');
 
 type StoredRow = Record<string, unknown> & { id: string };
 
@@ -242,6 +249,7 @@ export const VIEWS = [
   'log&part=clips&clipsAs=sheet',
   'match',
   'match&part=clips',
+  'match&part=room',
   'handoff',
   'handoff&part=grade',
   'luts',

@@ -9,7 +9,8 @@ import { build, freePort, say, startServer } from './ground.mjs';
 const TWO_FRAMES = 80;
 /** Parts of the run; memory is looked at between them, when nothing else is counted: the look itself takes time. */
 const PARTS = 4;
-const flags = (clip) => [
+/** A browser that plays a clip as its camera. */
+export const flags = (clip) => [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-background-networking',
@@ -21,7 +22,7 @@ const flags = (clip) => [
 const sum = (values) => values.reduce((a, b) => a + b, 0);
 
 /** Page and workers together, after their garbage is gone, MB. */
-const memory = async (page) =>
+export const memory = async (page) =>
   (await page.evaluate(async () => (await performance.measureUserAgentSpecificMemory()).bytes)) / 1e6;
 
 /** What the page and its feed do for so many seconds. */

@@ -17,11 +17,14 @@ const STEP: NumberRule = { schema: panelStep, says: words.stepRule };
 /** The controls of a panel: where they stand, how far they go, what a step of them does. */
 export const ControlList = ({
   panel,
+  canLearn,
   onChange,
   onRemove,
   onLearn,
 }: {
   panel: readonly PanelControl[];
+  /** The marks are read: what a turn does can be seen. */
+  canLearn: boolean;
   onChange: (id: string, fields: Partial<PanelControl>) => void;
   onRemove: (id: string) => void;
   onLearn: (control: PanelControl) => void;
@@ -71,6 +74,7 @@ export const ControlList = ({
           <Button
             size="sm"
             variant="outline-secondary"
+            disabled={!canLearn}
             aria-label={words.learnOf(one.name)}
             onClick={() => onLearn(one)}
           >

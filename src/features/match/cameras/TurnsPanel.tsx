@@ -148,6 +148,7 @@ export const TurnsPanel = ({
       {panel.length > 0 && (
         <ControlList
           panel={panel}
+          canLearn={look !== undefined}
           onChange={change}
           onRemove={(id) =>
             keep(

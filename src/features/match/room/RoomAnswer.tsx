@@ -84,6 +84,7 @@ export const RoomAnswer = ({
   pair,
   solved,
   hasThings,
+  problem,
   face,
   state,
 }: {
@@ -91,6 +92,8 @@ export const RoomAnswer = ({
   pair?: MatchPair;
   solved?: SolvedMatch;
   hasThings: boolean;
+  /** Why nothing is solved. */
+  problem?: string;
   /** How whoever speaks now lies. */
   face?: string;
   state: Pick<RoomBenchState, 'inputs' | 'seen' | 'evening'>;
@@ -117,7 +120,7 @@ export const RoomAnswer = ({
       }
     >
       <p className="room-says" role="status">
-        {solved ? apartWords(solved) : hasThings ? words.waiting : words.nothingCommon}
+        {solved ? apartWords(solved) : (problem ?? (hasThings ? words.waiting : words.nothingCommon))}
       </p>
       {face !== undefined && <p className="mb-1">{face}</p>}
       <div className="room-alarms" role="status" aria-label={words.alarms}>

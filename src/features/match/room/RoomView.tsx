@@ -164,8 +164,7 @@ const Pair = ({ room, pair }: { room: Room; pair: MatchPair }) => {
   const face = hero && speakerWords(hero, state.inputs[other], here);
   return (
     <>
-      <RoomAnswer {...{ room, pair, solved, hasThings, face, state }} />
-      {problem !== undefined && <p className="field-error">{problem}</p>}
+      <RoomAnswer {...{ room, pair, solved, hasThings, problem, face, state }} />
       <Inputs room={room} />
       <div className="match-figures">
         <TurnsPanel pair={pair} look={solved?.look} isBusy={false} live={live} />
