@@ -139,9 +139,9 @@ test('a control is learnt on the running picture, turned by eye; a new face take
   });
   await page.getByLabel('New position of Hall 2').fill('Choir');
   await page.getByRole('button', { name: 'Add', exact: true }).nth(1).click();
-  await expect(page.getByLabel('Position of Hall 2')).toHaveValue('choir');
+  await expect(page.getByLabel('Position of Hall 2', { exact: true })).toHaveValue('choir');
   await stored(page);
   await page.reload();
-  await expect(page.getByLabel('Position of Hall 2')).toHaveValue('choir');
+  await expect(page.getByLabel('Position of Hall 2', { exact: true })).toHaveValue('choir');
   await expect(panel.getByRole('row', { name: /R gain/ })).toContainText('R +0.02 stop');
 });

@@ -1,6 +1,7 @@
 // npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip.
 // Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `pictures`, `log`, `clips`, `open`, `live` and `room`; `live 3600`
-// lets the feed run for an hour, `room 3600` two of them, `pictures folder` takes its photographs in. Ends with 1 when a limit does not hold.
+// lets the feed run for an hour, `room 3600 5` two of them at
+// five pictures a second, `pictures folder` takes its photographs in. Ends with 1 when a limit does not hold.
 import { mkdirSync } from 'node:fs';
 import { buildKernels, fail, installDebian, installPackages, nodeIsNew } from './ground.mjs';
 
@@ -36,6 +37,8 @@ if (asked('live')) {
   await (await import('./bench-live.mjs')).benchLive(seconds > 0 ? seconds : undefined);
 }
 if (asked('room')) {
-  const seconds = Number(wanted[wanted.indexOf('room') + 1]);
-  await (await import('./bench-room.mjs')).benchRoom(seconds > 0 ? seconds : undefined);
+  const [seconds, rate] = wanted.slice(wanted.indexOf('room') + 1).map(Number);
+  await (
+    await import('./bench-room.mjs')
+  ).benchRoom(seconds > 0 ? seconds : undefined, rate > 0 ? rate : undefined);
 }

@@ -53,14 +53,15 @@ export const clampRect = (rect: Rect, { width, height }: Pick<Frame, 'width' | '
   };
 };
 
-/** A rectangle of a frame, cut out; its luma is made anew from R'G'B'. */
-export const cutOut = (frame: Frame, region: Rect): Frame => {
-  const { x, y, width, height } = clampRect(region, frame);
+/** A rectangle of a frame, cut out, each `every`-th pixel of it; its luma is made anew from R'G'B'. */
+export const cutOut = (frame: Frame, region: Rect, every = 1): Frame => {
+  const at = clampRect(region, frame);
+  const [width, height] = [Math.ceil(at.width / every), Math.ceil(at.height / every)];
   const cut = (plane: Uint16Array) => {
     const out = new Uint16Array(width * height);
-    for (let row = 0; row < height; row += 1) {
-      const from = (y + row) * frame.width + x;
-      out.set(plane.subarray(from, from + width), row * width);
+    for (let row = 0, i = 0; row < height; row += 1) {
+      const from = (at.y + row * every) * frame.width + at.x;
+      for (let column = 0; column < width; column += 1, i += 1) out[i] = plane[from + column * every];
     }
     return out;
   };

@@ -1,5 +1,5 @@
 import { hashOfCodes } from '#core/hash.ts';
-import type { Rect } from '#core/frame/frame.ts';
+import { cutOut, type Rect } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { compileMonitoring, type CompiledMonitoring } from '#core/lut/monitoring.ts';
 import { measurePatchLight, readByProfile, type LightReading } from '#core/match/measurePatches.ts';
@@ -12,7 +12,7 @@ import { waveformLevels } from '#core/scopes/waveform.ts';
 import { codeToSignal, type Coding } from '#core/signal/scale.ts';
 import { since1970 } from '../judge/clock.ts';
 import { openClip } from '../judge/clips/open.ts';
-import { createHolder, infoOf, type Held } from '../judge/holder.ts';
+import { createHolder, infoOf, looseBench, type Held } from '../judge/holder.ts';
 import { paint } from '../judge/look.ts';
 import type { Pixels } from '../judge/protocol.ts';
 import type { Share } from '../match/protocol.ts';
@@ -26,6 +26,8 @@ export const ROOM_LANES: LaneOf<RoomJobs> = { stage: 0, close: 0, open: 1, next:
 const NO_INPUT = failure('input', 'This input was let go: choose it again.');
 /** A picture's codes are compared by so many of them. */
 const EVERY_CODE = 211;
+/** What lies round a mark is drawn at most so wide, px. */
+const NEAR_WIDTH = 240;
 /** Waveforms of all inputs stand on this axis, % of signal. */
 const AXIS = [-5, 109] as const;
 /** Primaries in which inputs are held against each other. */
@@ -107,11 +109,14 @@ const drawn = (
   const look = { ramp: 'viridis', brightness: 1, reach: 1 } as const;
   const pixels = (scope: 'waveform' | 'vectorscope', tall: number) =>
     SCOPE_PAINTERS[scope](counts, { ...common, ...look, height: tall }) as Pixels;
+  const nearOf = (share: Share) => {
+    const rect = rectOf(share, held.frame);
+    const part = cutOut(held.frame, rect, Math.max(1, Math.ceil(rect.width / NEAR_WIDTH)));
+    return paint(kernels, looseBench(kernels, held.opened, part), { ...shown, every: 1 }, monitoring);
+  };
   return {
     picture: paint(kernels, held, { ...shown, every }, monitoring),
-    ...(near
-      ? { near: paint(kernels, held.part(rectOf(near, held.frame)), { ...shown, every: 1 }, monitoring) }
-      : {}),
+    ...(near ? { near: nearOf(near) } : {}),
     wave: pixels('waveform', height),
     waveLine: waveOutline(held.waveform('luma', columns), held.frame),
     vector: pixels('vectorscope', size),
@@ -142,6 +147,8 @@ export const roomHandlers = (
     holder.put(opened);
     const held = holder.current();
     const { frame } = held;
+    const shown = drawn(kernels, held, reading, monitoring(reading, frame), drawing);
+    // Summed from the waveform that was counted for its drawing.
     const { top, under } = endsOf(held.histogram('luma'), frame);
     const is = {
       at,
@@ -158,7 +165,7 @@ export const roomHandlers = (
       came: is,
       under,
       patches: patchesOf(held, reading, lights(reading, frame)),
-      ...drawn(kernels, held, reading, monitoring(reading, frame), drawing),
+      ...shown,
     };
   };
 

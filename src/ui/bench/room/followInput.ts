@@ -6,9 +6,9 @@ import type { InputOnBench } from './roomState.ts';
 import { ENOUGH_PICTURES, type RoomWatch } from './roomWatch.ts';
 
 /** The page's figures follow the pictures so often, ms. */
-const FIGURES_MS = 250;
+const FIGURES_MS = 500;
 /** Marks are read so often, ms. */
-const READ_MS = 1000;
+const READ_MS = 2000;
 /** States that are written down; those between are nobody's news. */
 const NEWS: readonly InputState[] = ['still', 'black', 'gone', 'resized'];
 
