@@ -132,7 +132,7 @@ test('a control is learnt on the running picture, turned by eye; a new face take
   await page.getByRole('button', { name: 'A step down' }).click();
   await expect(stands).toHaveValue(String(before - 1));
   await page.getByLabel('Mark', { exact: true }).selectOption({ label: 'New face' });
-  await drag(page, 'hall-1', [0.52, 0.36]);
+  await drag(page, 'hall-1', [0.5, 0.44]);
   const faces = page.getByRole('table', { name: 'Who speaks' });
   await expect(faces.getByRole('row', { name: /Face 1, Speaks now/ })).toContainText('as it was', {
     timeout: 30_000,

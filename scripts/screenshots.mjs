@@ -78,16 +78,6 @@ const placeOn = async (on, sheet, box) => {
 };
 const clip = await recorded('packing-yard', 'b-cam');
 const sheet = await page.locator('.picture-sheet').boundingBox();
-await page.getByLabel('Frame file').setInputFiles(join(clip.folder, clip.name));
-await page.locator('[data-frame]').waitFor();
-await page.waitForTimeout(600);
-await mark(page, await placeOn(page, sheet, clip.card));
-await page.getByRole('button', { name: 'Judge clip' }).click();
-await page.locator('.drift').waitFor({ timeout: 60_000 });
-await page.getByLabel('Frame of the clip').fill('20');
-await page.getByLabel('First scope').selectOption('parade');
-await page.waitForTimeout(1500);
-await shoot('judge-clip');
 
 // Chromium calls the device by the file's path: a name alone, from the folder it lies in.
 const root = process.cwd();
@@ -129,6 +119,9 @@ await shoot('luts');
 await visit(on('match', 'bench-interview', 'b-cam'), '.match-answer');
 await page.waitForTimeout(2500);
 await shoot('match');
+await visit(on('match', 'open-evening', 'hall-2', '&part=room'), '.room-says');
+await page.waitForTimeout(12_000);
+await shoot('room');
 await visit(on('match', 'furnace-mouth', 'a-cam', '&part=clips'), '.match-verdicts');
 await page.waitForTimeout(2500);
 await shoot('match-clips');

@@ -131,6 +131,14 @@ const GLOSSARY = {
     ],
     also: ['look', 'view assist', 'cube'],
   },
+  liveRoom: {
+    name: 'Live room',
+    says: [
+      'Several cameras side by side while they run, brought to one before the first word.',
+      'What changes afterwards is told once, with its size and whose it is: the light’s or one camera’s.',
+    ],
+    also: ['vision control', 'camera control', 'racking', 'drift', 'multicam'],
+  },
   match: {
     name: 'Match',
     says: [
