@@ -30,6 +30,7 @@ export const words = {
   sunTurn: (name: Said, time: Said) => `${name} at ${time}: the windows’ part goes with it.`,
   faceNow: (name: Said, verdict: Said) => `${name} speaks: ${verdict}.`,
   outside: (share: Said) => `${share} % of it lies well under legal black: it may be full range.`,
+  atClip: (share: Said) => `${share} % at the clip`,
   hero: 'hero',
   mark: 'Mark',
   newFace: 'New face',

@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { makeFrame } from '#core/frame/frame.ts';
+import { plainly } from '#core/formats/opened.ts';
+import { success } from '#core/result.ts';
 import { PLAIN } from '#core/kernels/plain.ts';
 import { createWatch } from '#core/room/watch.ts';
 import { levelOf } from '#core/room/faces.ts';
+import type { ClipSource } from '../judge/clips/source.ts';
 import { plainContext as context } from '../rpc/fixtures/context.ts';
 import { hallReading, hallSetting, hallSource, SMALL } from './fixtures/hall.ts';
 import { roomHandlers } from './handlers.ts';
@@ -112,5 +116,54 @@ describe('the inputs of a room', () => {
       return;
     }
     expect.unreachable('nothing was told');
+  });
+
+  it('a recorded clip stands in for a device: round and round at its own rate', async () => {
+    let ms = 0;
+    const asked: number[] = [];
+    const clip: ClipSource = {
+      info: { times: Float64Array.from([0, 0.04, 0.08, 0.12]), seconds: 0.16, rate: 25, variable: false },
+      frameAt: async (n) => {
+        asked.push(n);
+        const plane = new Uint16Array(16 * 9).fill(16 + 40 * n);
+        const frame = makeFrame({
+          width: 16,
+          height: 9,
+          bitDepth: 8,
+          range: 'legal',
+          r: plane,
+          g: plane,
+          b: plane,
+        });
+        return success(plainly({ frame, reading: 'codes8', evidence: 'a clip', container: 'test' }, {}));
+      },
+      close: () => asked.push(-1),
+    };
+    const jobs = roomHandlers(
+      PLAIN,
+      () => ms,
+      async () => success(clip),
+    );
+    const reading = { ...hallReading('hall-wide'), marks: [] };
+    await jobs.open({ id: 'a', source: { kind: 'clip', file: new Blob() }, reading }, context);
+    for (const step of [0, 40, 40, 120]) {
+      ms += step;
+      const { output } = await jobs.next({ id: 'a', reading, drawing: { ...SMALL, wave: [8, 40] } }, context);
+      expect(output.ok).toBe(true);
+    }
+    expect(asked).toEqual([0, 1, 2, 1]);
+    await jobs.close({ id: 'a' }, context);
+    expect(asked.at(-1)).toBe(-1);
+    const empty: ClipSource = { ...clip, info: { ...clip.info, times: new Float64Array(0) } };
+    const none = roomHandlers(
+      PLAIN,
+      () => ms,
+      async () => success(empty),
+    );
+    const { output } = await none.open(
+      { id: 'a', source: { kind: 'clip', file: new Blob() }, reading },
+      context,
+    );
+    expect(output).toMatchObject({ ok: false, reason: expect.stringContaining('holds no picture') });
   });
 });

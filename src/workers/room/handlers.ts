@@ -69,20 +69,21 @@ const keep = (input: RoomInput): Kept => ({
 /** Signal that noise about black does not reach: a picture under it is none of legal range. Our own. */
 const WELL_UNDER = -0.03;
 
-/** What a histogram says of the picture as a whole: nearly its brightest signal, and the share well under black, %. */
-const endsOf = (counts: Uint32Array, coding: Coding) => {
+/** What a histogram says of the picture: nearly its brightest signal, the shares well under black and clipped, %. */
+const endsOf = (counts: Uint32Array, coding: Coding, clipCode: number) => {
   const { shift } = waveformLevels(coding.bitDepth);
   const all = counts.reduce((sum, v) => sum + v, 0);
   const signal = (level: number) => codeToSignal(level * 2 ** shift, coding);
-  let [under, sum, top] = [0, 0, 0];
+  let [under, over, sum, top] = [0, 0, 0, 0];
   counts.forEach((count, level) => {
     if (count === 0) return;
     const at = signal(level);
     if (at < WELL_UNDER) under += count;
+    if (level * 2 ** shift >= clipCode) over += count;
     if (sum < 0.99 * all) top = at;
     sum += count;
   });
-  return { top, under: (100 * under) / all };
+  return { top, under: (100 * under) / all, clipped: (100 * over) / all };
 };
 
 const patchesOf = (held: Held, { marks }: RoomReading, lights: LightReading): RoomPatch[] =>
@@ -149,7 +150,8 @@ export const roomHandlers = (
     const { frame } = held;
     const shown = drawn(kernels, held, reading, monitoring(reading, frame), drawing);
     // Summed from the waveform that was counted for its drawing.
-    const { top, under } = endsOf(held.histogram('luma'), frame);
+    const read = lights(reading, frame);
+    const { top, under, clipped } = endsOf(held.histogram('luma'), frame, read.clipCode);
     const is = {
       at,
       hash: hashOfCodes(held.luma, EVERY_CODE),
@@ -164,7 +166,8 @@ export const roomHandlers = (
       state: liveness.came(is),
       came: is,
       under,
-      patches: patchesOf(held, reading, lights(reading, frame)),
+      clipped,
+      patches: patchesOf(held, reading, read),
       ...shown,
     };
   };

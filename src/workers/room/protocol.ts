@@ -61,6 +61,8 @@ export type RoomPicture = {
   readonly came: CameIn;
   /** Share of its pixels well under black, %: where it is read as legal it may be none. */
   readonly under: number;
+  /** Share of it at the clip of its profile, by luma, %. */
+  readonly clipped: number;
   readonly patches: readonly RoomPatch[];
   readonly picture: Pixels;
   readonly near?: Pixels;

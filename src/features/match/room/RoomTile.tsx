@@ -44,16 +44,19 @@ const useCanvases = (bench: RoomBench, id: string) => {
 const GOOD = ['running', 'waiting'];
 /** Share of a legal picture that may lie well under black, %. */
 const MOST_UNDER = 0.5;
+/** Share at the clip that is told, %. */
+const LEAST_CLIPPED = 0.1;
 
 /** What an input says of itself under its picture. */
 const TileState = ({ input }: { input: InputOnBench }) => {
-  const { state, problem, under, coding, rate, dropped, shown } = input;
+  const { state, problem, under, clipped, coding, rate, dropped, shown } = input;
   return (
     <div className="room-state">
       {GOOD.includes(state) ? (
         <span className="quiet" data-shown={shown} data-dropped={dropped}>
           {coding && `${coding.width} × ${coding.height}, ${coding.evidence} · `}
           {words.pace(rate.toFixed(0), dropped, shown + dropped)}
+          {clipped >= LEAST_CLIPPED && ` · ${words.atClip(clipped.toFixed(1))}`}
         </span>
       ) : (
         <span role="status">

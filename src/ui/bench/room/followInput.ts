@@ -79,6 +79,7 @@ export const followInput = ({
       problem: undefined,
       coding: picture.coding,
       under: picture.under,
+      clipped: picture.clipped,
       at: picture.at,
       rate,
       shown,

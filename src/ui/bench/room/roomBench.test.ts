@@ -25,6 +25,7 @@ const pictureAt = (at: number, light: number, state: RoomPicture['state'] = 'run
   state,
   came: { at, hash: at, top: 0.5, width: 960, height: 540 },
   under: 0,
+  clipped: 0,
   patches: [patch(light)],
   picture: PIXELS,
   wave: PIXELS,

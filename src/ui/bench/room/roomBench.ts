@@ -23,11 +23,13 @@ type Parts = {
   readonly now: () => number;
   /** Keeps the evening as it stands now. */
   readonly keep: (evening: Evening) => void;
+  /** Something is to be told where nobody looks at the room. */
+  readonly tell?: (event: RoomEvent) => void;
   readonly pause?: (ms: number) => Promise<void>;
 };
 
 /** The inputs of a live room: each runs by itself, is watched by itself, and is had again when it returns. */
-export const createRoomBench = ({ start, now, keep, pause = wait }: Parts) => {
+export const createRoomBench = ({ start, now, keep, tell, pause = wait }: Parts) => {
   const store = createStore<RoomBenchState>(() => ({ inputs: {}, evening: emptyEvening(''), seen: [] }));
   const { getState: get, setState: set } = store;
   const watch = createRoomWatch();
@@ -40,6 +42,7 @@ export const createRoomBench = ({ start, now, keep, pause = wait }: Parts) => {
   const write = (event: RoomEvent) => {
     set(({ evening }) => ({ evening: withEvent(evening, event) }));
     keep(get().evening);
+    if ([...painters.values()].every((here) => here.size === 0)) tell?.(event);
   };
   const worker = (): Client<RoomJobs> => {
     client ??= start();

@@ -30,6 +30,7 @@ export type InputOnBench = {
   readonly problem?: string;
   readonly coding?: FrameCoding;
   readonly under: number;
+  readonly clipped: number;
   readonly at: number;
   /** Pictures a second, of the last seconds; taken and left out since it runs. */
   readonly rate: number;
@@ -66,6 +67,7 @@ export const newInput = ({ kind, name }: InputSource): InputOnBench => ({
   state: 'waiting',
   at: 0,
   under: 0,
+  clipped: 0,
   rate: 0,
   shown: 0,
   dropped: 0,

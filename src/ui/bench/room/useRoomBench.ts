@@ -2,6 +2,8 @@
 
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
+import { failure } from '#core/result.ts';
+import { eventSays } from '#core/room/events.ts';
 import { startRoom } from '#workers/room/client.ts';
 import { since1970 } from '#workers/judge/clock.ts';
 import { useBench } from '../hooks.ts';
@@ -22,6 +24,11 @@ export const useRoomBench = (): RoomBench => {
     start: startRoom,
     now: since1970,
     // A browser that keeps no data has told so at its start.
+    tell: (event) => {
+      const isNews = (event.what === 'drift' && event.state === 'began') || event.what === 'input';
+      const name = services.book.getState().cameras.get(event.inputId)?.name ?? event.inputId;
+      if (isNews) services.session.notice.say(`Live room, ${name}`, failure('room', eventSays(event)));
+    },
     keep: (evening) => void box.keep(evening).catch(() => undefined),
   });
   benches.set(services, bench);
