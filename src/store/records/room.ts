@@ -23,11 +23,19 @@ const mixerSchema = z.object({
   reason: z.optional(nameSchema),
 });
 
+const pointSchema = z.readonly(z.tuple([share, share]));
+/** A board between its four corners; one that is unknown is none. */
+const boardSchema = z.object({
+  id: idSchema,
+  corners: z.readonly(z.tuple([pointSchema, pointSchema, pointSchema, pointSchema])),
+});
+
 /** Where a camera looks, and what is marked there; a fixed camera has one. */
 const positionSchema = z.object({
   id: idSchema,
   name: nameSchema,
   marks: listOf(roomMarkSchema, 0, 60),
+  board: z.optional(boardSchema),
   mixer: z.optional(mixerSchema),
   /** What lay between it and the hero here, as it was kept: stops, mired, thousandths of Duv. */
   apart: z.optional(z.object({ stops: stopsSchema, mired: between(-300, 300), tint: between(-100, 100) })),

@@ -32,6 +32,8 @@ export const ByEyePanel = ({
   const { camera } = pair.selections.camera;
   const panel = camera.panel ?? [];
   const [chosen, setChosen] = useState<string>();
+  /** Where a slider that is held stands: it is turned when it is let go. */
+  const [held, setHeld] = useState<number>();
   const knob = panel.find(({ id }) => id === chosen) ?? panel.at(0);
   const turn = ({ id }: PanelControl, at: number) =>
     void book.edit(
@@ -80,9 +82,13 @@ export const ByEyePanel = ({
               min={knob.low}
               max={knob.high}
               step={1}
-              value={knob.at}
-              shown={String(knob.at)}
-              onSet={(at) => turn(knob, at)}
+              value={held ?? knob.at}
+              shown={String(held ?? knob.at)}
+              onSet={setHeld}
+              onCommit={() => {
+                if (held !== undefined) turn(knob, held);
+                setHeld(undefined);
+              }}
               onReset={() => turn(knob, 0)}
             />
             <Button

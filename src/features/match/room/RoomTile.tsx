@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import type { RoomMarkRecord } from '#store/records/room.ts';
 import type { RoomBench } from '#ui/bench/room/roomBench.ts';
 import type { InputOnBench } from '#ui/bench/room/roomState.ts';
@@ -10,6 +11,7 @@ import { words } from '#ui/wording/room.ts';
 import type { Pixels } from '#workers/judge/protocol.ts';
 import type { Share } from '#workers/match/protocol.ts';
 import { MarkLayer } from '../cameras/MarkLayer.tsx';
+import { withMark } from './marking.ts';
 import { SourceMenu } from './SourceMenu.tsx';
 import type { RoomCamera } from './roomModel.ts';
 import type { Room } from './useRoom.ts';
@@ -39,6 +41,40 @@ const useCanvases = (bench: RoomBench, id: string) => {
     [bench, id],
   );
   return { picture, wave, vector, near };
+};
+
+type Board = NonNullable<RoomCamera['position']['board']>;
+/** Something that is dragged is kept where it is let go, as one step of undo; by keys each step is one. */
+const useDragging = (
+  loose: readonly RoomMarkRecord[],
+  board: Board | undefined,
+  onMark: (place: Share, name?: string) => void,
+  onBoard: (board: Board) => void,
+) => {
+  const [drag, setDrag] = useState<{ readonly mark?: RoomMarkRecord; readonly board?: Board }>();
+  return {
+    loose: drag?.mark ? withMark(loose, drag.mark) : loose,
+    board: drag?.board ?? board,
+    onDrag: (isOn: boolean) => {
+      if (!isOn && drag?.mark) onMark(drag.mark.place, drag.mark.name);
+      if (!isOn && drag?.board) onBoard(drag.board);
+      setDrag(isOn ? {} : undefined);
+    },
+    onMove: (name: string, place: Share) => {
+      const mark = loose.find((one) => one.name === name);
+      if (!mark) return;
+      if (drag) setDrag({ mark: { ...mark, place } });
+      else onMark(place, name);
+    },
+    onCorner: (corner: number, to: Board['corners'][number]) => {
+      const from = drag?.board ?? board;
+      if (!from) return;
+      const corners = from.corners.map((point, i) => (i === corner ? to : point));
+      const next = { ...from, corners: corners as unknown as Board['corners'] };
+      if (drag) setDrag({ board: next });
+      else onBoard(next);
+    },
+  };
 };
 
 const GOOD = ['running', 'waiting'];
@@ -77,6 +113,9 @@ export const RoomTile = ({
   n,
   input,
   marks,
+  loose,
+  board,
+  onBoard,
   hasScopes,
   selected,
   onSelect,
@@ -88,7 +127,13 @@ export const RoomTile = ({
   /** Its place among the inputs. */
   n: number;
   input?: InputOnBench;
+  /** All that is read on it. */
   marks: readonly RoomMarkRecord[];
+  /** Those that are moved one by one. */
+  loose: readonly RoomMarkRecord[];
+  board?: Board;
+  /** The board laid elsewhere, or taken off. */
+  onBoard: (board: Board | undefined) => void;
   hasScopes: boolean;
   selected?: string;
   onSelect: (name: string) => void;
@@ -98,6 +143,7 @@ export const RoomTile = ({
 }) => {
   const canvases = useCanvases(room.bench, camera.id);
   const { picture, wave, vector, near } = canvases;
+  const dragging = useDragging(loose, board, onMark, onBoard);
   const { name } = camera.camera;
   const { coding } = input ?? {};
   return (
@@ -118,15 +164,26 @@ export const RoomTile = ({
             side="hero"
             sideName={name}
             ratio={coding.height / coding.width}
-            marks={marks.map((mark) => ({ ...mark, camera: mark.place, hero: mark.place }))}
+            marks={dragging.loose.map((mark) => ({ ...mark, camera: mark.place, hero: mark.place }))}
+            board={dragging.board?.corners}
             selected={selected}
             onSelect={onSelect}
-            onDrag={() => undefined}
+            onDrag={dragging.onDrag}
             onDraw={(place) => onMark(place)}
-            onMove={(mark, place) => onMark(place, mark)}
-            onCorner={() => undefined}
+            onMove={dragging.onMove}
+            onCorner={dragging.onCorner}
             onRemove={onRemove}
           />
+        )}
+        {board && (
+          <Button
+            size="sm"
+            variant="outline-secondary"
+            className="room-lift"
+            onClick={() => onBoard(undefined)}
+          >
+            {words.liftBoard}
+          </Button>
         )}
         {!input && (
           <p className="room-none">

@@ -2,6 +2,8 @@
 
 import { useEffect, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import InputGroup from 'react-bootstrap/InputGroup';
+import { BOARDS, BOARD_IDS } from '#core/match/boards.ts';
 import { CAUTION_CLOSE } from '#core/cautions.ts';
 import type { RoomMarkRecord } from '#store/records/room.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
@@ -27,8 +29,8 @@ import { SeatsPanel } from './SeatsPanel.tsx';
 import { SheetPanel } from './SheetPanel.tsx';
 import { StagePanel } from './StagePanel.tsx';
 import { ThingsPanel } from './ThingsPanel.tsx';
-import { newName, NEW_MARKS, withMark, withoutMark, type NewMark } from './marking.ts';
-import { roomEdit, withPosition, type RoomCamera } from './roomModel.ts';
+import { boardChosen, boardIn, newName, NEW_MARKS, withMark, withoutMark, type NewMark } from './marking.ts';
+import { readAt, roomEdit, withPosition, type RoomCamera } from './roomModel.ts';
 import { useLiveMatch } from './useLiveMatch.ts';
 import { useRoom, type Room } from './useRoom.ts';
 
@@ -43,18 +45,29 @@ const useMarking = ({ cameras, marks, bench }: Room) => {
   const { book } = useBench();
   const inputs = useOnRoomBench((state) => state.inputs);
   const marksOn = ({ id, position }: RoomCamera): readonly RoomMarkRecord[] =>
-    position.marks.length > 0 || (inputs[id]?.kind ?? 'stage') !== 'stage'
-      ? position.marks
-      : (marks[id] ?? []);
+    readAt(position, (inputs[id]?.kind ?? 'stage') === 'stage' ? (marks[id] ?? []) : []);
+  /** Those that can be moved and taken off one by one: the patches of a board go with its corners. */
+  const looseOn = (camera: RoomCamera): readonly RoomMarkRecord[] =>
+    camera.position.board ? camera.position.marks : marksOn(camera);
   const keep = (camera: RoomCamera, next: readonly RoomMarkRecord[], label: string, speaks?: string) => {
     const room = withPosition(camera.room, camera.position.id, { marks: [...next] });
     void book.edit(roomEdit(camera, speaks === undefined ? room : { ...room, speaks }, label));
   };
+  const lay = (camera: RoomCamera, board: RoomCamera['position']['board']) =>
+    void book.edit(
+      roomEdit(
+        camera,
+        withPosition(camera.room, camera.position.id, { board }),
+        (board ? words.layBoardOn : words.liftBoardOff)(camera.camera.name),
+      ),
+    );
   return {
     marksOn,
+    looseOn,
+    lay,
     /** @param chosen What was chosen to be marked: a kind of thing that is new, or the name of one */
     mark: (camera: RoomCamera, place: Share, chosen: string, name?: string) => {
-      const here = marksOn(camera);
+      const here = looseOn(camera);
       const known = cameras.flatMap(marksOn);
       const mark: RoomMarkRecord = name
         ? { ...here.find((one) => one.name === name)!, place }
@@ -70,7 +83,7 @@ const useMarking = ({ cameras, marks, bench }: Room) => {
       return mark.name;
     },
     unmark: (camera: RoomCamera, name: string) =>
-      keep(camera, withoutMark(marksOn(camera), name), words.unmarkEdit(name, camera.camera.name)),
+      keep(camera, withoutMark(looseOn(camera), name), words.unmarkEdit(name, camera.camera.name)),
   };
 };
 
@@ -82,7 +95,7 @@ const Inputs = ({ room }: { room: Room }) => {
   const [scopes, setScopes] = useState<Scopes>('tiles');
   const [chosen, setChosen] = useState<string>('skin');
   const setSelected = (near: string) => setSettings((now) => ({ ...now, near }));
-  const names = [...new Set(cameras.flatMap(marking.marksOn).map(({ name }) => name))];
+  const names = [...new Set(cameras.flatMap(marking.looseOn).map(({ name }) => name))];
   return (
     <Panel
       title={words.inputs}
@@ -90,23 +103,31 @@ const Inputs = ({ room }: { room: Room }) => {
       className="room-inputs"
       tools={
         <>
-          <Form.Select
-            size="sm"
-            aria-label={words.mark}
-            value={chosen}
-            onChange={({ target }) => setChosen(target.value)}
-          >
-            {(Object.keys(NEW_MARKS) as NewMark[]).map((kind) => (
-              <option key={kind} value={kind}>
-                {NEW_MARKS[kind]}
-              </option>
-            ))}
-            {names.map((name) => (
-              <option key={`= ${name}`} value={`= ${name}`}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
+          <InputGroup size="sm" className="room-mark">
+            <InputGroup.Text>{words.mark}</InputGroup.Text>
+            <Form.Select
+              size="sm"
+              aria-label={words.mark}
+              value={chosen}
+              onChange={({ target }) => setChosen(target.value)}
+            >
+              {(Object.keys(NEW_MARKS) as NewMark[]).map((kind) => (
+                <option key={kind} value={kind}>
+                  {NEW_MARKS[kind]}
+                </option>
+              ))}
+              {BOARD_IDS.map((id) => (
+                <option key={id} value={`board ${id}`}>
+                  {words.boardOf(BOARDS[id].name)}
+                </option>
+              ))}
+              {names.map((name) => (
+                <option key={`= ${name}`} value={`= ${name}`}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          </InputGroup>
           <Segmented label={words.scopesAs} options={SCOPES} value={scopes} onPick={setScopes} />
         </>
       }
@@ -120,10 +141,17 @@ const Inputs = ({ room }: { room: Room }) => {
               n={n}
               input={inputs[camera.id]}
               marks={marking.marksOn(camera)}
+              loose={marking.looseOn(camera)}
+              board={camera.position.board}
+              onBoard={(board) => marking.lay(camera, board)}
               hasScopes={scopes === 'tiles'}
               selected={settings.near}
               onSelect={setSelected}
-              onMark={(place, name) => setSelected(marking.mark(camera, place, chosen, name))}
+              onMark={(place, name) => {
+                const board = name === undefined ? boardChosen(chosen) : undefined;
+                if (board) marking.lay(camera, boardIn(board, place));
+                else setSelected(marking.mark(camera, place, chosen, name));
+              }}
               onRemove={(name) => marking.unmark(camera, name)}
             />
             <PositionBar camera={camera} />

@@ -16,7 +16,7 @@ import { emptyEvening, momentKey, withEvent, type Evening } from '#ui/bench/room
 import { MOST_EVENTS } from '#core/room/events.ts';
 import type { SolvedMatch } from '#workers/match/protocol.ts';
 import type { MatchPair } from '../cameras/useMatchPair.ts';
-import { newName, withMark, withoutMark } from './marking.ts';
+import { boardChosen, boardIn, marksOf, newName, withMark, withoutMark } from './marking.ts';
 import {
   facesOf,
   keepFace,
@@ -187,5 +187,23 @@ describe('a camera’s recording to the hero’s', () => {
       expect(Math.log2(transfer.decode(out) / stopsToReflectance(stops + 0.5))).toBeCloseTo(0, 1);
     }
     expect(cameraCdl(pair, solved)).toContain('light +0.50 stop');
+  });
+});
+
+describe('a board', () => {
+  it('is laid in a rectangle, and its patches are read until its corners make none', () => {
+    const id = boardChosen('board grid24')!;
+    expect(boardChosen('skin')).toBeUndefined();
+    expect(boardChosen('board none')).toBeUndefined();
+    const board = boardIn(id, { x: 0.2, y: 0.2, width: 0.3, height: 0.2 });
+    const marks = marksOf({ marks: [{ name: 'Wall', kind: 'neutral', place: PLACE }], board });
+    expect(marks).toHaveLength(25);
+    for (const { place } of marks.slice(1)) {
+      expect(place.x).toBeGreaterThan(0.2);
+      expect(place.x + place.width).toBeLessThan(0.5);
+    }
+    expect(marksOf({ marks: [], board: { ...board, id: 'unknown' } })).toEqual([]);
+    const flat = board.corners.map(([x]) => [x, 0.5]) as unknown as typeof board.corners;
+    expect(marksOf({ marks: [], board: { ...board, corners: flat } })).toEqual([]);
   });
 });

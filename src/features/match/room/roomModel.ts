@@ -10,6 +10,7 @@ import type { RoomMarkRecord, RoomPosition, RoomRecord } from '#store/records/ro
 import type { SetupRecord } from '#store/records/setup.ts';
 import { camerasOf, heroCameraOf, resolveSelection, type Selection } from '#store/selection.ts';
 import { bodyOf, knobsOfCard, settingsOfKnobs } from '#ui/stage/stageModel.ts';
+import { marksOf } from './marking.ts';
 import type { RoomReading, StageSetting } from '#workers/room/protocol.ts';
 
 /** Inputs that are looked at together. */
@@ -64,6 +65,15 @@ export const roomCameras = (records: BookRecords, shootId: string, setup: SetupR
   });
 };
 
+/** What is read at a position: what was put there, or what its scene brings along. */
+export const readAt = (
+  position: RoomPosition,
+  ofScene: readonly RoomMarkRecord[],
+): readonly RoomMarkRecord[] => {
+  const own = marksOf(position);
+  return own.length > 0 ? own : ofScene;
+};
+
 /** What an input is read by; its own marks, or those of its scene where it has none. */
 export const readingOf = (
   { selection: { profile, plan, camera }, position }: Pick<RoomCamera, 'selection' | 'position'>,
@@ -74,7 +84,7 @@ export const readingOf = (
   floorStops: camera.floorStops,
   range,
   pullStops: plan.placement,
-  marks: position.marks.length > 0 ? position.marks : ofScene,
+  marks: readAt(position, ofScene),
 });
 
 /** What its balance is dialled to, lean taken in: what drift is told in. */

@@ -16,7 +16,7 @@ import type { Range } from '#core/signal/scale.ts';
 import type { RoomDrawing, StageSetting } from '#workers/room/protocol.ts';
 import { foundPaint, paintOf } from '../cameras/panelModel.ts';
 import { zoomOn } from '../cameras/zoomOn.ts';
-import { dialOf, readingOf, roomCameras, type RoomCamera } from './roomModel.ts';
+import { dialOf, readAt, readingOf, roomCameras, type RoomCamera } from './roomModel.ts';
 
 /** How an input's picture and its scopes are drawn, px. */
 const DRAWING: RoomDrawing = { width: 480, wave: [320, 128], vector: 128 };
@@ -66,8 +66,7 @@ const drawingOf = (
   ofScene: readonly RoomMarkRecord[],
   near: string | undefined,
 ): RoomDrawing => {
-  const marks = position.marks.length > 0 ? position.marks : ofScene;
-  const mark = marks.find(({ name }) => name === near);
+  const mark = readAt(position, ofScene).find(({ name }) => name === near);
   return mark ? { ...DRAWING, near: zoomOn(mark.place).region } : DRAWING;
 };
 
