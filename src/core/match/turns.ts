@@ -172,7 +172,7 @@ export const straightness = (first: Response, second: Response): number => {
 };
 
 /** What a control may move. */
-export const MOVES_OF = { light: GAIN, black: BLACK, colour: COLOUR, gamma: GAMMA, hue: HUE } as const;
+const MOVES_OF = { light: GAIN, black: BLACK, colour: COLOUR, gamma: GAMMA, hue: HUE } as const;
 export type Moved = keyof typeof MOVES_OF;
 /** A side effect under this share of the main one is nobody's concern. Our own. */
 const SIDE = 0.1;

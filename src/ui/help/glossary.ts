@@ -131,21 +131,14 @@ const GLOSSARY = {
     ],
     also: ['look', 'view assist', 'cube'],
   },
-  liveRoom: {
-    name: 'Live room',
-    says: [
-      'Several cameras side by side while they run, brought to one before the first word.',
-      'What changes afterwards is told once, with its size and whose it is: the light’s or one camera’s.',
-    ],
-    also: ['vision control', 'camera control', 'racking', 'drift', 'multicam'],
-  },
   match: {
     name: 'Match',
     says: [
       'Bringing the picture of one camera or clip to that of another, in scene light.',
       'Exposure and balance first; contrast, black and colours only where they gain on patches not yet seen.',
+      'In the live room while cameras run: drift is told once, as the light’s or one camera’s.',
     ],
-    also: ['camera matching', 'ΔE', 'CDL', 'hero camera'],
+    also: ['camera matching', 'ΔE', 'CDL', 'hero camera', 'live room', 'drift', 'multicam'],
   },
   meter: {
     name: 'Meter shows',

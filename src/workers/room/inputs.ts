@@ -11,7 +11,7 @@ import type { ClipSource } from '../judge/clips/source.ts';
 import { createFeed } from '../judge/feed.ts';
 import type { RoomSource, StageSetting } from './protocol.ts';
 
-export type InputPicture = {
+type InputPicture = {
   readonly opened: OpenedFrame;
   readonly at: number;
   readonly arrivedAt: number;

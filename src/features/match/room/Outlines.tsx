@@ -11,7 +11,7 @@ const [WIDE, HIGH, ROUND] = [640, 220, 220];
 /** The axis of all waveforms, % of signal. */
 const [LOW, TOP] = [-5, 109];
 /** Strokes that are told apart without colour: whole, dashed, dotted, dash and dot. */
-export const STROKES = [undefined, '7 4', '2 3', '9 3 2 3'] as const;
+const STROKES = [undefined, '7 4', '2 3', '9 3 2 3'] as const;
 
 const onAxis = (signal: number) => HIGH * (1 - (100 * signal - LOW) / (TOP - LOW));
 const across = line<number>()

@@ -164,5 +164,5 @@ const causeWords = {
 } as const;
 
 /** How a camera stands, for the log. */
-export const standsAt = ({ selection: { profile, plan } }: RoomCamera): string =>
+const standsAt = ({ selection: { profile, plan } }: RoomCamera): string =>
   words.stands(profile.name, plan.kelvin, plan.iso);

@@ -14,7 +14,7 @@ import { marksOf } from './marking.ts';
 import type { RoomReading, StageSetting } from '#workers/room/protocol.ts';
 
 /** Inputs that are looked at together. */
-export const MOST_INPUTS = 4;
+const MOST_INPUTS = 4;
 
 /** The first position of a camera that has none of its own yet. */
 const FIRST: RoomPosition = { id: 'first', name: 'Fixed', marks: [] };
@@ -33,7 +33,7 @@ export type RoomCamera = {
   readonly stage?: Pick<StageSetting, 'body' | 'settings' | 'isLeftOn'>;
 };
 
-export const roomOf = ({ plan }: Pick<Selection, 'plan'>): RoomRecord => plan.room ?? { positions: [FIRST] };
+const roomOf = ({ plan }: Pick<Selection, 'plan'>): RoomRecord => plan.room ?? { positions: [FIRST] };
 export const positionOf = ({ positions, at }: RoomRecord): RoomPosition =>
   positions.find(({ id }) => id === at) ?? positions[0];
 

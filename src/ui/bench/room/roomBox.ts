@@ -4,7 +4,7 @@ import { MOST_EVENTS, type RoomEvent } from '#core/room/events.ts';
 import type { Database } from '#store/database.ts';
 
 /** The moment that an input is held against at a position: what its marks showed, and when. */
-export type Moment = { readonly at: number; readonly patches: readonly RoomPatch[] };
+type Moment = { readonly at: number; readonly patches: readonly RoomPatch[] };
 
 /** A moment belongs to an input and to where it looks. */
 export const momentKey = (inputId: string, positionId: string): string => `${inputId} ${positionId}`;
