@@ -24,7 +24,7 @@ export const words = {
     `Desk, R / G / B: lift ${lift}; gamma ${gamma}; gain ${gain}; saturation ${saturation}.`,
   because: (reason: Said) => `Because: ${reason}.`,
   faces: (all: Said) => `Faces, stops over grey: ${all}.`,
-  log: 'What happened',
+  log: 'The evening',
   nothing: 'Nothing.',
   caution: 'Local codes and licensed practice decide on power, rigging and escape routes.',
   foot: (setup: Said, page: Said, pages: Said) => `${setup} · page ${page} of ${pages}`,
