@@ -49,6 +49,8 @@ describe('drift', () => {
     const lifted = driftOf(still, seen({ black: 0.006 }), DIAL);
     expect(lifted.black).toBeGreaterThan(0.4);
     expect(lifted.light).toBeLessThan(0.1);
+    // Twice the light is no black.
+    expect(Math.abs(driftOf(still, seen({ stops: 1 }), DIAL).black!)).toBeLessThan(0.05);
     const covered = seen({}).map((patch) =>
       patch.kind === 'card' ? { ...patch, light: [0.01, 0.01, 0.01] as Triple } : patch,
     );
@@ -109,6 +111,7 @@ describe('the watch', () => {
   it('does not tell what passes by, nor nag at the edge; over is over', () => {
     const passing = watched(30, (at) => (at > 10 && at < 12 ? { stops: -2 } : {}));
     expect(passing.alarms).toEqual([]);
+    expect(watched(30, (at) => (at > 10 && at < 13 ? { stops: -2 } : {})).alarms).toEqual([]);
     // Round the band's edge, up and down every twenty seconds: told once.
     const edge = watched(200, (at) => ({ stops: at % 40 < 20 ? -0.23 : -0.17 }));
     expect(edge.alarms.map(({ state }) => state)).toEqual(['began']);
@@ -176,6 +179,9 @@ describe('an input', () => {
     const trend = trendOf(minutes, 'balance')!;
     expect(trend.anHour).toBeCloseTo(24);
     expect(trend.toldIn).toBeCloseTo(6);
+    const falling = minutes.map(({ at, ...one }) => ({ ...one, at, drift: { balance: 2 - 0.4 * at } }));
+    // From -5.6 to -10.
+    expect(trendOf(falling, 'balance')!.toldIn).toBeCloseTo(11);
     expect(trendOf(minutes.slice(0, 4), 'balance')).toBeUndefined();
     expect(trendOf(minutes, 'light')).toBeUndefined();
     expect(

@@ -35,6 +35,8 @@ export const createRoomBench = ({ start, now, keep, tell, pause = wait }: Parts)
   const watch = createRoomWatch();
   const asked = new Map<string, Asked>();
   const painters = new Map<string, Set<Painter>>();
+  /** How simulated cameras stand: what has not changed is not turned. */
+  const staged = new Map<string, string>();
   let client: Client<RoomJobs> | undefined;
 
   const change = (id: string, fields: Partial<InputOnBench>) =>
@@ -93,6 +95,7 @@ export const createRoomBench = ({ start, now, keep, tell, pause = wait }: Parts)
     /** Takes pictures of a source, in the place of the one before. */
     connect: (id: string, source: InputSource) => {
       watch.of(id).restart();
+      staged.delete(id);
       set(({ inputs }) => ({ inputs: { ...inputs, [id]: newInput(source) } }));
       runs.start(id, source);
     },
@@ -110,6 +113,9 @@ export const createRoomBench = ({ start, now, keep, tell, pause = wait }: Parts)
     },
     /** A simulated camera is turned, or the evening put on. */
     stage: (id: string, setting: StageSetting, to?: number) => {
+      const key = JSON.stringify(setting);
+      if (to === undefined && staged.get(id) === key) return;
+      staged.set(id, key);
       watch.of(id).restart();
       void client?.call('stage', { id, ...setting, ...(to === undefined ? {} : { to }) });
     },
