@@ -54,7 +54,7 @@ const Sources = ({
     close();
     bench.connect(id, source);
     // What is asked of its pictures follows what gives them.
-    setSettings((now) => ({ ...now }));
+    setSettings((now) => ({ ...now, off: now.off.filter((one) => one !== id) }));
   };
   const look = async () => {
     const found = await listDevices();
@@ -113,6 +113,7 @@ const Sources = ({
             onClick={() => {
               close();
               bench.disconnect(id);
+              setSettings((now) => ({ ...now, off: [...now.off, id] }));
             }}
           >
             {words.letGo}

@@ -1,6 +1,8 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { createStore, type StoreApi } from 'zustand/vanilla';
 import { NO_PAINT, type Paint } from '#core/sensor/paint.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import { sceneFiles, standingName, type StageSceneId } from '#store/demo/scenes.ts';
@@ -9,6 +11,7 @@ import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { marksOfTruth } from '#ui/bench/match/matchBench.ts';
 import { emptyEvening, roomBox } from '#ui/bench/room/roomBox.ts';
 import type { InputSource } from '#ui/bench/room/roomState.ts';
+import type { RoomBench } from '#ui/bench/room/roomBench.ts';
 import { useRoomBench } from '#ui/bench/room/useRoomBench.ts';
 import { fetchBytes } from '#ui/bench/session/files.ts';
 import { useSame } from '#ui/useSame.ts';
@@ -56,6 +59,8 @@ export type RoomSettings = {
   readonly found: Readonly<Record<string, Paint>>;
   readonly pace: number;
   readonly ranges: Readonly<Record<string, Range>>;
+  /** Inputs that were let go: nothing takes their place by itself. */
+  readonly off: readonly string[];
   /** The mark that is looked at from near. */
   readonly near?: string;
 };
@@ -97,13 +102,24 @@ const useSceneMarks = (cameras: readonly RoomCamera[]) => {
   return marks;
 };
 
+const stores = new WeakMap<RoomBench, StoreApi<RoomSettings>>();
+
+/** The settings of this window's room: they stay while it is watched from another step. */
+const useRoomSettings = () => {
+  const bench = useRoomBench();
+  const store =
+    stores.get(bench) ?? createStore<RoomSettings>(() => ({ found: {}, pace: 1, ranges: {}, off: [] }));
+  stores.set(bench, store);
+  return [useStore(store), store.setState] as const;
+};
+
 /** The room of the set-up at hand: its cameras, its evening, and what is asked of their pictures. */
 export const useRoom = () => {
   const { database } = useBench();
   const bench = useRoomBench();
   const records = useRecords();
   const { shoot, setup } = useSelection();
-  const [settings, setSettings] = useState<RoomSettings>({ found: {}, pace: 1, ranges: {} });
+  const [settings, setSettings] = useRoomSettings();
   const cameras = useSame(useMemo(() => roomCameras(records, shoot.id, setup), [records, shoot.id, setup]));
   const marks = useSceneMarks(cameras);
   const [entered, setEntered] = useState<string>();
@@ -136,7 +152,7 @@ export const useRoom = () => {
       const setting = settingOf(camera, settings, n);
       const input = bench.getState().inputs[camera.id];
       // The simulated halls run by themselves; a device or a clip is chosen.
-      if (setting && !input && camera.sceneId)
+      if (setting && !input && camera.sceneId && !settings.off.includes(camera.id))
         bench.connect(camera.id, stageSource(camera.sceneId, setting, 100 * (n + 1)));
       else if (setting && input?.kind === 'stage') bench.stage(camera.id, setting);
     }
