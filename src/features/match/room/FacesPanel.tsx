@@ -23,18 +23,21 @@ const verdictWords = (face: Face, patch: RoomPatch): string => {
 };
 
 type Known = { readonly id: string; readonly name: string; readonly skinOffset: number };
-const markedFaces = (input: InputOnBench | undefined) =>
-  (input?.patches ?? []).filter(({ kind }) => kind === 'skin');
+/** Faces as the first input that shows them has them. */
+const markedFaces = (inputs: readonly (InputOnBench | undefined)[]): readonly RoomPatch[] => {
+  const all = inputs.flatMap((input) => input?.patches ?? []).filter(({ kind }) => kind === 'skin');
+  return all.filter(({ name }, i) => all.findIndex((one) => one.name === name) === i);
+};
 const isSpeaking = ({ room }: RoomCamera, faces: readonly Face[], { name }: Face) =>
   name === (room.speaks ?? faces.at(-1)?.name);
 
 /** How whoever speaks now lies, in a sentence; undefined where no face is read. */
 export const speakerWords = (
   hero: RoomCamera,
-  input: InputOnBench | undefined,
+  inputs: readonly (InputOnBench | undefined)[],
   subjects: readonly Known[],
 ): string | undefined => {
-  const marked = markedFaces(input);
+  const marked = markedFaces(inputs);
   const faces = facesOf(hero, marked, subjects);
   const face = faces.find((one) => isSpeaking(hero, faces, one));
   const patch = marked.find(({ name }) => name === face?.name);
@@ -44,15 +47,15 @@ export const speakerWords = (
 /** Who speaks: each face against its own place, the one that is marked now first. */
 export const FacesPanel = ({
   hero,
-  input,
+  inputs,
   subjects,
 }: {
   hero: RoomCamera;
-  input?: InputOnBench;
+  inputs: readonly (InputOnBench | undefined)[];
   subjects: readonly Known[];
 }) => {
   const { book } = useBench();
-  const marked = markedFaces(input);
+  const marked = markedFaces(inputs);
   const faces = facesOf(hero, marked, subjects);
   const keep = (face: Face, isSpeaking?: boolean) =>
     void book.edit(keepFace(hero, face, isSpeaking, words.facesEdit(face.name)));

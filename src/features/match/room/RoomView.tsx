@@ -51,7 +51,15 @@ const useMarking = ({ cameras, marks, bench }: Room) => {
     camera.position.board ? camera.position.marks : marksOn(camera);
   const keep = (camera: RoomCamera, next: readonly RoomMarkRecord[], label: string, speaks?: string) => {
     const room = withPosition(camera.room, camera.position.id, { marks: [...next] });
-    void book.edit(roomEdit(camera, speaks === undefined ? room : { ...room, speaks }, label));
+    const hero = cameras.find(({ isHero }) => isHero) ?? camera;
+    // Who speaks is the room's, wherever the face was marked: it stands with the hero.
+    const own = speaks === undefined || hero.id !== camera.id ? room : { ...room, speaks };
+    const edit = roomEdit(camera, own, label);
+    const others =
+      speaks === undefined || hero.id === camera.id
+        ? []
+        : roomEdit(hero, { ...hero.room, speaks }, label).changes;
+    void book.edit({ ...edit, changes: [...edit.changes, ...others] });
   };
   const lay = (camera: RoomCamera, board: RoomCamera['position']['board']) =>
     void book.edit(
@@ -189,7 +197,9 @@ const Pair = ({ room, pair }: { room: Room; pair: MatchPair }) => {
   const { solved, problem, hasThings } = useLiveMatch(pair, state.inputs[own], state.inputs[other]);
   const here = setup.subjectIds.flatMap((id) => subjects.get(id) ?? []);
   const live = state.inputs[own]?.kind === 'stage' ? 'simulated' : 'device';
-  const face = hero && speakerWords(hero, state.inputs[other], here);
+  // The hero's picture of a face counts first.
+  const seen = [other, ...cameras.map(({ id }) => id)].map((id) => state.inputs[id]);
+  const face = hero && speakerWords(hero, seen, here);
   return (
     <>
       <RoomAnswer {...{ room, pair, solved, hasThings, problem, face, state }} />
@@ -205,7 +215,7 @@ const Pair = ({ room, pair }: { room: Room; pair: MatchPair }) => {
             {camera && <KeptMixer {...{ bench, camera, cameras, mixer: solved.mixer.mixer }} />}
           </MixerPanel>
         )}
-        {hero && <FacesPanel hero={hero} input={state.inputs[other]} subjects={here} />}
+        {hero && <FacesPanel hero={hero} inputs={seen} subjects={here} />}
         <ThingsPanel pair={pair} camera={state.inputs[own]} hero={state.inputs[other]} solved={solved} />
         {camera && <SeatsPanel camera={camera} solved={solved} />}
         <AlikePanel pair={pair} />
