@@ -74,7 +74,8 @@ const room = async (page, address, seconds, rate) => {
     );
   }
   const tasks = parts.flatMap((part) => part.tasks);
-  say(`  page’s tasks over 50 ms: ${tasks.join(', ') || 'none'}`);
+  const long = tasks.length > 12 ? `${tasks.length}, at most ${Math.max(...tasks)} ms` : tasks.join(', ');
+  say(`  page’s tasks over 50 ms: ${long || 'none'}`);
   // The first look is left out: what is kept ready fills in the beginning.
   const [first, last] = [looks[1], looks.at(-1)];
   const hours = (seconds * (PARTS - 1)) / PARTS / 3600;
