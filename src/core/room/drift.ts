@@ -26,8 +26,8 @@ export type Drift = {
 };
 export type DriftKind = keyof Drift;
 
-/** A patch with more of it at the clip says nothing of light. */
-const MOST_CLIPPED = 0.02;
+/** A patch with a larger share of it at the clip says nothing of light. Our own. */
+export const MOST_CLIPPED = 0.02;
 /** A channel under so many of its errors says nothing of colour, and under this light nothing of either. */
 const LEAST_SIGNAL = 5;
 const LEAST_LIGHT = 0.01;
@@ -89,7 +89,7 @@ export const driftOf = (was: readonly RoomPatch[], is: readonly RoomPatch[], dia
   };
 };
 
-/** The mean of several drifts in which each kind counts where it was told. */
+/** The middle of several drifts, in which each kind counts where it was told. */
 export const middleDrift = (drifts: readonly Drift[]): Drift => {
   const kinds = ['light', 'balance', 'tint', 'black', 'face'] as const;
   return Object.fromEntries(

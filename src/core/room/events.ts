@@ -3,7 +3,7 @@ import type { DriftKind } from './drift.ts';
 import { INPUT_STATES, type InputState } from './liveness.ts';
 import { BANDS, type Cause } from './watch.ts';
 
-/** What is written down of an evening; `at` in ms since 1970, `clock` in seconds of the input's own. */
+/** What is written down of an evening; `at` in ms since 1970. */
 export type RoomEvent = { readonly at: number; readonly inputId: string } & (
   | {
       readonly what: 'drift';
@@ -22,7 +22,8 @@ export type RoomEvent = { readonly at: number; readonly inputId: string } & (
 /** Most that are kept of an evening; the oldest go. */
 export const MOST_EVENTS = 1000;
 
-const CAUSES: Readonly<Record<Cause, string>> = {
+/** Whose a change is, in words. */
+export const CAUSES: Readonly<Record<Cause, string>> = {
   light: 'the light’s: other inputs show it too',
   camera: 'this camera’s alone',
   unknown: 'the light’s or the camera’s: no other input tells',

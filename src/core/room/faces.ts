@@ -1,7 +1,7 @@
 import { median } from '../maths/quantile.ts';
 import { luminance } from '../scene/light.ts';
 import { MIDDLE_GREY } from '../units.ts';
-import type { RoomPatch } from './drift.ts';
+import { MOST_CLIPPED, type RoomPatch } from './drift.ts';
 
 /** Somebody who speaks: where the key side of the face lies, stops over grey. */
 export type Face = { readonly id: string; readonly name: string; readonly offset: number };
@@ -14,7 +14,7 @@ export const levelOf = ({ light: [r, g, b] }: Pick<RoomPatch, 'light'>): number 
 export const offsetOf = (pictures: readonly Pick<RoomPatch, 'light'>[]): number =>
   median(pictures.map(levelOf));
 
-/** A face within this of its own place is as it was. A sixth of a stop: half of what a dial moves. */
+/** A face within this of its own place is as it was. A sixth of a stop: half of what a dial moves. Our own. */
 const AS_IT_WAS = 1 / 6;
 
 export type FaceVerdict = {
@@ -29,6 +29,12 @@ export const judgeFace = (face: Face, patch: Pick<RoomPatch, 'light' | 'clipped'
   const level = levelOf(patch);
   const off = level - face.offset;
   const says =
-    patch.clipped > 0.02 ? 'clipped' : Math.abs(off) <= AS_IT_WAS ? 'well' : off > 0 ? 'bright' : 'dark';
+    patch.clipped > MOST_CLIPPED
+      ? 'clipped'
+      : Math.abs(off) <= AS_IT_WAS
+        ? 'well'
+        : off > 0
+          ? 'bright'
+          : 'dark';
   return { level, off, says };
 };

@@ -3,7 +3,7 @@ import type { Drift } from './drift.ts';
 /** Minutes that are kept of an input: half a day. */
 export const KEPT_MINUTES = 720;
 
-/** A minute of an input: the middle of its drift, and how many pictures it had. */
+/** A minute of an input: its drift as it stood last, and how many pictures it had. */
 export type Minute = { readonly at: number; readonly drift: Drift; readonly pictures: number };
 
 /** Minutes of an evening, the latest half day of them: it does not grow. */
@@ -19,6 +19,7 @@ export const createHistory = () => {
         minutes[minutes.length - 1] = { at: minute, drift, pictures: last.pictures + 1 };
       else minutes = [...minutes, { at: minute, drift, pictures: 1 }].slice(-KEPT_MINUTES);
     },
-    minutes: (): readonly Minute[] => minutes,
+    /** A copy: what is shown does not change by itself. */
+    minutes: (): readonly Minute[] => [...minutes],
   };
 };

@@ -42,9 +42,5 @@ export const createLiveness = () => {
       if (now.at - sameSince >= STILL_SECONDS) return 'still';
       return resizedAt !== undefined && now.at - resizedAt < TOLD_SECONDS ? 'resized' : 'running';
     },
-    /** The size was seen to: marks were looked at. */
-    seen: () => {
-      resizedAt = undefined;
-    },
   };
 };

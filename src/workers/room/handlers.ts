@@ -164,7 +164,6 @@ export const roomHandlers = (
       at,
       ...came,
       state: liveness.came(is),
-      came: is,
       under,
       clipped,
       patches: patchesOf(held, reading, read),

@@ -1,6 +1,6 @@
 // What the room's worker does: several inputs at once, a picture of each at a time. Types only.
 import type { EveningFault } from '#core/room/evening.ts';
-import type { CameIn, InputState } from '#core/room/liveness.ts';
+import type { InputState } from '#core/room/liveness.ts';
 import type { RoomPatch } from '#core/room/drift.ts';
 import type { MatchKind } from '#core/match/patches.ts';
 import type { ProfileData } from '#core/profile/index.ts';
@@ -58,7 +58,6 @@ export type RoomPicture = {
   /** Pictures that came since the last one that was taken. */
   readonly dropped: number;
   readonly state: InputState;
-  readonly came: CameIn;
   /** Share of its pixels well under black, %: where it is read as legal it may be none. */
   readonly under: number;
   /** Share of it at the clip of its profile, by luma, %. */

@@ -2,7 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { operationOf } from '#core/correction/operations.ts';
-import { sizeWords } from '#core/room/events.ts';
+import { CAUSES, sizeWords } from '#core/room/events.ts';
 import { printSigned } from '#core/units.ts';
 import type { DriftKind } from '#core/room/drift.ts';
 import { momentKey } from '#ui/bench/room/roomBox.ts';
@@ -136,7 +136,7 @@ export const RoomAnswer = ({
               <li key={alarmKey(id, kind)} className={isSeen ? 'quiet' : undefined}>
                 <StateMark state="watch" /> {nameOf(id)}: {sizeWords(kind, size)}
                 {began && `, ${words.since(clockOf(began.at))}`}
-                {began?.what === 'drift' && ` · ${causeWords[began.cause]}`}
+                {began?.what === 'drift' && ` · ${CAUSES[began.cause]}`}
               </li>
             ))}
           </ul>
@@ -156,12 +156,6 @@ export const RoomAnswer = ({
     </Panel>
   );
 };
-
-const causeWords = {
-  light: words.causeLight,
-  camera: words.causeCamera,
-  unknown: words.causeUnknown,
-} as const;
 
 /** How a camera stands, for the log. */
 const standsAt = ({ selection: { profile, plan } }: RoomCamera): string =>

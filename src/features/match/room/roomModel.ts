@@ -1,7 +1,7 @@
 import { neutralOf } from '#core/colour/lean.ts';
 import type { MatchPatch } from '#core/match/patches.ts';
 import { levelOf, type Face } from '#core/room/faces.ts';
-import type { RoomPatch } from '#core/room/drift.ts';
+import { MOST_CLIPPED, type RoomPatch } from '#core/room/drift.ts';
 import type { BookRecords } from '#store/book.ts';
 import { OF_SPOTS, standingOf, type StageSceneId } from '#store/demo/scenes.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
@@ -109,9 +109,6 @@ export type ThingRow = {
   readonly hero: number;
   readonly isClipped: boolean;
 };
-
-/** A share of a thing that may be clipped before it says nothing. */
-const MOST_CLIPPED = 0.02;
 
 /** What is marked on both. */
 export const thingRows = (

@@ -23,7 +23,6 @@ const pictureAt = (at: number, light: number, state: RoomPicture['state'] = 'run
   arrivedAt: 1000 * at,
   dropped: 1,
   state,
-  came: { at, hash: at, top: 0.5, width: 960, height: 540 },
   under: 0,
   clipped: 0,
   patches: [patch(light)],
