@@ -9,7 +9,8 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   // Two files at a time; where the machine is shared, one: there a page may have to wait for long as it is.
   workers: process.env.CI ? 1 : 2,
-  retries: 0,
+  // Where the machine is shared, a test that only came too late is tried once more; the list calls it flaky.
+  retries: process.env.CI ? 1 : 0,
   reporter: [['list']],
   outputDir: 'test-results',
   use: {

@@ -190,7 +190,13 @@ test('a clip is dragged to its take, and seen with its correction', async ({ pag
   const target = page.locator('.take-target', { hasText: 'Furnace mouth 1' });
   const to = await target.boundingBox();
   if (!to) throw new Error('no take to drop it on');
+  // Dropped once it is seen over its take: a busy page takes a moment to follow the mouse.
   await page.mouse.move(to.x + 40, to.y + 20, { steps: 6 });
+  await expect(async () => {
+    await page.mouse.move(to.x + 42, to.y + 22);
+    await page.mouse.move(to.x + 40, to.y + 20);
+    await expect(target).toHaveClass(/is-over/, { timeout: 500 });
+  }).toPass();
   await page.mouse.up();
   await expect(row.getByText('Furnace mouth 1')).toBeVisible();
   await expect(page.locator('.take-tray')).toBeHidden();
