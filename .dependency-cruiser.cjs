@@ -33,6 +33,7 @@ const coreOrder = [
   'verdict',
   'clips',
   'room',
+  'cameraTest',
   'practice',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';

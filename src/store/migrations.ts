@@ -96,4 +96,9 @@ export const MIGRATIONS: readonly Migration[] = [
     // What somebody practised, oldest first.
     stores: { practice: 'id, person, [person+at]' },
   },
+  {
+    version: 10,
+    // What a filmed test told of a camera.
+    stores: { cameraTests: 'id, cameraId' },
+  },
 ];

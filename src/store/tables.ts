@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini';
 import { gelSchema, lightSchema, monitorSchema, ndSetSchema } from './records/bag.ts';
 import { cameraSchema } from './records/camera.ts';
+import { cameraTestSchema } from './records/cameraTest.ts';
 import { cameraClockSchema, clipSchema } from './records/clip.ts';
 import { lutSchema, lutTextSchema } from './records/lut.ts';
 import { planSchema } from './records/plan.ts';
@@ -32,6 +33,7 @@ export const TABLES = {
   clips: clipSchema,
   cameraClocks: cameraClockSchema,
   practice: practiceSchema,
+  cameraTests: cameraTestSchema,
 } as const satisfies Record<string, z.ZodMiniType<{ id: string }>>;
 
 export type TableName = keyof typeof TABLES;

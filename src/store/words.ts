@@ -23,6 +23,7 @@ export const RECORD_WORDS: { readonly [T in TableName]: string } = {
   clips: 'clip',
   cameraClocks: 'camera clock',
   practice: 'practice',
+  cameraTests: 'camera test',
 };
 
 /** Fields whose name in the code is not what the screens call them; every other one is spelled out. */

@@ -68,11 +68,11 @@ export const sensorFromPatches = (dark: NoiseReading, patch: NoiseReading): Resu
 const MIN_NOISE = 4;
 
 /**
- * The same law fitted to patches from dark to bright (a filmed bracket), relative squares in log variance so that
- * dark ones count as much as bright ones. undefined when they do not follow it.
+ * The same law fitted to patches from dark (0: the cap on) to bright (a filmed bracket), relative squares in log
+ * variance so that dark ones count as much as bright ones. undefined when they do not follow it.
  */
 export const sensorFromBracket = (readings: readonly NoiseReading[]): SensorModel | undefined => {
-  const good = readings.filter(({ reflectance, deviation }) => reflectance > 0 && deviation > 0);
+  const good = readings.filter(({ reflectance, deviation }) => reflectance >= 0 && deviation > 0);
   if (good.length < MIN_NOISE) return undefined;
   // Weighted least squares in variance = k x + d, weights 1 / variance^2.
   let [sw, sx, sxx, sy, sxy] = [0, 0, 0, 0, 0];

@@ -1,5 +1,5 @@
 import { deviation as spreadOf, mean as average, median } from 'd3-array';
-import { said } from './said.ts';
+import { said } from '../said.ts';
 import { SEEN_MIRED } from '../colour/balance.ts';
 import { sensorFromFloor, snrAt, type SensorModel } from '../noise/sensorNoise.ts';
 import { printStops, printStopsDecimal } from '../units.ts';

@@ -7,6 +7,7 @@ import { EVIDENCE_KINDS, type EvidenceItem, type EvidenceKind } from './evidence
 import { notOneLogCurve } from './profileWords.ts';
 import { worstOf, type CurveEvidence, type ProfileSolution } from './solution.ts';
 import { meanWidth } from './solve/narrowing.ts';
+import type { Known } from './solve/posterior.ts';
 import { solveCurve, type CurveSolution } from './solve/solveCurve.ts';
 import type { CurveReading, ProfileData } from './types.ts';
 
@@ -53,9 +54,9 @@ const readingsOf = (items: readonly EvidenceItem[]): CurveReading[] =>
     readings.map((reading) => (reading.series === undefined ? reading : { ...reading, series: id })),
   );
 
-const solve = (items: readonly EvidenceItem[]): CurveSolution | undefined => {
+const solve = (items: readonly EvidenceItem[], known?: Known): CurveSolution | undefined => {
   try {
-    return solveCurve(readingsOf(items));
+    return solveCurve(readingsOf(items), known);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     return undefined;
@@ -73,11 +74,13 @@ const clipOf = (items: readonly EvidenceItem[]): number | undefined =>
 /**
  * One profile from all that is known of it: printed numbers, formulae, tables, brackets and single readings in one
  * solution, muted ones left out. A profile whose clip none of them tells keeps `clipStops`.
+ * @param known How far a bracket's steps lie off, where that was found otherwise
  */
 export const profileFromEvidence = (
   items: readonly EvidenceItem[],
   gamut: GamutSpec,
   clipStops: number,
+  known?: Known,
 ): Result<ProfileSolution> => {
   const heard = items.filter(({ muted }) => !muted);
   const clip = clipOf(heard) ?? clipStops;
@@ -87,7 +90,7 @@ export const profileFromEvidence = (
       residuals: [],
       warnings: [],
     });
-  const solution = solve(heard);
+  const solution = solve(heard, known);
   if (!solution)
     return failure(
       'evidence',

@@ -181,4 +181,5 @@ export const demoRecords = () => ({
   clips: demoClips as unknown as ClipRecord[],
   cameraClocks: undefined,
   practice: undefined,
+  cameraTests: undefined,
 });

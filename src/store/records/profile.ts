@@ -92,7 +92,7 @@ const reading = z.object({
 });
 
 /** What an inferred curve rests on; a profile of before it was kept has none. */
-const evidenceItem = z.object({
+export const evidenceItem = z.object({
   id: idSchema,
   kind: z.enum(Object.keys(EVIDENCE_KINDS) as [EvidenceKind, ...EvidenceKind[]]),
   source: text(0, 120),

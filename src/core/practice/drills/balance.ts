@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { BALANCE_SCHOOLS } from '../../colour/balance.ts';
 import { MOST_RED_LIFT, waterLoss } from '../../water.ts';
 import { pick, whole } from '../random.ts';

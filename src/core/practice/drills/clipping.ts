@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { balancedWhite } from '../../sensor/camera.ts';
 import { printStops, printStopsDecimal } from '../../units.ts';
 import { pick } from '../random.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { shuffled } from '../random.ts';
 import { standsWith } from '../stageTask.ts';
 import type { Drill, Level, Option } from '../types.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { printStops, printStopsDecimal } from '../../units.ts';
 import { gaussian } from '../../random.ts';
 import { stopsAsk } from '../asks.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { printZebraOrInstead } from '../../exposure/zebra.ts';
 import { printStops } from '../../units.ts';
 import { printPlace } from '../asks.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { compileNeutral } from '../../lut/neutral.ts';
 import { monitoringRecipe } from '../../lut/monitoringRecipe.ts';
 import { compileProfile } from '../../profile/index.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { exactFNumber, printFNumber } from '../../exposure/aperture.ts';
 import { luminanceFor } from '../../exposure/meter.ts';
 import { ndNeeded } from '../../exposure/solver.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { compileProfile } from '../../profile/index.ts';
 import { printStops } from '../../units.ts';
 import { pick, shuffled } from '../random.ts';

@@ -8,7 +8,7 @@ import { castEffect } from '../../verdict/castEffect.ts';
 import { printStops } from '../../units.ts';
 import { percent } from '../asks.ts';
 import { away, pick, whole } from '../random.ts';
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import {
   cardAim,
   dialled,

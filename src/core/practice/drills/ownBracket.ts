@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { printStops, printStopsDecimal } from '../../units.ts';
 import { percent, stopsAsk } from '../asks.ts';
 import { pick } from '../random.ts';

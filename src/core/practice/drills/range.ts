@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { printStops } from '../../units.ts';
 import { pick, thirds } from '../random.ts';
 import { standsWith } from '../stageTask.ts';

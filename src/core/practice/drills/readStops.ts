@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { castInMired } from '../../colour/balance.ts';
 import { castEffect, printNeutral } from '../../verdict/castEffect.ts';
 import { printStops, printStopsDecimal } from '../../units.ts';

@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { printStops } from '../../units.ts';
 import { away, pick } from '../random.ts';
 import { cardAim, exposeMade, roomyPlacement, scenesWith, standsWith, turnWords } from '../stageTask.ts';

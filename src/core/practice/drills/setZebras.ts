@@ -1,4 +1,4 @@
-import { said } from '../said.ts';
+import { said } from '../../said.ts';
 import { zebraSignal, type SetCardNumbers } from '../../exposure/setCard.ts';
 import { SCALES } from '../../signal/scale.ts';
 import { printStops } from '../../units.ts';

@@ -1,0 +1,263 @@
+import { floorAt, sensorFromBracket, type NoiseReading, type SensorModel } from '../../noise/sensorNoise.ts';
+import { said } from '../../said.ts';
+import { codeToSignal } from '../../signal/scale.ts';
+import { reflectanceToStops } from '../../units.ts';
+import { firstBase } from '../shots/ground.ts';
+import { noiseIn } from './steps.ts';
+import { cutOff } from './cutOff.ts';
+import type { Figure, FilmedShot, TestBasis, TestCurve, Told } from './types.ts';
+
+// Photon transfer (EMVA Standard 1288 release 4.0, clause 2.3): variance in linear light is what reading makes of no
+// light, and what grows with the light. From luma of a filmed card: what the camera made of the pixels before it, such
+// as noise reduction and demosaicing, is in it.
+
+/** Noise under so many codes is lost in rounding. */
+const TOLD_CODES = 0.4;
+/** Near clip noise is cut off, stops under it. */
+const UNDER_CLIP = 0.5;
+
+/** Dark noise of an ISO, in linear light. */
+export type DarkNoise = {
+  readonly iso: number;
+  readonly light: number;
+  readonly isRough: boolean;
+  readonly shot: string;
+};
+
+/** Signal a unit of linear light makes at a place. */
+const slopeAt = ({ signalOf }: { signalOf: (light: number) => number }, light: number): number => {
+  const h = Math.max(2e-4, light * 0.02);
+  return (signalOf(light + h) - signalOf(light - h)) / (2 * h);
+};
+
+/** Between black and the darkest steps a curve is a power of light: a straight toe has 1, a root a half. */
+const POWERS = [0.4, 1] as const;
+
+/** The toe under the darkest step: signal over black is `scale` times a power of light. */
+const toeOf = ({ toe: [low, high], blackSignal }: TestCurve) => {
+  const [a, b] = [low.signal - blackSignal, high.signal - blackSignal];
+  const wanted = Math.log(b / a) / Math.log(high.light / low.light);
+  const power = a > 0 && Number.isFinite(wanted) ? Math.min(POWERS[1], Math.max(POWERS[0], wanted)) : 1;
+  return { light: low.light, scale: Math.max(1e-9, a) / low.light ** power, power };
+};
+
+const coderOf = (curve: TestCurve) => {
+  const toe = toeOf(curve);
+  return {
+    signalOf: (light: number) =>
+      light < toe.light
+        ? curve.blackSignal + toe.scale * Math.max(0, light) ** toe.power
+        : curve.signalAt(reflectanceToStops(light)),
+  };
+};
+
+/** Mean of |n| to the power 2p of normal deviates, 2^p gamma(p + 1/2) / sqrt(pi), for p from 0.4 to 1 in tenths. */
+const MOMENTS = [0.7955, 0.7979, 0.8135, 0.8415, 0.8816, 0.9341, 1] as const;
+/** Sum of the squares of luma's weights (BT.709-6): noise of three channels of equal noise, as luma has it. */
+const LUMA_SQUARES = 0.2126 ** 2 + 0.7152 ** 2 + 0.0722 ** 2;
+
+const momentAt = (power: number): number => {
+  const at = Math.min(MOMENTS.length - 1.001, Math.max(0, (power - 0.4) * 10));
+  const k = Math.floor(at);
+  return MOMENTS[k] + (at - k) * (MOMENTS[k + 1] - MOMENTS[k]);
+};
+
+/**
+ * Linear light that a deviation about black stands for, as luma of three channels has it: each goes through the toe by
+ * itself, under black as over it.
+ */
+const darkLight = (deviation: number, { scale, power }: ReturnType<typeof toeOf>): number => {
+  const each = (deviation ** 2 / (scale ** 2 * LUMA_SQUARES * momentAt(power))) ** (1 / (2 * power));
+  return each * Math.sqrt(LUMA_SQUARES);
+};
+
+/** Dark noise by ISO, from frames with the cap on. */
+export const darkNoise = ({ filmed, coding }: TestBasis, curve: TestCurve): readonly DarkNoise[] => {
+  const perCode = codeToSignal(1, coding) - codeToSignal(0, coding);
+  const toe = toeOf(curve);
+  return filmed
+    .filter(({ shot, hold }) => shot.kind === 'cap' && hold.signs.dark)
+    .map((one) => {
+      const cut = cutOff(one.hold.card.atBottom);
+      const deviation = noiseIn(one) / cut.deviation;
+      const least = TOLD_CODES * perCode;
+      const isRough = noiseIn(one) < least || cut.isRough;
+      return {
+        iso: one.shot.settings.iso,
+        light: darkLight(isRough ? Math.max(deviation, least) : deviation, toe),
+        isRough,
+        shot: one.shot.id,
+      };
+    });
+};
+
+const readingsOf = (
+  filmed: readonly FilmedShot[],
+  curve: TestCurve,
+  coding: TestBasis['coding'],
+): readonly (NoiseReading & { readonly shot: string })[] => {
+  const perCode = codeToSignal(1, coding) - codeToSignal(0, coding);
+  const coder = coderOf(curve);
+  return filmed.flatMap((one) => {
+    const { signal } = one.hold.card;
+    const deviation = noiseIn(one);
+    const stops = curve.stopsAt(signal);
+    if (!Number.isFinite(stops) || deviation < TOLD_CODES * perCode) return [];
+    if (stops > curve.profile.clipStops - UNDER_CLIP) return [];
+    const reflectance = curve.lightAt(signal);
+    if (!(reflectance > 0)) return [];
+    return [{ reflectance, deviation: deviation / slopeAt(coder, reflectance), shot: one.shot.id }];
+  });
+};
+
+const floorFigures = (
+  iso: number,
+  sensor: SensorModel,
+  clipStops: number,
+  from: readonly string[],
+): Figure[] =>
+  [1, 2].flatMap((snr): Figure[] => {
+    const floor = floorAt(sensor, snr);
+    return [
+      {
+        id: `floor.${snr}.${iso}`,
+        name: `floor at ISO ${iso}, signal over noise ${snr}`,
+        value: floor,
+        unit: 'stops',
+        plusMinus: 0.3,
+        from,
+      },
+      {
+        id: `range.${snr}.${iso}`,
+        name: `dynamic range at ISO ${iso}, signal over noise ${snr}`,
+        value: clipStops - floor,
+        unit: 'stops',
+        plusMinus: 0.35,
+        from,
+      },
+    ];
+  });
+
+/** Noise of the card at each ISO: photon noise there, with that ISO's own dark noise. */
+const sensorAtIso = (
+  dark: DarkNoise,
+  base: SensorModel,
+  baseIso: number,
+  readings: readonly NoiseReading[],
+): SensorModel => {
+  const perElectron = readings
+    .map(({ reflectance, deviation }) => (deviation ** 2 - dark.light ** 2) / reflectance)
+    .filter((k) => k > 0);
+  const k =
+    perElectron.length > 0
+      ? perElectron.reduce((a, b) => a + b, 0) / perElectron.length
+      : (0.18 / base.electronsAtGrey) * (dark.iso / baseIso);
+  return { electronsAtGrey: 0.18 / k, readElectrons: dark.light / k };
+};
+
+/** Noise against light, read noise, floor and range by ISO. */
+export const noiseOf = (
+  basis: TestBasis,
+  curve: TestCurve,
+): Told & { readonly sensor?: SensorModel; readonly dark: readonly DarkNoise[] } => {
+  const base = firstBase(basis.camera);
+  const dark = darkNoise(basis, curve);
+  const bracket = basis.filmed.filter(({ shot }) => shot.kind === 'bracket' || shot.kind === 'back');
+  const readings = readingsOf(bracket, curve, basis.coding);
+  const capAtBase = dark.find(({ iso }) => iso === base);
+  const told =
+    capAtBase && !capAtBase.isRough
+      ? [{ reflectance: 0, deviation: capAtBase.light, shot: capAtBase.shot }]
+      : [];
+  const fitted = sensorFromBracket([...told, ...readings]);
+  // The cap tells read noise better than a line drawn down to no light.
+  const sensor =
+    fitted && capAtBase && !capAtBase.isRough
+      ? { ...fitted, readElectrons: (capAtBase.light * fitted.electronsAtGrey) / 0.18 }
+      : fitted;
+  if (!sensor)
+    return {
+      dark,
+      figures: [],
+      warnings:
+        readings.length > 0
+          ? [
+              said(
+                'Noise does not grow with light as a sensor’s does:',
+                'noise reduction was on, or the clip is compressed too hard.',
+              ),
+            ]
+          : [
+              said(
+                'Noise is under half a code step everywhere: it cannot be told from rounding.',
+                'Film with noise reduction off.',
+              ),
+            ],
+      missing: [{ what: 'noise and the usable floor', shot: 'bracket' }],
+    };
+  const from = [...told, ...readings].map(({ shot }) => shot);
+  const byIso = dark.flatMap((one) => {
+    const own = basis.filmed.filter(
+      ({ shot }) =>
+        shot.settings.iso === one.iso && (shot.kind === 'iso' || (one.iso === base && shot.kind === 'first')),
+    );
+    const atIso =
+      one.iso === base ? sensor : sensorAtIso(one, sensor, base, readingsOf(own, curve, basis.coding));
+    return [{ ...one, sensor: atIso, from: [one.shot, ...own.map(({ shot }) => shot.id)] }];
+  });
+  const clip = curve.profile.clipStops;
+  const line = Array.from({ length: 40 }, (_, i) => 2 ** (-9 + (i * (clip + 9)) / 39) * 0.18);
+  return {
+    sensor,
+    dark,
+    figures: [
+      {
+        id: 'electrons',
+        name: 'electrons at grey, base ISO, as luma shows them',
+        value: sensor.electronsAtGrey,
+        unit: 'electrons',
+        plusMinus: (2 * sensor.electronsAtGrey) / Math.sqrt(Math.max(4, 20 * readings.length)),
+        from,
+      },
+      ...byIso.map(({ iso, sensor: own, isRough, from: shots }): Figure => ({
+        id: `read.${iso}`,
+        name: isRough ? `read noise at ISO ${iso}, roughly` : `read noise at ISO ${iso}`,
+        value: own.readElectrons,
+        unit: 'electrons',
+        plusMinus: (isRough ? 1 : 0.15) * own.readElectrons,
+        from: shots,
+      })),
+      ...byIso.flatMap(({ iso, sensor: own, from: shots }) => floorFigures(iso, own, clip, shots)),
+      ...(byIso.some(({ iso }) => iso === base) ? [] : floorFigures(base, sensor, clip, from)),
+    ],
+    plots: [
+      {
+        id: 'noise',
+        name: 'noise against light',
+        x: 'stops over grey',
+        y: 'signal over noise, stops',
+        points: readings.map(
+          ({ reflectance, deviation }) =>
+            [reflectanceToStops(reflectance), Math.log2(reflectance / deviation)] as const,
+        ),
+        line: line.map((light) => {
+          const electrons = (light / 0.18) * sensor.electronsAtGrey;
+          return [
+            reflectanceToStops(light),
+            Math.log2(electrons / Math.sqrt(electrons + sensor.readElectrons ** 2)),
+          ] as const;
+        }),
+      },
+    ],
+    warnings: dark
+      .filter(({ isRough }) => isRough)
+      .slice(0, 1)
+      .map(({ iso }) =>
+        said(
+          `At ISO ${iso} dark noise is under half a code step or cut off at black:`,
+          'its read noise is a rough figure.',
+        ),
+      ),
+    missing: dark.length === 0 ? [{ what: 'read noise and the usable floor', shot: 'cap' }] : [],
+  };
+};

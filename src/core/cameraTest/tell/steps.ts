@@ -1,0 +1,111 @@
+import { printShutter } from '../../exposure/shutter.ts';
+import { cutOff } from './cutOff.ts';
+import type { FilmedShot } from './types.ts';
+
+// Steps of a bracket as they were read, and where they stop rising.
+
+/** A step: where its marks put it, what was read there. */
+export type Step = {
+  readonly shutter: string;
+  /** Stops over grey. */
+  readonly stops: number;
+  /** Stops of light more than at first. */
+  readonly light: number;
+  /** Luma, signal fraction, and the deviation of its noise. */
+  readonly signal: number;
+  readonly deviation: number;
+};
+
+/** Evenness of the light on the card, not noise. Our own choice, as for frames of a bracket. */
+export const FRAME_SIGMA = 0.0005;
+/** Noise over so many codes spreads a mean over steps evenly: rounding leaves no error then. */
+const DITHERED = 0.35;
+/** Two steps at the upper end that are no farther apart are clipped, signal fraction. */
+const FLAT = 0.004;
+/** At the clip a step rises by less than this part of what the steps under it do. */
+const BARELY = 0.25;
+/** So much of the light's range a flat end covers at least, stops. */
+const FLAT_FOR = 0.7;
+/** So far over luma a single channel may stand where all are full, signal fraction. */
+const CHANNEL_OVER = 0.05;
+/** Steps that have to rise before one may be the first at clip. */
+const RISING_FIRST = 4;
+
+/** Noise of a pixel from frame to frame; from pixel to pixel where a shot has one frame. */
+export const noiseIn = ({ hold: { card } }: FilmedShot): number => card.temporal ?? card.spatial;
+
+/** How exactly a mean is read: rounding counts where noise does not spread it over steps. */
+export const sigmaOf = (deviation: number, perCode: number): number =>
+  deviation < DITHERED * perCode ? Math.hypot(FRAME_SIGMA, perCode / Math.sqrt(12)) : FRAME_SIGMA;
+
+/** Signal of no light: the mean of a dark frame, what is cut off at the lowest code put back. */
+export const trueBlack = (dark: FilmedShot): number => {
+  const { signal, atBottom } = dark.hold.card;
+  const cut = cutOff(atBottom);
+  if (cut.mean === Infinity) return signal;
+  const deviation = noiseIn(dark) / cut.deviation;
+  // What is left lies higher over the lowest code than all of it did.
+  return signal - deviation * (cut.left - cut.mean);
+};
+
+export const isBracket = ({ shot }: FilmedShot): boolean => shot.kind === 'bracket' || shot.kind === 'back';
+
+/** Steps of the bracket and its way back, the darkest first: one for each shutter and light. */
+export const stepsOf = (filmed: readonly FilmedShot[], cardStops: number): readonly Step[] => {
+  const groups = new Map<string, FilmedShot[]>();
+  for (const one of filmed.filter(isBracket)) {
+    const { moreLight, stops } = one.shot.settings;
+    const key = `${moreLight} ${stops.toFixed(3)}`;
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [...groups.values()]
+    .map((group): Step => ({
+      stops: group[0].shot.settings.stops + cardStops,
+      light: group[0].shot.settings.moreLight,
+      shutter: printShutter(group[0].shot.settings.shutter),
+      signal: group.reduce((sum, { hold }) => sum + hold.card.signal, 0) / group.length,
+      deviation: Math.sqrt(group.reduce((sum, one) => sum + noiseIn(one) ** 2, 0) / group.length),
+    }))
+    .sort((a, b) => a.stops - b.stops || a.light - b.light);
+};
+
+/**
+ * Index of the first step that no later one rises over; undefined where the brightest still rises. Beyond clip luma may
+ * even fall: channels fill up one after the other.
+ */
+export const clipFrom = (steps: readonly Step[], perCode: number): number | undefined => {
+  const flat = Math.max(FLAT, 1.5 * perCode);
+  const slope = (i: number) =>
+    (steps[i + 1].signal - steps[i].signal) / Math.max(0.3, steps[i + 1].stops - steps[i].stops);
+  const rise = Math.max(...steps.slice(0, -1).map((_, i) => slope(i)));
+  const last = steps[steps.length - 1];
+  for (let i = RISING_FIRST; i < steps.length - 1; i += 1) {
+    const later = Math.max(...steps.slice(i + 1).map(({ signal }) => signal));
+    if (last.stops - steps[i].stops > FLAT_FOR && later - steps[i].signal < Math.max(flat, BARELY * rise))
+      return i;
+  }
+  return undefined;
+};
+
+/**
+ * Signal of full: the fullest channel of the steps at clip. Luma stays under it where a matrix takes from a full
+ * channel what another, not yet full, adds.
+ */
+export const fullSignal = (filmed: readonly FilmedShot[], clipped: readonly Step[]): number => {
+  const luma = Math.max(...clipped.map(({ signal }) => signal));
+  const lowest = Math.min(...clipped.map(({ signal }) => signal));
+  const channels = filmed.flatMap((one) =>
+    isBracket(one) && one.hold.card.signal >= lowest ? one.hold.card.channels : [],
+  );
+  const fullest = Math.max(luma, ...channels);
+  return fullest < luma + CHANNEL_OVER ? fullest : luma;
+};
+
+/** How far the mean of noisy light lies off the light's own signal, by how the curve bends there. */
+export const bentOff = (encode: (light: number) => number, light: number, deviation: number): number => {
+  const h = Math.max(1e-5, light * 0.02);
+  const slope = (encode(light + h) - encode(light - h)) / (2 * h);
+  const spread = slope > 0 ? deviation / slope : 0;
+  const near = (encode(light + spread) + encode(light - spread)) / 2 - encode(light);
+  return Number.isFinite(near) ? near : 0;
+};

@@ -1,0 +1,48 @@
+import type { TestTold } from '#core/cameraTest/evaluate.ts';
+import type { ClipProblem, FoundIn, HoldEdits } from '#core/cameraTest/find/foundIn.ts';
+import { USUAL_MARK, type TestMarks } from '#core/cameraTest/find/glance.ts';
+import type { TestBasis } from '#core/cameraTest/tell/types.ts';
+import type { Shot } from '#core/cameraTest/types.ts';
+import type { LookedClip } from '#workers/cameraTest/protocol.ts';
+
+/** A clip of a test. */
+export type TestClip = {
+  readonly id: string;
+  readonly file: File;
+  readonly state: 'waiting' | 'looking' | 'looked' | 'leftOut';
+  /** Share of it that was looked at. */
+  readonly share?: number;
+  readonly problem?: string;
+  readonly looked?: LookedClip;
+};
+
+/** What the list and the evaluation are made from. */
+export type TestAsked = Omit<TestBasis, 'filmed' | 'coding'> & { readonly list: readonly Shot[] };
+
+export type TestState = {
+  readonly clips: readonly TestClip[];
+  readonly marks: TestMarks;
+  /** Whether the card was marked by hand: then it is searched for by what stands round it. */
+  readonly isMarked: boolean;
+  readonly found: readonly FoundIn[];
+  readonly problems: readonly ClipProblem[];
+  readonly edits: HoldEdits;
+  readonly told?: TestTold;
+  /** Why nothing can be told. */
+  readonly failure?: string;
+  /** What is being done, and how far. */
+  readonly busy?: { readonly what: string; readonly share: number };
+  /** Seconds that looking and evaluating took. */
+  readonly seconds?: number;
+};
+
+const NO_EDITS: HoldEdits = { labels: {}, bounds: {} };
+/** An empty bench. */
+export const NO_TEST: TestState = {
+  clips: [],
+  marks: { card: USUAL_MARK },
+  isMarked: false,
+  found: [],
+  problems: [],
+  edits: NO_EDITS,
+};
