@@ -54,12 +54,18 @@ const VIEWS: Readonly<Record<Shot['view'], string>> = {
 type Settings = Shot['settings'];
 
 /** What a setting asks for where it is not as it was; before the first shot nothing is set. A further one is a row. */
-const CHANGES: readonly ((now: Settings, was: Settings | undefined) => string | undefined)[] = [
-  ({ moreLight }, was) => {
+const CHANGES: readonly ((
+  now: Settings,
+  was: Settings | undefined,
+  has: { readonly ring: boolean },
+) => string | undefined)[] = [
+  ({ moreLight }, was, { ring }) => {
     const stops = moreLight - (was?.moreLight ?? 0);
     if (stops === 0) return undefined;
     const size = Math.abs(stops);
-    return `${stops > 0 ? 'open' : 'close'} the iris by ${size} ${size === 1 ? 'stop' : 'stops'}`;
+    const by = `by ${size} ${size === 1 ? 'stop' : 'stops'}`;
+    if (ring) return `${stops > 0 ? 'open' : 'close'} the iris ${by}`;
+    return `${stops > 0 ? 'raise' : 'lower'} the light on the card ${by}: lamp nearer or farther, ND off or on`;
   },
   ({ shutter }, was) =>
     was && printShutter(was.shutter) === printShutter(shutter)
@@ -75,11 +81,18 @@ const CHANGES: readonly ((now: Settings, was: Settings | undefined) => string | 
 ];
 
 /** What has to be done between the shot before and this one: only what changes. */
-export const shotChange = (shot: Shot, before: Shot | undefined): string => {
+export const shotChange = (shot: Shot, before: Shot | undefined, has: { readonly ring: boolean }): string => {
   const changes = [
     before?.view === shot.view ? undefined : VIEWS[shot.view],
-    ...CHANGES.map((change) => change(shot.settings, before?.settings)),
+    ...CHANGES.map((change) => change(shot.settings, before?.settings, has)),
     shot.kind === 'meter' ? `${shot.settings.meterMode} meter at 0 by shutter or iris` : undefined,
   ].filter((change) => change !== undefined);
   return changes.length > 0 ? changes.join(', ') : 'change nothing';
 };
+
+/** The list as plain text, a line a shot: for a phone, or on paper. */
+export const listText = (camera: string, list: readonly Shot[], has: { readonly ring: boolean }): string =>
+  [
+    `Test of ${camera}`,
+    ...list.map((shot, i) => `${i + 1} ${SHOT_KINDS[shot.kind].name}: ${shotChange(shot, list[i - 1], has)}`),
+  ].join('\n');

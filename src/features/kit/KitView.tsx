@@ -19,6 +19,10 @@ const NewCameraView = later(() => import('./newCamera/NewCameraView.tsx').then((
 const RecordsView = later(() => import('./records/RecordsView.tsx').then((part) => part.RecordsView));
 const BagView = later(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
+const CameraTestView = later(() =>
+  import('./cameraTest/CameraTestView.tsx').then((part) => part.CameraTestView),
+);
+
 const others = ARCHETYPE_IDS.map((id) => ({ name: ARCHETYPES[id].name, data: ARCHETYPES[id] }));
 
 /** The camera and its profile: what it reads at every stop, from an archetype or solved from what its owner knows. */
@@ -62,6 +66,7 @@ const CameraAndProfile = () => {
 const PARTS = {
   camera: { name: words.cameraAndProfile, View: CameraAndProfile },
   zebra: { name: words.zebraSheet, View: ZebraSheet },
+  test: { name: words.knowYourCamera, View: CameraTestView },
   bag: { name: words.bag, View: BagView },
   shoots: { name: words.shoots, View: ShootsView },
   new: { name: words.newCamera, View: NewCameraView },

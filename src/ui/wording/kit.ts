@@ -3,6 +3,7 @@ import type { Said } from './said.ts';
 /** Labels and headings of the step Kit. */
 export const words = {
   gamut: 'Gamut',
+  knowYourCamera: 'Know your camera',
   evidence: 'Evidence',
   whatTheCurveRests: 'What the curve rests on',
   source: 'Source',

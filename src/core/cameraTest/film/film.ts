@@ -54,10 +54,12 @@ export type Filming = {
   readonly card: CardKind;
   readonly slips: readonly SlipId[];
   readonly seed: number;
+  /** Frames of a shot; without it as many as a list holds a shot for. */
+  readonly frames?: number;
 };
 
 /** Frames of a shot, and how many a second. */
-export const FILMED_FRAMES = 8;
+const FILMED_FRAMES = 8;
 export const FILMED_RATE = 2;
 /** Seconds in which a frame is read out from top to bottom. Usual for such sensors; our own. */
 const READOUT = 1 / 60;
@@ -152,7 +154,7 @@ export const filmShot = (shot: Shot, index: number, filming: Filming): readonly 
     ...camera.body,
     ...(fromNew ? { paint: { ...NO_PAINT, ...fromNew.paint } } : {}),
   };
-  return Array.from({ length: FILMED_FRAMES }, (_, n) => {
+  return Array.from({ length: filming.frames ?? FILMED_FRAMES }, (_, n) => {
     const at = seed * 9973 + index * 101 + n;
     const seen = slips.includes('hand') ? covered(light, index, n, seed) : light;
     const lit = lamp.flicker ? flickering(seen, lamp.flicker, exposure.seconds, (at * 0.0137) % 1) : seen;

@@ -62,7 +62,8 @@ const middle = (values: readonly number[]): number => {
 
 const cardOver = (glances: readonly Glance[]): CardStats => {
   const of = (pick: (card: CardStats) => number) => middle(glances.map(({ card }) => pick(card)));
-  const temporal = glances.flatMap(({ card }) => card.temporal ?? []);
+  // The first of a hold differs from the frame before by more than noise.
+  const temporal = glances.slice(1).flatMap(({ card }) => card.temporal ?? []);
   const mean = (values: readonly number[]) =>
     Math.sqrt(values.reduce((sum, v) => sum + v * v, 0) / values.length);
   return {

@@ -12,7 +12,7 @@ import type { Figure, FilmedShot, TestBasis, TestCurve, Told } from './types.ts'
 // as noise reduction and demosaicing, is in it.
 
 /** Noise under so many codes is lost in rounding. */
-const TOLD_CODES = 0.4;
+const TOLD_CODES = 0.55;
 /** Near clip noise is cut off, stops under it. */
 const UNDER_CLIP = 0.5;
 

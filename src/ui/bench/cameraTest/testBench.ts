@@ -12,6 +12,9 @@ type FilmInput = CameraTestJobs['film']['input'];
 /** Most clips of one test. */
 const MOST_CLIPS = 400;
 
+/** The bench without its clips: what is at hand stays. */
+const cleared = ({ have, length, zebra }: TestState): TestState => ({ ...NO_TEST, have, length, zebra });
+
 const byName = (a: TestClip, b: TestClip) =>
   a.file.name.localeCompare(b.file.name, 'en', { numeric: true }) ||
   a.file.lastModified - b.file.lastModified;
@@ -69,6 +72,9 @@ export const createTestBench = ({ start, now, newId }: Parts) => {
       return Math.max(0, files.length - room);
     },
 
+    /** What is at hand, how thorough, what was noted. */
+    prepare: (part: Partial<Pick<TestState, 'have' | 'length' | 'zebra'>>): void => set(part),
+
     /** The same clips told anew: after a change to the list, or to what is known of the light. */
     again: async (asked: TestAsked): Promise<void> => {
       if (get().clips.length === 0) return;
@@ -108,7 +114,7 @@ export const createTestBench = ({ start, now, newId }: Parts) => {
     film: async (input: FilmInput, asked: TestAsked, range: Range): Promise<void> => {
       const signal = begin();
       await ask().call('forget', { ids: get().clips.map(({ id }) => id) });
-      set(NO_TEST, true);
+      set({ ...cleared(get()), busy: { what: '', share: 0 } }, true);
       const files = await filmed(input, signal);
       if (!files) return;
       set({ clips: files.map((file): TestClip => ({ id: newId(), file, state: 'waiting' })) });
@@ -134,7 +140,7 @@ export const createTestBench = ({ start, now, newId }: Parts) => {
     clear: (): void => {
       going?.abort();
       const ids = get().clips.map(({ id }) => id);
-      set(NO_TEST, true);
+      set(cleared(get()), true);
       if (client) void client.call('forget', { ids });
     },
 

@@ -2,7 +2,7 @@ import type { TestTold } from '#core/cameraTest/evaluate.ts';
 import type { ClipProblem, FoundIn, HoldEdits } from '#core/cameraTest/find/foundIn.ts';
 import { USUAL_MARK, type TestMarks } from '#core/cameraTest/find/glance.ts';
 import type { TestBasis } from '#core/cameraTest/tell/types.ts';
-import type { Shot } from '#core/cameraTest/types.ts';
+import type { Shot, TestHave, TestLength } from '#core/cameraTest/types.ts';
 import type { LookedClip } from '#workers/cameraTest/protocol.ts';
 
 /** A clip of a test. */
@@ -20,6 +20,11 @@ export type TestClip = {
 export type TestAsked = Omit<TestBasis, 'filmed' | 'coding'> & { readonly list: readonly Shot[] };
 
 export type TestState = {
+  /** What is at hand, and how thorough the list is. */
+  readonly have: TestHave;
+  readonly length: TestLength;
+  /** Zebra levels as noted. */
+  readonly zebra: NonNullable<TestBasis['zebra']>;
   readonly clips: readonly TestClip[];
   readonly marks: TestMarks;
   /** Whether the card was marked by hand: then it is searched for by what stands round it. */
@@ -39,6 +44,17 @@ export type TestState = {
 const NO_EDITS: HoldEdits = { labels: {}, bounds: {} };
 /** An empty bench. */
 export const NO_TEST: TestState = {
+  have: {
+    card: 'grey',
+    kelvin: 5600,
+    ring: true,
+    tripod: true,
+    colours: true,
+    chip: false,
+    exposureBy: 'meter',
+  },
+  length: 'usual',
+  zebra: {},
   clips: [],
   marks: { card: USUAL_MARK },
   isMarked: false,

@@ -1,0 +1,165 @@
+'use client';
+
+import { useCallback, useState, type PointerEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { shotTitle } from '#core/cameraTest/shotWords.ts';
+import type { FoundIn } from '#core/cameraTest/find/foundIn.ts';
+import type { Rect } from '#core/frame/frame.ts';
+import { words } from '#ui/wording/kitTest.ts';
+import { SmallCanvas } from './SmallCanvas.tsx';
+import type { CameraTest } from './useTest.ts';
+
+const NONE = 'none';
+const FOUND = 'found';
+/** A mark that is smaller was not meant, of the picture's side. */
+const LEAST = 0.02;
+
+const placeOf = ({ x, y, width, height }: Rect) => ({
+  left: `${100 * x}%`,
+  top: `${100 * y}%`,
+  width: `${100 * width}%`,
+  height: `${100 * height}%`,
+});
+
+/** The frame of a hold with the card on it: dragged anew, every clip is looked at again. */
+const CardOnFrame = ({ test, hold }: { test: CameraTest; hold: FoundIn }) => {
+  const { bench, state, asked, range } = test;
+  const [what, setWhat] = useState<'card' | 'chip'>('card');
+  const [start, setStart] = useState<readonly [number, number]>();
+  const [drawn, setDrawn] = useState<Rect>();
+  const load = useCallback((signal: AbortSignal) => bench.preview(hold, range, signal), [bench, hold, range]);
+  const at = (event: PointerEvent): readonly [number, number] => {
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = (v: number) => Math.min(1, Math.max(0, v));
+    return [share((event.clientX - box.left) / box.width), share((event.clientY - box.top) / box.height)];
+  };
+  const { card, chip } = state.marks;
+  const done = () => {
+    if (drawn && drawn.width > LEAST && drawn.height > LEAST)
+      void bench.mark(hold, { ...state.marks, [what]: drawn }, asked, range);
+    setStart(undefined);
+    setDrawn(undefined);
+  };
+  return (
+    <div className="test-marking">
+      <div
+        className="card-marker"
+        role="img"
+        aria-label={words.frameOfHold}
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          setStart(at(event));
+        }}
+        onPointerMove={(event) => {
+          if (!start) return;
+          const [x, y] = at(event);
+          setDrawn({
+            x: Math.min(x, start[0]),
+            y: Math.min(y, start[1]),
+            width: Math.abs(x - start[0]),
+            height: Math.abs(y - start[1]),
+          });
+        }}
+        onPointerCancel={() => {
+          setStart(undefined);
+          setDrawn(undefined);
+        }}
+        onPointerUp={done}
+      >
+        <SmallCanvas load={load} label={words.frameOfHold} />
+        <span className="card-mark" style={placeOf(what === 'card' && drawn ? drawn : card)} />
+        {(chip || (what === 'chip' && drawn)) && (
+          <span className="card-mark is-chip" style={placeOf((what === 'chip' && drawn) || chip!)} />
+        )}
+      </div>
+      {state.have.chip ? (
+        <Form.Select
+          size="sm"
+          aria-label={words.whatToMark}
+          value={what}
+          onChange={(event) => setWhat(event.target.value as 'card' | 'chip')}
+        >
+          <option value="card">{words.markCard}</option>
+          <option value="chip">{words.markChip}</option>
+        </Form.Select>
+      ) : (
+        <p className="quiet">{words.markCard}</p>
+      )}
+    </div>
+  );
+};
+
+/** One hold: which shot it is, from where to where, what is odd about it. */
+export const HoldEditor = ({ test, hold }: { test: CameraTest; hold: FoundIn }) => {
+  const { bench, state, list, asked } = test;
+  const clip = state.clips.find(({ id }) => id === hold.clip);
+  const end = clip?.looked?.seconds ?? hold.to;
+  const [ends, setEnds] = useState<readonly [number, number]>([hold.from, hold.to]);
+  const [from, to] = ends;
+  const keep = () => {
+    if (to > from && (from !== hold.from || to !== hold.to)) void bench.bound(hold.id, from, to, asked);
+  };
+  const step = Math.max(0.05, end / 400);
+  return (
+    <div className="test-editor">
+      <CardOnFrame test={test} hold={hold} />
+      <div className="test-editor-fields">
+        <Form.Group controlId="test-shot">
+          <Form.Label>{words.shotOf(clip?.file.name ?? '')}</Form.Label>
+          <Form.Select
+            size="sm"
+            value={hold.isSet ? (hold.shotId ?? NONE) : (hold.shotId ?? NONE)}
+            onChange={(event) => {
+              const { value } = event.target;
+              void bench.label(hold.id, value === NONE ? null : value === FOUND ? undefined : value, asked);
+            }}
+          >
+            <option value={NONE}>{words.noShot}</option>
+            {hold.isSet && <option value={FOUND}>{words.asFound}</option>}
+            {list.map((shot) => (
+              <option key={shot.id} value={shot.id}>
+                {shotTitle(shot)}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <p className="quiet num mb-1">
+          {hold.isSet ? words.setByHand : words.sureBy((100 * hold.sure).toFixed(0))}
+          {' · '}
+          {words.cardReads((100 * hold.signal).toFixed(1))}
+        </p>
+        {hold.odd && <p className="test-odd">{hold.odd}</p>}
+        <Form.Group controlId="test-from">
+          <Form.Label>{words.fromSecond(from.toFixed(1))}</Form.Label>
+          <Form.Range
+            min={0}
+            max={end}
+            step={step}
+            value={from}
+            onChange={(event) => setEnds([Math.min(Number(event.target.value), to), to])}
+            onPointerUp={keep}
+            onKeyUp={keep}
+          />
+        </Form.Group>
+        <Form.Group controlId="test-to">
+          <Form.Label>{words.toSecond(to.toFixed(1))}</Form.Label>
+          <Form.Range
+            min={0}
+            max={end}
+            step={step}
+            value={to}
+            onChange={(event) => setEnds([from, Math.max(Number(event.target.value), from)])}
+            onPointerUp={keep}
+            onKeyUp={keep}
+          />
+        </Form.Group>
+        {clip && (
+          <Button variant="outline-secondary" size="sm" onClick={() => void bench.remove(clip.id, asked)}>
+            {words.leaveOut(clip.file.name)}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+};
