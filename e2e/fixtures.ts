@@ -261,6 +261,7 @@ export const VIEWS = [
   'luts&part=compare',
   'luts&part=order',
   'kit&part=zebra',
+  'kit&part=test',
   'kit&part=bag',
   'kit&part=shoots',
   'kit&part=new',

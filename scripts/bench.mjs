@@ -1,5 +1,5 @@
 // npm run bench [part…]: the pixel loops against ffmpeg, and the whole app on a live feed and a long clip.
-// Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `pictures`, `log`, `clips`, `open`, `live` and `room`; `live 3600`
+// Parts are `load`, `tasks`, `scopes`, `luts`, `profiles`, `camera`, `pictures`, `log`, `clips`, `open`, `live` and `room`; `live 3600`
 // lets the feed run for an hour, `room 3600 5` two of them at
 // five pictures a second, `pictures folder` takes its photographs in. Ends with 1 when a limit does not hold.
 import { mkdirSync } from 'node:fs';
@@ -26,6 +26,7 @@ if (asked('tasks')) await (await import('./bench-tasks.mjs')).benchTasks();
 if (asked('scopes')) await (await import('./bench-scopes.mjs')).benchScopes();
 if (asked('luts')) await (await import('./bench-luts.mjs')).benchLuts();
 if (asked('profiles')) await (await import('./bench-profiles.mjs')).benchProfiles();
+if (asked('camera')) await (await import('./bench-cameraTest.mjs')).benchCameraTest();
 if (asked('pictures'))
   await (await import('./bench-pictures.mjs')).benchPictures(wanted[wanted.indexOf('pictures') + 1]);
 if (asked('log')) await (await import('./bench-log.mjs')).benchLog();

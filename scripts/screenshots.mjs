@@ -143,12 +143,13 @@ await page.waitForTimeout(3500);
 await page.getByRole('button', { name: 'Answer' }).click();
 await page.waitForTimeout(500);
 await shoot('practise');
-await visit(on('kit', 'dunes', 'air-cam'));
-await page.getByText('Bracket', { exact: true }).click();
-await page.getByRole('button', { name: 'Nine demo frames' }).click();
-await page.getByRole('button', { name: /Read the card off/ }).click();
-await page.getByText(/Fits within/).waitFor();
-await shoot('kit-bracket');
+
+// A camera that the stage has tested: what it is like stands first.
+await page.goto(`${on('kit', 'furnace-mouth', 'a-cam')}&part=test`);
+await page.getByRole('button', { name: 'Film the list' }).click();
+await page.getByRole('heading', { name: 'What A-cam is like' }).waitFor({ timeout: 180_000 });
+await page.waitForTimeout(1500);
+await shoot('kit-test');
 
 // A phone: four screens side by side in one picture.
 const phone = await browser.newPage({

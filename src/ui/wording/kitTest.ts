@@ -97,10 +97,9 @@ export const words = {
   profileName: (camera: Said, day: Said) => `${camera} tested ${day}`,
   profileSays: (day: Said) => `Solved from a filmed test, ${day}.`,
   profileTaken: (clip: Said, placement: Said) => `clip ${clip}, card at ${placement}`,
-  floorSays: (stops: Said) => `usable down to ${String(stops).replace('-', '−')}`,
-  leanSays: (mired: Said, tint: Said) =>
-    `${String(mired).replace('-', '−')} mired, ${String(tint).replace('-', '−')} points of tint`,
-  biasSays: (bias: number) => `${bias.toFixed(2).replace('-', '−')} stop`,
+  floorSays: (stops: Said) => `usable down to ${stops}`,
+  leanSays: (mired: Said, tint: Said) => `${mired} mired, ${tint} points of tint`,
+  biasSays: (bias: Said) => `${bias} stop`,
   readsAssist: 'the picture through the assist',
   readsRecording: 'the recording',
   unknown: 'What we could not find out',
@@ -123,8 +122,7 @@ export const words = {
   firmware: 'Firmware',
   keep: 'Keep this test',
   testName: (camera: Said, day: Said) => `${camera}, ${day}`,
-  keptSays: (day: Said, clip: Said, lens: Said, firmware: Said) =>
-    [day, `clip +${clip}`, lens, firmware].filter((part) => part !== '').join(' · '),
+  keptSays: (day: Said, clip: Said) => `${day} · clip +${clip}`,
   share: 'Share',
   shareNamed: (name: Said) => `Share ${name} as a file`,
   delete: 'Delete',

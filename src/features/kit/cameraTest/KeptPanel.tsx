@@ -98,7 +98,9 @@ const Kept = ({
         onChange={(event) => onChoose(event.target.checked)}
       />
       <span className="quiet num">
-        {words.keptSays(printDate(at.slice(0, 10)), profile.clipStops.toFixed(1), lens, firmware)}
+        {[words.keptSays(printDate(at.slice(0, 10)), profile.clipStops.toFixed(1)), lens, firmware]
+          .filter((part) => part !== '')
+          .join(' · ')}
       </span>
       <Button
         variant="outline-secondary"

@@ -94,21 +94,24 @@ export const TAKEN_IN = {
   },
   noise: {
     name: 'sensor noise and the usable floor',
-    says: ({ sensor }: TestTold) => (sensor ? words.floorSays(tenth(floorAt(sensor))) : undefined),
+    says: ({ sensor }: TestTold) =>
+      sensor ? words.floorSays(printStopsDecimal(floorAt(sensor))) : undefined,
   },
   lean: {
     name: 'the lean of the body',
     says: (told: TestTold) => {
       const figures = figuresOf(told);
       const [mired, tint] = [figures.get('lean.mired'), figures.get('lean.tint')];
-      return mired && tint ? words.leanSays(tenth(mired.value), tenth(tint.value)) : undefined;
+      return mired && tint
+        ? words.leanSays(printStopsDecimal(mired.value), printStopsDecimal(tint.value))
+        : undefined;
     },
   },
   meter: {
     name: 'what its meter shows too much',
     says: (told: TestTold) => {
       const bias = meterBias(told);
-      return bias === undefined ? undefined : words.biasSays(bias);
+      return bias === undefined ? undefined : words.biasSays(printStops(bias));
     },
   },
   bases: {

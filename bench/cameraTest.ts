@@ -1,0 +1,69 @@
+// Tests of simulated cameras against what they really do: every archetype, 8 and 10 bit, legal and full range, bodies
+// that lean, meter and mark otherwise.
+import { evaluateTest } from '../src/core/cameraTest/evaluate.ts';
+import { CAMERA, filmedShotsOf, filmingOf, HAVE, TRUTH } from '../src/core/cameraTest/fixtures/filmed.ts';
+import { ARCHETYPE_IDS, ARCHETYPES, compileProfile, type ArchetypeId } from '../src/core/profile/index.ts';
+
+export type CameraTestFigures = {
+  readonly name: string;
+  readonly covered: boolean;
+  /** Stops: of the curve between -5 and a half under clip, the worst; of clip. */
+  readonly curve: number;
+  readonly clip: number;
+  readonly mired: number;
+  readonly tint: number;
+  readonly meter: number;
+  readonly ms: number;
+};
+
+const one = (archetype: ArchetypeId, bitDepth: 8 | 10, seed: number): CameraTestFigures => {
+  const range = seed % 2 === 1 ? 'legal' : 'full';
+  const coding = { bitDepth, range } as const;
+  const filming = filmingOf(archetype, coding, { seed, shutterSd: [0, 0.03, 0.06, 0.1][seed % 4] });
+  const filmed = filmedShotsOf(filming);
+  const since = performance.now();
+  const told = evaluateTest({
+    filmed,
+    camera: CAMERA,
+    have: HAVE,
+    coding,
+    gamut: filming.camera.profile.gamut,
+  });
+  const ms = performance.now() - since;
+  if (!told.ok) throw new Error(`${archetype}: ${told.reason}`);
+  const { profile } = told.value.curve;
+  const truth = compileProfile(ARCHETYPES[archetype]);
+  const found = compileProfile({ ...profile, clipStops: 12 });
+  // What a full-range file holds ends at its top code.
+  const top = range === 'full' ? truth.stopsAt(1) : truth.clipStops;
+  const clipStops = Math.min(truth.clipStops, Number.isFinite(top) ? top : truth.clipStops);
+  const covered = profile.band!.stops.every(
+    (at, i) =>
+      at < -8 ||
+      at > clipStops - 0.2 ||
+      Math.abs(found.signalAt(at) - truth.signalAt(at)) <= profile.band!.signal[i] + 1e-4,
+  );
+  let curve = 0;
+  for (let at = -5; at < clipStops - 0.5; at += 1 / 3)
+    curve = Math.max(curve, Math.abs(found.stopsAt(truth.signalAt(at)) - at));
+  const value = (id: string) =>
+    told.value.parts.flatMap(({ figures }) => figures).find((figure) => figure.id === id)?.value ??
+    Number.NaN;
+  return {
+    name: `${archetype} ${bitDepth} bit ${range}, body ${seed}`,
+    covered,
+    curve,
+    clip: Math.abs(profile.clipStops - clipStops),
+    mired: Math.abs(value('lean.mired') - TRUTH.lean.mired),
+    tint: Math.abs(value('lean.tint') - TRUTH.lean.tint),
+    meter: Math.abs(value('meter.spot.card') - TRUTH.meterBias),
+    ms,
+  };
+};
+
+/** Figures of every test, one after the other. */
+export function* cameraTestFigures(seeds: number): Generator<CameraTestFigures> {
+  for (let seed = 1; seed <= seeds; seed += 1)
+    for (const archetype of ARCHETYPE_IDS)
+      for (const bitDepth of [8, 10] as const) yield one(archetype, bitDepth, seed);
+}

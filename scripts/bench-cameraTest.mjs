@@ -1,0 +1,43 @@
+// Tests of simulated cameras: how near each comes to what the camera really does.
+import { build } from 'esbuild';
+import { say } from './ground.mjs';
+
+const HELD = { covered: 0.92, clip: 0.1, mired: 4, tint: 2, meter: 0.1 };
+const SEEDS = 5;
+
+const sorted = (values) => [...values].sort((a, b) => a - b);
+const at = (values, share) => sorted(values)[Math.min(values.length - 1, Math.floor(share * values.length))];
+
+export const benchCameraTest = async (seeds = SEEDS) => {
+  await build({
+    entryPoints: ['bench/cameraTest.ts'],
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    outfile: '.bench/cameraTest.mjs',
+    logLevel: 'error',
+  });
+  const { cameraTestFigures } = await import('../.bench/cameraTest.mjs');
+  say(`\nCamera tests: seven profiles, 8 and 10 bit, ${seeds} bodies each\n`);
+  const all = [...cameraTestFigures(seeds)];
+  const covered = all.filter((one) => one.covered).length / all.length;
+  say(`${all.length} tests: the whole curve in its band in ${(100 * covered).toFixed(1)} %`);
+  if (covered < HELD.covered) process.exitCode = 1;
+  for (const [key, unit] of [
+    ['curve', 'stop'],
+    ['clip', 'stop'],
+    ['mired', 'mired'],
+    ['tint', 'points'],
+    ['meter', 'stop'],
+    ['ms', 'ms to evaluate'],
+  ]) {
+    const values = all.map((one) => one[key]);
+    const worst = all.reduce((a, b) => (b[key] > a[key] ? b : a));
+    const held = HELD[key] === undefined || at(values, 0.9) <= HELD[key];
+    if (!held) process.exitCode = 1;
+    say(
+      `${key.padEnd(6)} middle ${at(values, 0.5).toFixed(3)}  p90 ${at(values, 0.9).toFixed(3)}` +
+        `  worst ${worst[key].toFixed(3)} ${unit} (${worst.name})${held ? '' : '  over its limit'}`,
+    );
+  }
+};
