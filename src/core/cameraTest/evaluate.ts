@@ -28,10 +28,10 @@ export const TEST_PARTS = {
   flicker: { name: 'Flicker' },
   drift: { name: 'Warming up' },
 } as const;
-export type TestPartId = keyof typeof TEST_PARTS;
-export const TEST_PART_IDS = Object.keys(TEST_PARTS) as TestPartId[];
+type TestPartId = keyof typeof TEST_PARTS;
+const TEST_PART_IDS = Object.keys(TEST_PARTS) as TestPartId[];
 
-export type PartTold = {
+type PartTold = {
   readonly id: TestPartId;
   readonly figures: readonly Figure[];
   readonly plots: readonly Plot[];

@@ -4,6 +4,7 @@ import type { LookedAt } from '#core/cameraTest/find/holds.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
 import { failure, success, type Result } from '#core/result.ts';
+import { asRecorded } from '#core/scopes/asRecorded.ts';
 import { rememberMarks } from '#core/scopes/refind.ts';
 import type { Remembered } from '#core/scopes/looks.ts';
 import { isStill, openClip } from '../judge/clips/open.ts';
@@ -11,7 +12,7 @@ import type { ClipSource } from '../judge/clips/source.ts';
 import { createHolder } from '../judge/holder.ts';
 import type { Handlers, JobContext } from '../rpc/serve.ts';
 import { filmList } from './filmList.ts';
-import { inPixels, lookAtClip, smallOf, type Kept } from './lookAtClip.ts';
+import { inPixels, lookAtClip, type Kept } from './lookAtClip.ts';
 import type { CameraTestJobs } from './protocol.ts';
 
 /** Width of a picture to mark the card on. */
@@ -70,7 +71,7 @@ export const cameraTestHandlers = (kernels: Kernels, open: Opener = openClip): H
     preview: async (input, context) => {
       const frame = await frameOf(input, context);
       if (!frame.ok) return { output: frame };
-      const picture = smallOf(frame.value, MARK_WIDTH);
+      const picture = asRecorded(frame.value, MARK_WIDTH);
       return { output: success(picture), transfer: [picture.rgba.buffer] };
     },
 

@@ -4,7 +4,7 @@ import type { Frame } from '#core/frame/frame.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import { refindMarks } from '#core/scopes/refind.ts';
 import type { Remembered } from '#core/scopes/looks.ts';
-import { shrink } from '#core/scopes/shrink.ts';
+import { asRecorded } from '#core/scopes/asRecorded.ts';
 import { codeToSignal, type Coding } from '#core/signal/scale.ts';
 import type { ClipSource } from '../judge/clips/source.ts';
 import type { createHolder } from '../judge/holder.ts';
@@ -25,20 +25,6 @@ export type Kept = {
   readonly looked: LookedAt;
   readonly pictures: readonly { at: number; picture: SmallPicture }[];
 };
-/** Codes of a frame as they are, made small. */
-export const smallOf = (frame: Frame, width: number): SmallPicture => {
-  const shift = frame.bitDepth - 8;
-  const rgba = new Uint8ClampedArray(frame.r.length * 4);
-  for (let i = 0, at = 0; i < frame.r.length; i += 1, at += 4) {
-    rgba[at] = frame.r[i] >> shift;
-    rgba[at + 1] = frame.g[i] >> shift;
-    rgba[at + 2] = frame.b[i] >> shift;
-    rgba[at + 3] = 255;
-  }
-  const small = shrink(rgba, frame.width, frame.height, width);
-  return { ...small, rgba: small.rgba as Uint8ClampedArray<ArrayBuffer> };
-};
-
 /** A mark in pixels of a frame. */
 export const inPixels = ({ x, y, width, height }: TestMarks['card'], frame: Frame) => ({
   x: x * frame.width,
@@ -103,7 +89,7 @@ export const lookAtClip = async (
     const { glance, kept: next } = glanceAt(frame, at, placed, before);
     before = next;
     glances.push(glance);
-    pictures.push({ at, picture: smallOf(frame, STRIP_WIDTH) });
+    pictures.push({ at, picture: asRecorded(frame, STRIP_WIDTH) });
   }
   if (!coding) return failure('clip', 'It holds no frame: copy it from the card again.');
   const perCode = codeToSignal(1, coding) - codeToSignal(0, coding);

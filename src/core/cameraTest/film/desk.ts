@@ -13,10 +13,9 @@ import type { View } from '../types.ts';
 const XYZ_TO_SCENE = invert(rgbToXyz(GAMUTS.bt2020));
 
 /** Colour of a light of a temperature, linear BT.2020 with luminance 1. */
-export const lightColour = (kelvin: number): Triple =>
-  apply(XYZ_TO_SCENE, xyToXyz(whiteXy({ kelvin, duv: 0 })));
+const lightColour = (kelvin: number): Triple => apply(XYZ_TO_SCENE, xyToXyz(whiteXy({ kelvin, duv: 0 })));
 
-export const DESK = { width: 320, height: 180 } as const;
+const DESK = { width: 320, height: 180 } as const;
 /** Where the dark chip lies in the card's view, fractions of the picture. */
 export const DESK_CHIP = { x: 0.68, y: 0.42, width: 0.08, height: 0.16 } as const;
 /** Reflectance of the chip, of black cloth, of white paper, of the wall. */

@@ -42,7 +42,7 @@ export type FilmedCamera = {
 };
 
 /** The light on the desk. */
-export type DeskLamp = {
+type DeskLamp = {
   readonly kelvin: number;
   /** Flicker: how deep, of 1, and how often a second. */
   readonly flicker?: { readonly depth: number; readonly hertz: number };

@@ -31,7 +31,7 @@ export type CardStats = {
   readonly pixels: number;
 };
 
-export type CodesUsed = {
+type CodesUsed = {
   readonly low: number;
   readonly high: number;
   /** Share of pixels on every fourth code, of the fullest such set: 1 where the last two bits are empty. */

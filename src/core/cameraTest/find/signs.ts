@@ -30,7 +30,7 @@ const isMiddle = (cell: number) => {
   return x >= 4 && x < 12 && y >= 2 && y < 7;
 };
 
-export const deviation = (values: readonly number[]): number => {
+const deviation = (values: readonly number[]): number => {
   const mean = values.reduce((a, b) => a + b, 0) / values.length;
   return Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / values.length);
 };

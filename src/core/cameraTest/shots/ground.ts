@@ -4,8 +4,8 @@ import type { ListBasis, Shot, ShotKindId, ShotSettings, TestedCamera, View } fr
 // What all shots of a list stand on: its shutters, its nominal one, the settings that are left alone.
 
 /** Darkest and brightest place of the card in a bracket, stops over grey: clips lie from +3 to +7, two steps beyond. */
-export const BRACKET_FROM = -6;
-export const BRACKET_TO = 8;
+const BRACKET_FROM = -6;
+const BRACKET_TO = 8;
 
 /** Stops by which a step of a bracket may lie off a whole stop; shutters are marked in thirds or whole ones. */
 const NEAR_STEP = 0.26;

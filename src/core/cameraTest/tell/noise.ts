@@ -72,7 +72,7 @@ const darkLight = (deviation: number, { scale, power }: ReturnType<typeof toeOf>
 };
 
 /** Dark noise by ISO, from frames with the cap on. */
-export const darkNoise = ({ filmed, coding }: TestBasis, curve: TestCurve): readonly DarkNoise[] => {
+const darkNoise = ({ filmed, coding }: TestBasis, curve: TestCurve): readonly DarkNoise[] => {
   const perCode = codeToSignal(1, coding) - codeToSignal(0, coding);
   const toe = toeOf(curve);
   return filmed

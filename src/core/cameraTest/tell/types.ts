@@ -77,7 +77,7 @@ export type TestBasis = {
 };
 
 /** A dark step: linear light, 0.18 at grey, and its signal. */
-export type ToeStep = { readonly light: number; readonly signal: number };
+type ToeStep = { readonly light: number; readonly signal: number };
 
 /** The curve as the test found it, and what else hangs on it. */
 export type TestCurve = {

@@ -1,78 +1,36 @@
 'use client';
 
-import { useCallback, useState, type PointerEvent } from 'react';
+import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { shotTitle } from '#core/cameraTest/shotWords.ts';
 import type { FoundIn } from '#core/cameraTest/find/foundIn.ts';
-import type { Rect } from '#core/frame/frame.ts';
 import { words } from '#ui/wording/kitTest.ts';
+import { CardMarker } from '../CardMarker.tsx';
 import { SmallCanvas } from './SmallCanvas.tsx';
 import type { CameraTest } from './useTest.ts';
 
 const NONE = 'none';
 const FOUND = 'found';
-/** A mark that is smaller was not meant, of the picture's side. */
-const LEAST = 0.02;
-
-const placeOf = ({ x, y, width, height }: Rect) => ({
-  left: `${100 * x}%`,
-  top: `${100 * y}%`,
-  width: `${100 * width}%`,
-  height: `${100 * height}%`,
-});
-
 /** The frame of a hold with the card on it: dragged anew, every clip is looked at again. */
 const CardOnFrame = ({ test, hold }: { test: CameraTest; hold: FoundIn }) => {
   const { bench, state, asked, range } = test;
   const [what, setWhat] = useState<'card' | 'chip'>('card');
-  const [start, setStart] = useState<readonly [number, number]>();
-  const [drawn, setDrawn] = useState<Rect>();
   const load = useCallback((signal: AbortSignal) => bench.preview(hold, range, signal), [bench, hold, range]);
-  const at = (event: PointerEvent): readonly [number, number] => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const share = (v: number) => Math.min(1, Math.max(0, v));
-    return [share((event.clientX - box.left) / box.width), share((event.clientY - box.top) / box.height)];
-  };
   const { card, chip } = state.marks;
-  const done = () => {
-    if (drawn && drawn.width > LEAST && drawn.height > LEAST)
-      void bench.mark(hold, { ...state.marks, [what]: drawn }, asked, range);
-    setStart(undefined);
-    setDrawn(undefined);
-  };
   return (
     <div className="test-marking">
-      <div
-        className="card-marker"
-        role="img"
-        aria-label={words.frameOfHold}
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setStart(at(event));
-        }}
-        onPointerMove={(event) => {
-          if (!start) return;
-          const [x, y] = at(event);
-          setDrawn({
-            x: Math.min(x, start[0]),
-            y: Math.min(y, start[1]),
-            width: Math.abs(x - start[0]),
-            height: Math.abs(y - start[1]),
-          });
-        }}
-        onPointerCancel={() => {
-          setStart(undefined);
-          setDrawn(undefined);
-        }}
-        onPointerUp={done}
+      <CardMarker
+        label={words.frameOfHold}
+        marks={[
+          { id: 'card', rect: card },
+          ...(chip ? [{ id: 'chip', rect: chip, className: 'is-chip' }] : []),
+        ]}
+        drawing={what}
+        onMark={(rect) => void bench.mark(hold, { ...state.marks, [what]: rect }, asked, range)}
       >
         <SmallCanvas load={load} label={words.frameOfHold} />
-        <span className="card-mark" style={placeOf(what === 'card' && drawn ? drawn : card)} />
-        {(chip || (what === 'chip' && drawn)) && (
-          <span className="card-mark is-chip" style={placeOf((what === 'chip' && drawn) || chip!)} />
-        )}
-      </div>
+      </CardMarker>
       {state.have.chip ? (
         <Form.Select
           size="sm"
@@ -109,7 +67,7 @@ export const HoldEditor = ({ test, hold }: { test: CameraTest; hold: FoundIn }) 
           <Form.Label>{words.shotOf(clip?.file.name ?? '')}</Form.Label>
           <Form.Select
             size="sm"
-            value={hold.isSet ? (hold.shotId ?? NONE) : (hold.shotId ?? NONE)}
+            value={hold.shotId ?? NONE}
             onChange={(event) => {
               const { value } = event.target;
               void bench.label(hold.id, value === NONE ? null : value === FOUND ? undefined : value, asked);

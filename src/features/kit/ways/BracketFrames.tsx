@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
 import type { CardMark } from '#core/scopes/cardReading.ts';
@@ -12,6 +12,7 @@ import { useBracket } from '#ui/bench/useBracket.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { BracketFields, BracketFrame } from './bracketModel.ts';
 import { words } from '#ui/wording/kitWays.ts';
+import { CardMarker } from '../CardMarker.tsx';
 
 const MARK_WORDS = { x: 'left', y: 'top', width: 'wide', height: 'high' } as const;
 const MARK_RULE = { schema: between(0, 100), says: words.type0To100 };
@@ -55,8 +56,6 @@ const Picture = ({
   onMark: (mark: CardMark) => void;
 }) => {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [from, setFrom] = useState<readonly [number, number]>();
-  const [drawn, setDrawn] = useState<CardMark>();
   const bracket = useBracket();
   useEffect(() => {
     const mine = new AbortController();
@@ -71,52 +70,15 @@ const Picture = ({
     });
     return () => mine.abort();
   }, [bracket, frame, coding.range]);
-  const at = (event: PointerEvent): readonly [number, number] => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const share = (v: number) => Math.min(1, Math.max(0, v));
-    return [share((event.clientX - box.left) / box.width), share((event.clientY - box.top) / box.height)];
-  };
-  const shown = drawn ?? mark;
   return (
-    <div
-      className="card-marker"
-      role="img"
-      aria-label={words.frameOfTheBracket}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        setFrom(at(event));
-      }}
-      onPointerMove={(event) => {
-        if (!from) return;
-        const [x, y] = at(event);
-        setDrawn({
-          x: Math.min(x, from[0]),
-          y: Math.min(y, from[1]),
-          width: Math.abs(x - from[0]),
-          height: Math.abs(y - from[1]),
-        });
-      }}
-      onPointerCancel={() => {
-        setFrom(undefined);
-        setDrawn(undefined);
-      }}
-      onPointerUp={() => {
-        if (drawn && drawn.width > 0.01 && drawn.height > 0.01) onMark(drawn);
-        setFrom(undefined);
-        setDrawn(undefined);
-      }}
+    <CardMarker
+      label={words.frameOfTheBracket}
+      marks={[{ id: 'card', rect: mark }]}
+      drawing="card"
+      onMark={onMark}
     >
       <canvas ref={canvas} />
-      <span
-        className="card-mark"
-        style={{
-          left: `${100 * shown.x}%`,
-          top: `${100 * shown.y}%`,
-          width: `${100 * shown.width}%`,
-          height: `${100 * shown.height}%`,
-        }}
-      />
-    </div>
+    </CardMarker>
   );
 };
 
