@@ -23,7 +23,7 @@ const DITHERED = 0.35;
 /** Two steps at the upper end that are no farther apart are clipped, signal fraction. */
 const FLAT = 0.004;
 /** At the clip a step rises by less than this part of what the steps under it do. */
-const BARELY = 0.25;
+const BARELY = 0.08;
 /** So much of the light's range a flat end covers at least, stops. */
 const FLAT_FOR = 0.7;
 /** So far over luma a single channel may stand where all are full, signal fraction. */
