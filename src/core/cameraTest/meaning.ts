@@ -201,7 +201,7 @@ const processing = (numbers: Numbers): readonly Meaning[] => {
               'Turn noise reduction to its lowest: from new, neighbouring pixels share',
               `${(100 * smear.value).toFixed(0)} % of their noise, and fine detail with it.`,
             ),
-            figures: ['smear.default', 'smear.lowest', 'smear.left'],
+            figures: ['smear.default', 'smear.lowest', 'smear.left', 'spectrum.default', 'spectrum.lowest'],
             minds: true,
           },
         ]

@@ -39,6 +39,9 @@ describe('the shot list', () => {
     expect(listOf({ ...CAMERA, meterModes: [] }, 'usual').some(({ kind }) => kind === 'meter')).toBe(false);
     const short = listOf(CAMERA, 'short');
     expect(new Set(short.map(({ kind }) => kind))).toEqual(new Set(['cap', 'first', 'bracket']));
+    // A window’s light moves: the card is looked at once more.
+    const window = listOf(CAMERA, 'short', { light: 'window' });
+    expect(window.at(-1)?.kind).toBe('again');
   });
 
   it.each([

@@ -26,9 +26,18 @@ export const EXPOSURE_BY = {
 } as const;
 export type ExposureBy = keyof typeof EXPOSURE_BY;
 
+/** What lights the card. */
+export const TEST_LIGHTS = {
+  lamp: { name: 'one lamp' },
+  window: { name: 'a window' },
+} as const;
+export type TestLight = keyof typeof TEST_LIGHTS;
+
 /** What somebody has at hand for a test. */
 export type TestHave = {
   readonly card: CardKind;
+  /** A window’s light moves: then even a short test looks at the card once more. */
+  readonly light: TestLight;
   /** Kelvin of the light on the card where it is known: a lamp that states it, a colour meter. */
   readonly kelvin?: number;
   /** The iris can be set while the shutter is not. */

@@ -6,6 +6,7 @@ export const words = {
   howThorough: 'How thorough',
   lengthOf: (name: Said, minutes: Said) => `${name}, ${minutes} min`,
   card: 'Card',
+  light: 'Light',
   lightToldBy: 'What tells the light',
   kelvinKnown: 'the Kelvin of the light is known',
   kelvinOfLight: 'Its Kelvin',
@@ -32,6 +33,7 @@ export const words = {
   onTripod: 'Nothing but what the list says is touched: the card stays where it is in the picture.',
   noTripod:
     'Without a tripod lay the camera on books. Mark the card once on a frame: it is looked for where it has moved.',
+  byWindow: 'By a window film on without a break, under an even sky: the last card shows what the light did.',
   heldFor: (seconds: Said) => `${seconds} s`,
   foundAt: (file: Said, seconds: Said) => `${file}, ${seconds} s`,
   notFound: 'not found',

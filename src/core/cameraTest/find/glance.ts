@@ -2,6 +2,7 @@ import { clampRect, type Frame, type Rect } from '../../frame/frame.ts';
 import { LUMA } from '../../signal/luma.ts';
 import { codeToSignal, maxCode } from '../../signal/scale.ts';
 import { lumaPlane } from '../../scopes/luma.ts';
+import { noiseSpectrum } from './noiseSpectrum.ts';
 import { edgeAcross, type EdgeStats } from './edgeAcross.ts';
 
 // What one frame of a test tells: the picture in coarse cells, to know the shot by; the card in full, to measure it.
@@ -23,6 +24,8 @@ export type CardStats = {
   readonly temporal?: number;
   /** How alike a pixel and its neighbour to the right are once the mean is taken out: 0 for white noise. */
   readonly neighbours: number;
+  /** Power of its noise at each of FREQUENCIES, of white noise's. */
+  readonly spectrum: readonly number[];
   /** Share of its pixels at the highest and at the lowest code. */
   readonly atTop: number;
   readonly atBottom: number;
@@ -118,7 +121,7 @@ const flattened = (luma: Uint16Array, stride: number, { x, y, width, height }: R
     }
   const variance = squares / Math.max(1, n - 3);
   const alike = squares > 0 ? products / squares / Math.max(1e-9, (width - 1) / width) : 0;
-  return { mean, variance, alike };
+  return { mean, variance, alike, rest };
 };
 
 const bandsOf = (luma: Uint16Array, stride: number, { x, y, width, height }: Rect): number[] => {
@@ -170,7 +173,7 @@ const cardOf = (frame: Frame, luma: Uint16Array, rect: Rect, before: Before | un
   const { width } = frame;
   const signalOf = (code: number) => codeToSignal(code, frame);
   const perCode = signalOf(1) - signalOf(0);
-  const { mean, variance, alike } = flattened(luma, width, rect);
+  const { mean, variance, alike, rest } = flattened(luma, width, rect);
   const now = cutLuma(luma, width, rect);
   // Legal range keeps a step at either end for timing (BT.709-6 clause 4.6): nothing lies there.
   const reserve = frame.range === 'legal' ? 2 ** (frame.bitDepth - 8) : 0;
@@ -195,6 +198,7 @@ const cardOf = (frame: Frame, luma: Uint16Array, rect: Rect, before: Before | un
       ? { temporal: deviationOf(temporalVariance(now, before.luma), perCode) }
       : {}),
     neighbours: alike,
+    spectrum: noiseSpectrum(rest, rect.width, rect.height),
     atTop: atTop / pixels,
     atBottom: atBottom / pixels,
     bands: bandsOf(luma, width, rect).map((code) => code * perCode),

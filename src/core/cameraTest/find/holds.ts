@@ -76,6 +76,7 @@ const cardOver = (glances: readonly Glance[]): CardStats => {
     spatial: mean(glances.map(({ card }) => card.spatial)),
     ...(temporal.length > 0 ? { temporal: mean(temporal) } : {}),
     neighbours: of(({ neighbours }) => neighbours),
+    spectrum: glances[0].card.spectrum.map((_, k) => of(({ spectrum }) => spectrum[k] ?? 1)),
     atTop: of(({ atTop }) => atTop),
     atBottom: of(({ atBottom }) => atBottom),
     bands: glances[0].card.bands,

@@ -54,5 +54,6 @@ export const again: ShotKind = {
   view: 'card',
   tells: 'what has moved since the start',
   how: 'As the first card, with everything set back.',
-  shots: (basis) => (basis.length === 'short' ? [] : [shotOf(basis, 'again', 'card', 'again')]),
+  shots: (basis) =>
+    basis.length === 'short' && basis.have.light === 'lamp' ? [] : [shotOf(basis, 'again', 'card', 'again')],
 };

@@ -1,4 +1,5 @@
-import type { Figure, FilmedShot, Missing, TestGround, Told } from './types.ts';
+import type { Figure, FilmedShot, Missing, Plot, TestGround, Told } from './types.ts';
+import { FREQUENCIES } from '../find/noiseSpectrum.ts';
 import { noiseIn } from './steps.ts';
 import type { Hold } from '../find/holds.ts';
 
@@ -66,6 +67,56 @@ const wallFigures = (filmed: readonly FilmedShot[]): Figure[] => {
   ];
 };
 
+/** Frequencies that are the finest, cycles a pixel. */
+const FINE = 0.375;
+
+const fineLeft = ({ spectrum }: Hold['card']): number | undefined => {
+  const fine = spectrum.filter((_, k) => FREQUENCIES[k] >= FINE);
+  return fine.length > 0 ? mean(fine) : undefined;
+};
+
+/** Noise by how fine it is, against white noise: figures, and both settings in one drawing. */
+const spectrumTold = (
+  filmed: readonly FilmedShot[],
+): { figures: readonly Figure[]; plots: readonly Plot[] } => {
+  const walls = pairOf(filmed, 'wall');
+  const figures = SETTING_IDS.flatMap((setting): Figure[] => {
+    const one = walls[setting];
+    const left = one && fineLeft(one.hold.card);
+    return one && left !== undefined
+      ? [
+          {
+            id: `spectrum.${setting}`,
+            name: `finest noise, of white noise’s, noise reduction ${SETTINGS[setting]}`,
+            value: left,
+            unit: 'share',
+            plusMinus: 0.08,
+            from: [one.shot.id],
+          },
+        ]
+      : [];
+  });
+  const drawn = (setting: Setting) =>
+    (walls[setting]?.hold.card.spectrum ?? []).map((power, k) => [FREQUENCIES[k], power] as const);
+  const [lowest, fromNew] = [drawn('lowest'), drawn('default')];
+  return {
+    figures,
+    plots:
+      lowest.length > 0 || fromNew.length > 0
+        ? [
+            {
+              id: 'spectrum',
+              name: 'noise by how fine it is: dots from new, line lowest',
+              x: 'cycles a pixel',
+              y: 'of white noise',
+              points: fromNew,
+              line: lowest,
+            },
+          ]
+        : [],
+  };
+};
+
 /** Chroma of a cell as a plane of light: red less green, blue less green, over the light of all three. */
 const chromaOf = (cells: readonly number[], k: number, lightAt: (signal: number) => number) => {
   const [r, g, b] = [lightAt(cells[k]), lightAt(cells[k + 1]), lightAt(cells[k + 2])];
@@ -115,7 +166,13 @@ const sheetFigures = (filmed: readonly FilmedShot[], lightAt: (signal: number) =
 
 /** Sharpening, noise reduction and colour, lowest and from new. */
 export const processingOf = ({ filmed, curve, have }: TestGround): Told => {
-  const figures = [...edgeFigures(filmed), ...wallFigures(filmed), ...sheetFigures(filmed, curve.lightAt)];
+  const spectrum = spectrumTold(filmed);
+  const figures = [
+    ...edgeFigures(filmed),
+    ...wallFigures(filmed),
+    ...spectrum.figures,
+    ...sheetFigures(filmed, curve.lightAt),
+  ];
   const has = (start: string) => figures.some(({ id }) => id.startsWith(start));
   const missing: Missing[] = [
     ...(has('edge') ? [] : [{ what: 'how far sharpening overshoots', shot: 'edge' as const }]),
@@ -124,5 +181,5 @@ export const processingOf = ({ filmed, curve, have }: TestGround): Told => {
       ? []
       : [{ what: 'what the settings do to colour', shot: 'sheets' as const }]),
   ];
-  return { figures, missing };
+  return { figures, plots: spectrum.plots, missing };
 };

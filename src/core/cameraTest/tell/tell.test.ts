@@ -121,6 +121,9 @@ describe.each(CASES)('%s in %j, body %i', (archetype, coding, seed) => {
     expect(value('edge.default')).toBeGreaterThan(0.06);
     expect(Math.abs(value('smear.lowest'))).toBeLessThan(0.06);
     expect(value('smear.default')).toBeGreaterThan(value('smear.lowest') + 0.08);
+    // Smoothing takes the finest noise away; what nothing touched is white.
+    expect(Math.abs(value('spectrum.lowest') - 1)).toBeLessThan(0.12);
+    expect(value('spectrum.default')).toBeLessThan(value('spectrum.lowest') - 0.05);
     expect(value('colour.saturation')).toBeGreaterThan(1.08);
     expect(value('colour.saturation')).toBeLessThan(1.22);
     expect(value('colour.hue')).toBeGreaterThan(1.5);

@@ -7,9 +7,11 @@ import {
   EXPOSURE_BY,
   TEST_LENGTH_IDS,
   TEST_LENGTHS,
+  TEST_LIGHTS,
   type CardKind,
   type ExposureBy,
   type TestHave,
+  type TestLight,
 } from '#core/cameraTest/types.ts';
 import { minutesOf, shotList } from '#core/cameraTest/shotKinds.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
@@ -59,6 +61,12 @@ export const HaveForm = ({ test }: { test: CameraTest }) => {
         options={(Object.keys(CARDS) as CardKind[]).map((id) => ({ id, name: CARDS[id].name }))}
         value={have.card}
         onPick={(card) => set({ card })}
+      />
+      <Segmented<TestLight>
+        label={words.light}
+        options={(Object.keys(TEST_LIGHTS) as TestLight[]).map((id) => ({ id, name: TEST_LIGHTS[id].name }))}
+        value={have.light}
+        onPick={(light) => set({ light })}
       />
       <Form.Group controlId="test-exposure-by" className="test-field">
         <Form.Label>{words.lightToldBy}</Form.Label>

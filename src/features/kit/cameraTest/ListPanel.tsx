@@ -13,6 +13,12 @@ import { words } from '#ui/wording/kitTest.ts';
 import { HaveForm } from './HaveForm.tsx';
 import type { CameraTest } from './useTest.ts';
 
+const rulesFor = ({ tripod, light }: CameraTest['state']['have']): readonly string[] => [
+  ...words.rules,
+  tripod ? words.onTripod : words.noTripod,
+  ...(light === 'window' ? [words.byWindow] : []),
+];
+
 const secondsWords = (from: number, to: number) =>
   from === to ? from.toFixed(0) : `${from.toFixed(0)}–${to.toFixed(0)}`;
 
@@ -43,7 +49,7 @@ export const ListPanel = ({ test }: { test: CameraTest }) => {
       <HaveForm test={test} />
       <Folded key={String(isFilmed)} title={words.beforeYouFilm} isOpen={!isFilmed}>
         <ol className="test-rules">
-          {[...words.rules, state.have.tripod ? words.onTripod : words.noTripod].map((rule) => (
+          {rulesFor(state.have).map((rule) => (
             <li key={rule}>{rule}</li>
           ))}
         </ol>

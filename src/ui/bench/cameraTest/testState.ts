@@ -46,6 +46,7 @@ const NO_EDITS: HoldEdits = { labels: {}, bounds: {} };
 export const NO_TEST: TestState = {
   have: {
     card: 'grey',
+    light: 'lamp',
     kelvin: 5600,
     ring: true,
     tripod: true,
