@@ -196,6 +196,24 @@ describe('what cannot be told', () => {
     if (!told.ok) expect(told.reason).toMatch(/automatic was on/);
   }, 30_000);
 
+  it('grey by the profile puts right what the meter set half a stop off', () => {
+    const off = of(['bracket', 'back', 'cap']).map(({ shot, hold }) => ({
+      hold,
+      shot: { ...shot, settings: { ...shot.settings, stops: shot.settings.stops - 0.5 } },
+    }));
+    const truth = compileProfile(ARCHETYPES.wideLog);
+    const have = { ...HAVE, exposureBy: 'profile' } as const;
+    const told = evaluateTest({ ...basis, have, filmed: off, greySignal: truth.signalAt(0) });
+    if (!told.ok) throw new Error(told.reason);
+    const found = compileProfile({ ...told.value.curve.profile, clipStops: 12 });
+    for (let at = -5; at < 5.5; at += 0.5)
+      expect(Math.abs(found.stopsAt(truth.signalAt(at)) - at)).toBeLessThan(0.1);
+    const plain = evaluateTest({ ...basis, filmed: off });
+    expect(plain.ok && compileProfile(plain.value.curve.profile).stopsAt(truth.signalAt(0))).toBeLessThan(
+      -0.4,
+    );
+  }, 30_000);
+
   it('a chip beside the card counts too, and does no harm', () => {
     const shots = USUAL.filter(({ kind }) => ['bracket', 'back', 'cap'].includes(kind));
     const filmed = filmedShotsOf(filming, shots, { card: USUAL_MARK, chip: DESK_CHIP });
