@@ -1,7 +1,10 @@
 import { printStopsDecimal } from '../units.ts';
 import type { Figure, FigureUnit } from './tell/types.ts';
 
-const plain = (digits: number, unit: string) => (value: number) => `${value.toFixed(digits)}${unit}`;
+const trueMinus = (text: string) => text.replace('-', '\u2212');
+const plain = (digits: number, unit: string) => (value: number) =>
+  trueMinus(`${value.toFixed(digits)}${unit}`);
+const share = (value: number) => trueMinus(`${(100 * value).toFixed(1)} %`);
 const signed = (digits: number, unit: string) => (value: number) =>
   `${printStopsDecimal(value, digits)}${unit}`;
 
@@ -11,10 +14,7 @@ const UNITS: Readonly<
 > = {
   stops: { print: signed(2, ''), doubt: plain(2, ' stop') },
   percent: { print: plain(1, ' %'), doubt: plain(1, ' %') },
-  share: {
-    print: (value) => `${(100 * value).toFixed(1)} %`,
-    doubt: (value) => `${(100 * value).toFixed(1)} %`,
-  },
+  share: { print: share, doubt: share },
   codes: { print: plain(0, ''), doubt: plain(0, ' codes') },
   bits: { print: plain(0, ' bit'), doubt: plain(0, ' bit') },
   kelvin: { print: plain(0, ' K'), doubt: plain(0, ' K') },

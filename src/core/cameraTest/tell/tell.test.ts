@@ -230,6 +230,7 @@ describe('printing', () => {
   it('gives each figure its unit and how exactly it is known', () => {
     expect(printFigure({ value: 6.021, unit: 'stops', plusMinus: 0.05 })).toBe('+6.02 ±0.05 stop');
     expect(printFigure({ value: -3.2, unit: 'tint' })).toBe('−3.2 points');
+    expect(printFigure({ value: -0.141, unit: 'share', plusMinus: 0.034 })).toBe('−14.1 % ±3.4 %');
     expect(placementFor(6)).toBeCloseTo(4 / 3, 9);
     expect(placementFor(4)).toBe(0);
   });
