@@ -51,7 +51,7 @@ export const evaluateTest = (basis: TestBasis): Result<TestTold> => {
   const curve = curveOf(basis);
   if (!curve.ok) return curve;
   const noise = noiseOf(basis, curve.value);
-  const ground = { ...basis, curve: curve.value, sensor: noise.sensor };
+  const ground = { ...basis, curve: curve.value };
   const told = {
     curve: curveTold(basis, curve.value),
     codes: codesOf(basis),

@@ -27,6 +27,7 @@ const UNITS: Readonly<
   iso: { print: plain(0, ''), doubt: plain(0, '') },
   hertz: { print: plain(0, ' Hz'), doubt: plain(0, ' Hz') },
   degrees: { print: signed(1, '°'), doubt: plain(1, '°') },
+  yes: { print: (value) => (value > 0 ? 'yes' : 'no'), doubt: plain(0, '') },
   times: { print: plain(2, ' times'), doubt: plain(2, '') },
 };
 

@@ -50,6 +50,18 @@ export type TestHave = {
   readonly exposureBy: ExposureBy;
 };
 
+/** What most have, to begin with. */
+export const USUAL_HAVE: TestHave = {
+  card: 'grey',
+  light: 'lamp',
+  kelvin: 5600,
+  ring: true,
+  tripod: true,
+  colours: true,
+  chip: false,
+  exposureBy: 'meter',
+};
+
 /** What of a camera's menu a list is made from. */
 export type TestedCamera = {
   readonly baseIsos: readonly number[];

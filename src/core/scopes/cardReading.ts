@@ -1,6 +1,7 @@
 import { clampRect, type Frame, type Rect } from '../frame/frame.ts';
 import { codeToSignal } from '../signal/scale.ts';
 import { LUMA } from '../signal/luma.ts';
+import { flattened } from './flattened.ts';
 import { lumaPlane } from './luma.ts';
 
 /** A rectangle in fractions of the picture, so that one mark serves frames of every size. */
@@ -21,27 +22,6 @@ export type CardReading = {
 /** Variance of rounding to whole codes. */
 const ROUNDING = 1 / 12;
 
-/** Mean and standard deviation about the best plane: a card is never lit quite evenly. */
-const aboutPlane = (luma: Uint16Array, stride: number, { x, y, width, height }: Rect) => {
-  const n = width * height;
-  let [sum, sumX, sumY, squares] = [0, 0, 0, 0];
-  for (let row = 0; row < height; row += 1) {
-    for (let column = 0; column < width; column += 1) {
-      const v = luma[(y + row) * stride + x + column];
-      sum += v;
-      squares += v * v;
-      sumX += v * (column - (width - 1) / 2);
-      sumY += v * (row - (height - 1) / 2);
-    }
-  }
-  // Columns and rows are centred, so the two slopes and the mean do not mix.
-  const spreadX = (n * (width * width - 1)) / 12;
-  const spreadY = (n * (height * height - 1)) / 12;
-  const tilt = (spreadX > 0 ? sumX ** 2 / spreadX : 0) + (spreadY > 0 ? sumY ** 2 / spreadY : 0);
-  const rest = squares - sum ** 2 / n - tilt;
-  return { mean: sum / n, variance: Math.max(0, rest / Math.max(1, n - 3)) };
-};
-
 /** Reads the card inside a mark. */
 export const readCard = (frame: Frame, mark: CardMark): CardReading => {
   const rect = clampRect(
@@ -54,7 +34,7 @@ export const readCard = (frame: Frame, mark: CardMark): CardReading => {
     frame,
   );
   const luma = lumaPlane(frame, LUMA.bt709);
-  const { mean, variance } = aboutPlane(luma, frame.width, rect);
+  const { mean, variance } = flattened(luma, frame.width, rect);
   const top = 2 ** frame.bitDepth - 1;
   const sums = [0, 0, 0];
   let atTop = 0;

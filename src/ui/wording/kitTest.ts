@@ -109,7 +109,7 @@ export const words = {
 
   // Figures.
   everything: 'Everything measured',
-  everythingNote: 'with the range that holds it in 95 of 100 cases, and the shots it was read on',
+  everythingNote: 'with how exactly it is known, 95 %, and the shots it was read on',
   figures: 'Figures of this part',
   figure: 'Figure',
   value: 'Value',
@@ -128,6 +128,7 @@ export const words = {
   share: 'Share',
   shareNamed: (name: Said) => `Share ${name} as a file`,
   delete: 'Delete',
+  bringBack: (name: Said) => `Bring ${name} back`,
   deleteNamed: (name: Said) => `Delete ${name}`,
   testFile: 'File of a test',
   openFile: 'Open a test’s file',

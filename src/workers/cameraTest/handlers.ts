@@ -1,5 +1,6 @@
 import { evaluateTest } from '#core/cameraTest/evaluate.ts';
 import { filmedShots, findShots, foundIn, problemsOf } from '#core/cameraTest/find/foundIn.ts';
+import { inPixels } from '#core/cameraTest/find/glance.ts';
 import type { LookedAt } from '#core/cameraTest/find/holds.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
@@ -12,7 +13,7 @@ import type { ClipSource } from '../judge/clips/source.ts';
 import { createHolder } from '../judge/holder.ts';
 import type { Handlers, JobContext } from '../rpc/serve.ts';
 import { filmList } from './filmList.ts';
-import { inPixels, lookAtClip, type Kept } from './lookAtClip.ts';
+import { lookAtClip, type Kept } from './lookAtClip.ts';
 import type { CameraTestJobs } from './protocol.ts';
 
 /** Width of a picture to mark the card on. */

@@ -25,14 +25,6 @@ export type Kept = {
   readonly looked: LookedAt;
   readonly pictures: readonly { at: number; picture: SmallPicture }[];
 };
-/** A mark in pixels of a frame. */
-export const inPixels = ({ x, y, width, height }: TestMarks['card'], frame: Frame) => ({
-  x: x * frame.width,
-  y: y * frame.height,
-  width: width * frame.width,
-  height: height * frame.height,
-});
-
 /** Marks moved as the card has moved, where it is found again by its surroundings. */
 const movedMarks = (frame: Frame, marks: TestMarks, card: Remembered | undefined): TestMarks => {
   if (!card) return marks;
@@ -89,7 +81,8 @@ export const lookAtClip = async (
     const { glance, kept: next } = glanceAt(frame, at, placed, before);
     before = next;
     glances.push(glance);
-    pictures.push({ at, picture: asRecorded(frame, STRIP_WIDTH) });
+    // One a second is enough to know a shot by, and half an hour of them stays small.
+    if (i % LOOKS === 0) pictures.push({ at, picture: asRecorded(frame, STRIP_WIDTH) });
   }
   if (!coding) return failure('clip', 'It holds no frame: copy it from the card again.');
   const perCode = codeToSignal(1, coding) - codeToSignal(0, coding);

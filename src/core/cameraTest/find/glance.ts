@@ -2,6 +2,7 @@ import { clampRect, type Frame, type Rect } from '../../frame/frame.ts';
 import { LUMA } from '../../signal/luma.ts';
 import { codeToSignal, maxCode } from '../../signal/scale.ts';
 import { lumaPlane } from '../../scopes/luma.ts';
+import { flattened } from '../../scopes/flattened.ts';
 import { noiseSpectrum } from './noiseSpectrum.ts';
 import { edgeAcross, type EdgeStats } from './edgeAcross.ts';
 
@@ -52,8 +53,6 @@ export type Glance = {
   readonly chip?: number;
   /** Luma codes that occur. */
   readonly codes: CodesUsed;
-  /** How well the card's surroundings fit where it was found, up to 1; undefined where it was not looked for. */
-  readonly score?: number;
 };
 
 /** Variance of rounding to whole codes, in codes. */
@@ -92,36 +91,6 @@ const cellsOf = ({ r, g, b, width, height, ...coding }: Frame): number[] => {
     }
   }
   return Array.from(sums, (sum, k) => codeToSignal(sum / Math.max(1, counts[Math.floor(k / 3)]), coding));
-};
-
-/** Residuals of a part from the plane that fits it best, and what they come to. */
-const flattened = (luma: Uint16Array, stride: number, { x, y, width, height }: Rect) => {
-  const n = width * height;
-  let [sum, sumX, sumY] = [0, 0, 0];
-  const [midX, midY] = [(width - 1) / 2, (height - 1) / 2];
-  for (let row = 0; row < height; row += 1)
-    for (let column = 0; column < width; column += 1) {
-      const v = luma[(y + row) * stride + x + column];
-      sum += v;
-      sumX += v * (column - midX);
-      sumY += v * (row - midY);
-    }
-  const slopeX = sumX / Math.max(1, (n * (width * width - 1)) / 12);
-  const slopeY = sumY / Math.max(1, (n * (height * height - 1)) / 12);
-  const mean = sum / n;
-  const rest = new Float32Array(n);
-  let [squares, products] = [0, 0];
-  for (let row = 0, i = 0; row < height; row += 1)
-    for (let column = 0; column < width; column += 1, i += 1) {
-      const off =
-        luma[(y + row) * stride + x + column] - mean - slopeX * (column - midX) - slopeY * (row - midY);
-      rest[i] = off;
-      squares += off * off;
-      if (column > 0) products += off * rest[i - 1];
-    }
-  const variance = squares / Math.max(1, n - 3);
-  const alike = squares > 0 ? products / squares / Math.max(1e-9, (width - 1) / width) : 0;
-  return { mean, variance, alike, rest };
 };
 
 const bandsOf = (luma: Uint16Array, stride: number, { x, y, width, height }: Rect): number[] => {
@@ -210,7 +179,8 @@ const cardOf = (frame: Frame, luma: Uint16Array, rect: Rect, before: Before | un
 /** Where card and chip lie, in fractions of the picture. */
 export type TestMarks = { readonly card: Rect; readonly chip?: Rect };
 
-const inPixels = ({ x, y, width, height }: Rect, frame: Frame): Rect =>
+/** A mark in whole pixels of a frame. */
+export const inPixels = ({ x, y, width, height }: Rect, frame: Frame): Rect =>
   clampRect(
     { x: x * frame.width, y: y * frame.height, width: width * frame.width, height: height * frame.height },
     frame,

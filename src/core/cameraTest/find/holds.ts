@@ -39,6 +39,7 @@ const LEAST = 3;
 /** Seconds a hand covers the lens at most; what is dark for longer was meant. */
 const COVERED = 2;
 
+/** Pixels whose mean is compared, of the card's: as many as a cell of a usual frame has. */
 const CARD_SHARE = 0.06;
 
 /** How far two frames are apart: the larger of what the card does and what most cells do. */

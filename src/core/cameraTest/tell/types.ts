@@ -1,6 +1,5 @@
 import type { ProfileData } from '../../profile/index.ts';
 import type { EvidenceItem } from '../../profile/evidenceKinds.ts';
-import type { SensorModel } from '../../noise/sensorNoise.ts';
 import type { GamutSpec } from '../../colour/gamut.ts';
 import type { Coding } from '../../signal/scale.ts';
 import type { Hold } from '../find/holds.ts';
@@ -21,7 +20,9 @@ export type FigureUnit =
   | 'iso'
   | 'hertz'
   | 'degrees'
-  | 'times';
+  | 'times'
+  /** 1 yes, 0 no. */
+  | 'yes';
 
 /** A number that a test found. */
 export type Figure = {
@@ -104,5 +105,5 @@ export type TestCurve = {
   readonly blackSignal: number;
 };
 
-/** What the parts after curve and noise are given. */
-export type TestGround = TestBasis & { readonly curve: TestCurve; readonly sensor?: SensorModel };
+/** What the parts after the curve are given. */
+export type TestGround = TestBasis & { readonly curve: TestCurve };

@@ -42,7 +42,7 @@ export const zebraOf = ({ filmed, zebra, curve }: TestGround): Told => {
         id: 'zebra.lut',
         name: 'zebra reads the picture through the assist',
         value: follows ? 1 : 0,
-        unit: 'times',
+        unit: 'yes',
         from: ['first'],
       },
     ],

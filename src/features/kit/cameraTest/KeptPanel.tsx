@@ -81,12 +81,13 @@ const Kept = ({
   record,
   isChosen,
   onChoose,
+  onDelete,
 }: {
   record: CameraTestRecord;
   isChosen: boolean;
   onChoose: (isChosen: boolean) => void;
+  onDelete: () => void;
 }) => {
-  const { database } = useBench();
   const { name, lens, firmware, profile, at } = record;
   return (
     <li className="test-kept">
@@ -110,12 +111,7 @@ const Kept = ({
       >
         {words.share}
       </Button>
-      <Button
-        variant="outline-secondary"
-        size="sm"
-        aria-label={words.deleteNamed(name)}
-        onClick={() => void dropCameraTest(database, record.id)}
-      >
+      <Button variant="outline-secondary" size="sm" aria-label={words.deleteNamed(name)} onClick={onDelete}>
         {words.delete}
       </Button>
     </li>
@@ -128,18 +124,19 @@ export const KeptPanel = ({ test }: { test: CameraTest }) => {
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [problem, setProblem] = useState<string>();
   const kept = useLiveQuery(() => cameraTests(database), [database]) ?? [];
-  const open = async (file: File) => {
-    const read = readTestFile(await file.text(), crypto.randomUUID());
-    if (!read.ok) {
-      setProblem(`${file.name}: ${read.reason}`);
-      return;
-    }
+  const [deleted, setDeleted] = useState<CameraTestRecord>();
+  const keep = async (record: CameraTestRecord) => {
     try {
-      await keepCameraTest(database, read.value);
+      await keepCameraTest(database, record);
       setProblem(undefined);
     } catch (error) {
       setProblem(words.notKept(failureWords(error)));
     }
+  };
+  const open = async (file: File) => {
+    const read = readTestFile(await file.text(), crypto.randomUUID());
+    if (read.ok) await keep(read.value);
+    else setProblem(`${file.name}: ${read.reason}`);
   };
   const pair = chosen.flatMap((id) => kept.find((one) => one.id === id) ?? []);
   return (
@@ -168,12 +165,28 @@ export const KeptPanel = ({ test }: { test: CameraTest }) => {
               key={record.id}
               record={record}
               isChosen={chosen.includes(record.id)}
+              onDelete={() => {
+                setDeleted(record);
+                void dropCameraTest(database, record.id);
+              }}
               onChoose={(isOn) =>
                 setChosen(isOn ? [...chosen, record.id].slice(-2) : chosen.filter((id) => id !== record.id))
               }
             />
           ))}
         </ul>
+      )}
+      {deleted && (
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          onClick={() => {
+            void keep(deleted);
+            setDeleted(undefined);
+          }}
+        >
+          {words.bringBack(deleted.name)}
+        </Button>
       )}
       {kept.length > 1 && pair.length < 2 && <p className="quiet">{words.chooseTwo}</p>}
       {pair.length === 2 && <Comparison pair={[pair[0], pair[1]]} />}

@@ -86,7 +86,7 @@ export const createTestBench = ({ start, now, newId }: Parts) => {
       const clip = get().clips.find(({ id }) => id === on.clip);
       if (!clip) return;
       const signal = begin();
-      set({ marks, isMarked: true, busy: { what: clip.file.name, share: 0 } });
+      set({ marks, busy: { what: clip.file.name, share: 0 } });
       await ask().call('remember', { file: clip.file, range, at: on.from, marks }, { signal });
       set(({ clips }) => ({
         clips: clips.map((one) => (one.state === 'leftOut' ? one : { ...one, state: 'waiting' as const })),

@@ -2,7 +2,7 @@ import type { TestTold } from '#core/cameraTest/evaluate.ts';
 import type { ClipProblem, FoundIn, HoldEdits } from '#core/cameraTest/find/foundIn.ts';
 import { USUAL_MARK, type TestMarks } from '#core/cameraTest/find/glance.ts';
 import type { TestBasis } from '#core/cameraTest/tell/types.ts';
-import type { Shot, TestHave, TestLength } from '#core/cameraTest/types.ts';
+import { USUAL_HAVE, type Shot, type TestHave, type TestLength } from '#core/cameraTest/types.ts';
 import type { LookedClip } from '#workers/cameraTest/protocol.ts';
 
 /** A clip of a test. */
@@ -27,8 +27,6 @@ export type TestState = {
   readonly zebra: NonNullable<TestBasis['zebra']>;
   readonly clips: readonly TestClip[];
   readonly marks: TestMarks;
-  /** Whether the card was marked by hand: then it is searched for by what stands round it. */
-  readonly isMarked: boolean;
   readonly found: readonly FoundIn[];
   readonly problems: readonly ClipProblem[];
   readonly edits: HoldEdits;
@@ -44,21 +42,11 @@ export type TestState = {
 const NO_EDITS: HoldEdits = { labels: {}, bounds: {} };
 /** An empty bench. */
 export const NO_TEST: TestState = {
-  have: {
-    card: 'grey',
-    light: 'lamp',
-    kelvin: 5600,
-    ring: true,
-    tripod: true,
-    colours: true,
-    chip: false,
-    exposureBy: 'meter',
-  },
+  have: USUAL_HAVE,
   length: 'usual',
   zebra: {},
   clips: [],
   marks: { card: USUAL_MARK },
-  isMarked: false,
   found: [],
   problems: [],
   edits: NO_EDITS,
