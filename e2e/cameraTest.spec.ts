@@ -71,7 +71,10 @@ test('a shot is said to be another, the card is marked anew; a test is kept, sha
     buffer: Buffer.from('{}'),
   });
   await expect(page.locator('.field-error')).toContainText('notes.json: It is no file of a camera test.');
-  await page.getByRole('button', { name: /^Delete A-cam/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Delete A-cam/ })
+    .first()
+    .click();
   await expect(page.locator('.test-kept')).toHaveCount(1);
   await page.getByRole('button', { name: /^Bring A-cam/ }).click();
   await expect(page.locator('.test-kept')).toHaveCount(2);
