@@ -1,7 +1,16 @@
 // Tests of simulated cameras against what they really do: every archetype, 8 and 10 bit, legal and full range, bodies
 // that lean, meter and mark otherwise.
 import { evaluateTest } from '../src/core/cameraTest/evaluate.ts';
-import { CAMERA, filmedShotsOf, filmingOf, HAVE, TRUTH } from '../src/core/cameraTest/fixtures/filmed.ts';
+import { isoOff } from '../src/core/cameraTest/film/film.ts';
+import {
+  CAMERA,
+  filmedShotsOf,
+  filmingOf,
+  HAVE,
+  lumaSensor,
+  TRUTH,
+} from '../src/core/cameraTest/fixtures/filmed.ts';
+import { floorAt } from '../src/core/noise/sensorNoise.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile, type ArchetypeId } from '../src/core/profile/index.ts';
 
 export type CameraTestFigures = {
@@ -13,11 +22,21 @@ export type CameraTestFigures = {
   readonly mired: number;
   readonly tint: number;
   readonly meter: number;
+  /** Stops: worst ISO step; worst floor at signal over noise 2. Share: worst read noise that is not called rough. */
+  readonly iso: number;
+  readonly floor: number;
+  readonly read: number;
   readonly ms: number;
 };
 
-const one = (archetype: ArchetypeId, bitDepth: 8 | 10, seed: number): CameraTestFigures => {
-  const range = seed % 2 === 1 ? 'legal' : 'full';
+const BASE = Math.min(...CAMERA.baseIsos);
+
+const one = (
+  archetype: ArchetypeId,
+  bitDepth: 8 | 10,
+  range: 'legal' | 'full',
+  seed: number,
+): CameraTestFigures => {
   const coding = { bitDepth, range } as const;
   const filming = filmingOf(archetype, coding, { seed, shutterSd: [0, 0.03, 0.06, 0.1][seed % 4] });
   const filmed = filmedShotsOf(filming);
@@ -46,9 +65,13 @@ const one = (archetype: ArchetypeId, bitDepth: 8 | 10, seed: number): CameraTest
   let curve = 0;
   for (let at = -5; at < clipStops - 0.5; at += 1 / 3)
     curve = Math.max(curve, Math.abs(found.stopsAt(truth.signalAt(at)) - at));
-  const value = (id: string) =>
-    told.value.parts.flatMap(({ figures }) => figures).find((figure) => figure.id === id)?.value ??
-    Number.NaN;
+  const figures = told.value.parts.flatMap((part) => part.figures);
+  const value = (id: string) => figures.find((figure) => figure.id === id)?.value ?? Number.NaN;
+  const byIso = (start: string, offOf: (figure: (typeof figures)[number], iso: number) => number) =>
+    figures
+      .filter(({ id, name }) => id.startsWith(start) && !name.includes('roughly'))
+      .map((figure) => Math.abs(offOf(figure, Number(figure.id.slice(start.length)))))
+      .reduce((a, b) => Math.max(a, b), 0);
   return {
     name: `${archetype} ${bitDepth} bit ${range}, body ${seed}`,
     covered,
@@ -57,6 +80,9 @@ const one = (archetype: ArchetypeId, bitDepth: 8 | 10, seed: number): CameraTest
     mired: Math.abs(value('lean.mired') - TRUTH.lean.mired),
     tint: Math.abs(value('lean.tint') - TRUTH.lean.tint),
     meter: Math.abs(value('meter.spot.card') - TRUTH.meterBias),
+    iso: byIso('iso.', (figure, iso) => figure.value - Math.log2(iso / BASE) - isoOff(filming, iso)),
+    floor: byIso('floor.2.', (figure, iso) => figure.value - floorAt(lumaSensor(filming, iso), 2)),
+    read: byIso('read.', (figure, iso) => figure.value / lumaSensor(filming, iso).readElectrons - 1),
     ms,
   };
 };
@@ -65,5 +91,7 @@ const one = (archetype: ArchetypeId, bitDepth: 8 | 10, seed: number): CameraTest
 export function* cameraTestFigures(seeds: number): Generator<CameraTestFigures> {
   for (let seed = 1; seed <= seeds; seed += 1)
     for (const archetype of ARCHETYPE_IDS)
-      for (const bitDepth of [8, 10] as const) yield one(archetype, bitDepth, seed);
+      for (const bitDepth of [8, 10] as const)
+        for (const range of ['legal', 'full'] as const)
+          yield one(archetype, bitDepth, range, seed);
 }

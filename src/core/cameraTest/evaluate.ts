@@ -5,7 +5,9 @@ import { curveOf } from './tell/curve.ts';
 import { curveTold } from './tell/curveTold.ts';
 import { driftOf } from './tell/drift.ts';
 import { flickerOf } from './tell/flicker.ts';
+import { gamutTold } from './tell/gamut.ts';
 import { isoOf } from './tell/iso.ts';
+import { lightOnCard } from './tell/light.ts';
 import { meterOf } from './tell/meter.ts';
 import { noiseOf } from './tell/noise.ts';
 import { processingOf } from './tell/processing.ts';
@@ -18,6 +20,7 @@ import type { SensorModel } from '../noise/sensorNoise.ts';
 export const TEST_PARTS = {
   curve: { name: 'Curve' },
   codes: { name: 'Codes' },
+  gamut: { name: 'Gamut' },
   noise: { name: 'Noise and range' },
   iso: { name: 'ISO' },
   balance: { name: 'Balance' },
@@ -26,6 +29,7 @@ export const TEST_PARTS = {
   shutter: { name: 'Shutter' },
   processing: { name: 'Detail, noise reduction, colour' },
   flicker: { name: 'Flicker' },
+  light: { name: 'Light on the card' },
   drift: { name: 'Warming up' },
 } as const;
 type TestPartId = keyof typeof TEST_PARTS;
@@ -52,9 +56,11 @@ export const evaluateTest = (basis: TestBasis): Result<TestTold> => {
   if (!curve.ok) return curve;
   const noise = noiseOf(basis, curve.value);
   const ground = { ...basis, curve: curve.value };
+  const gamut = gamutTold(ground);
   const told = {
     curve: curveTold(basis, curve.value),
     codes: codesOf(basis),
+    gamut,
     noise,
     iso: isoOf(ground, noise.dark),
     balance: balanceOf(ground),
@@ -63,11 +69,12 @@ export const evaluateTest = (basis: TestBasis): Result<TestTold> => {
     shutter: shutterOf(ground),
     processing: processingOf(ground),
     flicker: flickerOf(ground),
+    light: lightOnCard(ground),
     drift: driftOf(ground),
   };
   const { profile, evidence, isClipFound } = curve.value;
   return success({
-    curve: { profile, evidence, isClipFound },
+    curve: { profile: gamut.gamut ? { ...profile, gamut: gamut.gamut } : profile, evidence, isClipFound },
     ...(noise.sensor ? { sensor: noise.sensor } : {}),
     parts: TEST_PART_IDS.map((id) => {
       const { figures, plots = [], warnings = [] } = told[id];

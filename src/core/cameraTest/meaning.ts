@@ -2,18 +2,10 @@ import { compileProfile } from '../profile/index.ts';
 import { said } from '../said.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
 import type { TestTold } from './evaluate.ts';
-import type { Figure } from './tell/types.ts';
+import { gamutMeaning, lampMeaning, processingMeaning } from './meaning/picture.ts';
+import type { Meaning, Numbers } from './meaning/types.ts';
 
 // What a test means, in plain words: each sentence with the figures it rests on.
-
-export type Meaning = {
-  readonly id: string;
-  readonly text: string;
-  /** Ids of the figures it opens to. */
-  readonly figures: readonly string[];
-  /** Something to do or to mind, not only to know. */
-  readonly minds?: boolean;
-};
 
 /** How the camera's zebra prints a signal. */
 export type ZebraPrint = (signal: number) => string;
@@ -28,12 +20,6 @@ const MOST_PLACEMENT = 2;
 const TRUSTED = 0.17;
 /** A lean this small is left alone: mired, points of tint. */
 const LEANS = { mired: 5, tint: 2 } as const;
-/** Overshoot and likeness of neighbours that are worth a word. */
-const OVERSHOOT = 0.04;
-const SMEARED = 0.15;
-
-type Numbers = ReadonlyMap<string, Figure>;
-
 /** The placement that leaves room for highlights, in thirds. */
 export const placementFor = (clipStops: number): number =>
   toThird(Math.floor(3 * Math.min(MOST_PLACEMENT, Math.max(0, clipStops - ROOM))) / 3);
@@ -171,68 +157,9 @@ const balance = (numbers: Numbers): readonly Meaning[] => {
   return meant;
 };
 
-const processing = (numbers: Numbers): readonly Meaning[] => {
-  const edge = numbers.get('edge.default');
-  const smear = numbers.get('smear.default');
-  const sharp = edge && edge.value > OVERSHOOT;
-  const smeared = smear && smear.value > SMEARED;
-  const hue = numbers.get('colour.hue');
-  const saturation = numbers.get('colour.saturation');
-  return [
-    ...(sharp
-      ? [
-          {
-            id: 'edge',
-            text: said(
-              'Turn detail to its lowest: from new, edges overshoot',
-              `by ${(100 * edge.value).toFixed(0)} % of their step,`,
-              'which no grade takes back.',
-            ),
-            figures: ['edge.default', 'edge.lowest'],
-            minds: true,
-          },
-        ]
-      : []),
-    ...(smeared
-      ? [
-          {
-            id: 'smear',
-            text: said(
-              'Turn noise reduction to its lowest: from new, neighbouring pixels share',
-              `${(100 * smear.value).toFixed(0)} % of their noise, and fine detail with it.`,
-            ),
-            figures: ['smear.default', 'smear.lowest', 'smear.left', 'spectrum.default', 'spectrum.lowest'],
-            minds: true,
-          },
-        ]
-      : []),
-    ...(edge && smear && !sharp && !smeared
-      ? [
-          {
-            id: 'plain',
-            text: 'Detail and noise reduction can be left as they come.',
-            figures: ['edge.default', 'smear.default'],
-          },
-        ]
-      : []),
-    ...(saturation && (Math.abs(saturation.value - 1) > 0.08 || Math.abs(hue?.value ?? 0) > 3)
-      ? [
-          {
-            id: 'colour',
-            text: said(
-              `Set colour to neutral: from new it is ${saturation.value.toFixed(2)} times as strong,`,
-              `hues turned by ${printStopsDecimal(hue?.value ?? 0, 0)}°.`,
-            ),
-            figures: ['colour.saturation', 'colour.hue'],
-            minds: true,
-          },
-        ]
-      : []),
-  ];
-};
-
 const zebraMeaning = (numbers: Numbers): readonly Meaning[] => {
   const reads = numbers.get('zebra.lut');
+  const follows = numbers.get('zebra.follows');
   if (!reads) return [];
   return [
     {
@@ -243,24 +170,24 @@ const zebraMeaning = (numbers: Numbers): readonly Meaning[] => {
           : 'The zebra reads the recording, whatever the display assist shows.',
       figures: ['zebra.off', 'zebra.on'],
     },
+    ...(follows
+      ? [
+          {
+            id: 'assist',
+            text:
+              follows.value > 0
+                ? 'The display assist follows the placement: a card placed higher looks as bright as before.'
+                : said(
+                    'The display assist does not follow the placement:',
+                    'what is placed a stop higher looks a stop brighter.',
+                    'Do not darken the exposure because of it.',
+                  ),
+            figures: ['zebra.on', 'zebra.placed'],
+            minds: follows.value === 0,
+          },
+        ]
+      : []),
   ];
-};
-
-const lamp = (numbers: Numbers): readonly Meaning[] => {
-  const hertz = numbers.get('flicker.hertz');
-  return hertz
-    ? [
-        {
-          id: 'flicker',
-          text: said(
-            `The lamp of the test flickers at ${hertz.value} Hz:`,
-            'with it keep to the shutters named below.',
-          ),
-          figures: ['flicker.hertz', 'flicker.depth'],
-          minds: true,
-        },
-      ]
-    : [];
 };
 
 const codes = (numbers: Numbers, told: TestTold): readonly Meaning[] => {
@@ -288,8 +215,9 @@ export const meaningOf = (told: TestTold, zebra: ZebraPrint): readonly Meaning[]
     ...zebraMeaning(numbers),
     ...meter(numbers),
     ...balance(numbers),
-    ...processing(numbers),
-    ...lamp(numbers),
+    ...gamutMeaning(numbers),
+    ...processingMeaning(numbers),
+    ...lampMeaning(numbers),
     ...codes(numbers, told),
   ];
 };

@@ -28,6 +28,8 @@ const UNITS: Readonly<
   hertz: { print: plain(0, ' Hz'), doubt: plain(0, ' Hz') },
   degrees: { print: signed(1, '°'), doubt: plain(1, '°') },
   yes: { print: (value) => (value > 0 ? 'yes' : 'no'), doubt: plain(0, '') },
+  chromaticity: { print: plain(3, ''), doubt: plain(3, '') },
+  deltaE: { print: plain(1, ''), doubt: plain(1, '') },
   times: { print: plain(2, ' times'), doubt: plain(2, '') },
 };
 

@@ -2,6 +2,7 @@
 
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { CHART_LIGHT_IDS, CHART_LIGHTS, type ChartLightId } from '#core/colour/chartLights.ts';
 import { GAMUTS, type Gamut, type GamutId } from '#core/colour/gamut.ts';
 import type { ProfileData } from '#core/profile/index.ts';
 import { useSelection, useSession } from '#ui/bench/hooks.ts';
@@ -9,13 +10,10 @@ import { Folded } from '#ui/parts/Folded.tsx';
 import { useSame } from '#ui/useSame.ts';
 import { words } from '#ui/wording/kitGamut.ts';
 import {
-  CHART_LIGHT_IDS,
-  CHART_LIGHTS,
   CHART_READS,
   gamutFromChart,
   MATRIX_TO,
   readMatrix,
-  type ChartLightId,
   type ChartReads,
   type Marks,
   type MatrixTo,

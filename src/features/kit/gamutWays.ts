@@ -1,4 +1,5 @@
-import { readChart, type ChartLight } from '#core/colour/chartCsv.ts';
+import { readChart } from '#core/colour/chartCsv.ts';
+import { CHART_LIGHTS, type ChartLightId } from '#core/colour/chartLights.ts';
 import {
   gamutFromPatches,
   gamutOfMatrix,
@@ -6,7 +7,6 @@ import {
   type GamutFit,
 } from '#core/colour/gamutFromPatches.ts';
 import { GAMUT_IDS, GAMUTS, type Gamut, type GamutId } from '#core/colour/gamut.ts';
-import { whiteXy } from '#core/colour/temperature.ts';
 import type { Matrix3 } from '#core/maths/matrix.ts';
 import { compileProfile, type ProfileData } from '#core/profile/index.ts';
 import { failure, type Result } from '#core/result.ts';
@@ -29,17 +29,6 @@ export const readMatrix = (text: string, to: MatrixTo, name: string): Result<Gam
   const matrix = numbers as unknown as Matrix3;
   return to === 'xyz' ? gamutOfMatrix(matrix, name) : gamutThrough(matrix, GAMUTS[to as GamutId], name);
 };
-
-const lampOf = (kelvin: number): ChartLight => ({ xy: whiteXy({ kelvin, duv: 0 }), kelvin });
-
-/** Lights a chart may have been filmed in, for reflectances and for the white of XYZ. */
-export const CHART_LIGHTS = {
-  d65: { name: 'daylight, D65', light: { xy: GAMUTS.bt709.white } },
-  a: { name: 'tungsten, 2856 K', light: lampOf(2856) },
-  lamp: { name: 'lamp of 3200 K', light: lampOf(3200) },
-} as const satisfies Record<string, { readonly name: string; readonly light: ChartLight }>;
-export type ChartLightId = keyof typeof CHART_LIGHTS;
-export const CHART_LIGHT_IDS = Object.keys(CHART_LIGHTS) as ChartLightId[];
 
 /** What R, G, B of a chart's file are. */
 export const CHART_READS = {

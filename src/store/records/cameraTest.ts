@@ -14,6 +14,9 @@ const figure = z.object({
   from: ids,
 });
 
+/** How a shot's picture begins: a JPEG as a data URL (RFC 2397). */
+export const PICTURE_START = 'data:image/jpeg;base64,';
+
 /** A filmed test of a camera: what it told, in numbers. */
 export const cameraTestSchema = z.object({
   id: idSchema,
@@ -55,9 +58,16 @@ export const cameraTestSchema = z.object({
     20,
   ),
   missing: listOf(z.object({ what: text(1, 200), shot: text(1, 40) }), 0, 40),
-  /** Where each shot was found: clip, seconds. */
+  /** Where each shot was found: clip, seconds; a small picture where it was asked for. */
   shots: listOf(
-    z.object({ id: text(1, 80), clip: text(0, 200), from: atLeast(0), to: atLeast(0), sure: between(0, 1) }),
+    z.object({
+      id: text(1, 80),
+      clip: text(0, 200),
+      from: atLeast(0),
+      to: atLeast(0),
+      sure: between(0, 1),
+      picture: z.optional(text(1, 40_000).check(z.startsWith(PICTURE_START))),
+    }),
     0,
     400,
   ),

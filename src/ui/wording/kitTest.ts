@@ -11,7 +11,7 @@ export const words = {
   kelvinKnown: 'the Kelvin of the light is known',
   kelvinOfLight: 'Its Kelvin',
   kelvinRule: 'Type 1500 to 15000, such as 5600.',
-  colours: 'three sheets of colour',
+  colours: 'three sheets of colour, or a chart',
   chip: 'a dark chip beside the card',
   ring: 'an iris to turn',
   tripod: 'a tripod',
@@ -69,10 +69,23 @@ export const words = {
   fromSecond: (seconds: Said) => `From second ${seconds}`,
   toSecond: (seconds: Said) => `To second ${seconds}`,
   leaveOut: (file: Said) => `Leave out ${file}`,
+  chartTitle: 'A chart of known colours: the gamut',
+  chartOnFrame: 'The chart on its frame: drag its corners',
+  chartCorner: (n: Said) => `Corner ${n} of the chart`,
+  chartBoard: 'How its patches lie',
+  chartRows: 'Its colours as CSV',
+  chartExample: 'name,X,Y,Z',
+  chartHow:
+    'Film it in place of the sheets, or beside them. A row a patch, row by row from the upper left: X, Y, Z or reflectances by wavelength.',
+  chartLight: 'Colours hold in',
+  stageChart: 'The stage’s chart',
+  chartIsRead: (count: Said) => `${count} patches read: see “Gamut” among the figures.`,
   zebraNotes: 'Zebra with the display assist off and on',
-  zebraHow: 'No file holds the zebra. On the first card turn its level until stripes begin, and note it.',
+  zebraHow:
+    'No file holds the zebra. On the first card turn its level until stripes begin, and note it. For the last one tell the camera that the card is placed a stop higher (EI halved, or the assist’s own offset), and leave the exposure.',
   zebraOff: 'Assist off, %',
   zebraOn: 'Assist on, %',
+  zebraPlaced: 'Assist on, placed a stop higher, %',
   percentRule: 'Type 0 to 110, such as 45.',
 
   // The stage.
@@ -119,7 +132,11 @@ export const words = {
 
   // Kept tests.
   keptTests: 'Kept tests',
-  keptNote: 'numbers, no pictures',
+  keptNote: 'numbers; pictures only when asked for',
+  keepPictures: 'with a small picture of each shot',
+  picturesOf: (count: Said) => `${count} pictures`,
+  sharePictures: 'Share with pictures',
+  shareNamedPictures: (name: Said) => `Share ${name} with its pictures as a file`,
   lens: 'Lens',
   firmware: 'Firmware',
   keep: 'Keep this test',

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { DESK_CHART_CORNERS } from '#core/cameraTest/film/desk.ts';
 import { CAMERA, filmingOf, HAVE, TRUTH } from '#core/cameraTest/fixtures/filmed.ts';
 import { USUAL_MARK } from '#core/cameraTest/find/glance.ts';
 import { shotList } from '#core/cameraTest/shotKinds.ts';
@@ -57,6 +58,23 @@ describe('clips that the stage filmed', () => {
     const { output } = await jobs.find({ list: some, clips: ['one'], edits: NO_EDITS }, context);
     expect(output.found.map(({ shotId }) => shotId)).toEqual(some.map(({ id }) => id));
     expect(TRUTH.meterBias).toBeGreaterThan(0);
+  }, 30_000);
+
+  it('a chart is read where its corners lie; corners that make none are refused', async () => {
+    const jobs = cameraTestHandlers(PLAIN);
+    const some = shotList({ camera: CAMERA, have: HAVE, length: 'usual' }).filter(
+      ({ kind }) => kind === 'sheets',
+    );
+    const { output: files } = await jobs.film({ list: some, filming, inOne: false }, context);
+    const on = { file: new Blob([files[0].bytes]), range: 'legal', at: 0, board: 'grid24' } as const;
+    const { output } = await jobs.chart({ ...on, corners: DESK_CHART_CORNERS }, context);
+    if (!output.ok) throw new Error(output.reason);
+    expect(output.value).toHaveLength(24);
+    // Its lowest row is grey, the brightest first: equal channels that fall.
+    const greys = output.value.slice(18).map(([, g]) => g);
+    expect(greys).toEqual([...greys].sort((a, b) => b - a));
+    const [p] = DESK_CHART_CORNERS;
+    expect((await jobs.chart({ ...on, corners: [p, p, p, p] }, context)).output).toMatchObject({ ok: false });
   }, 30_000);
 
   it('stops between two shots, and says what is wrong with a file that is no clip', async () => {

@@ -4,7 +4,10 @@ import { inPixels } from '#core/cameraTest/find/glance.ts';
 import type { LookedAt } from '#core/cameraTest/find/holds.ts';
 import type { Frame } from '#core/frame/frame.ts';
 import type { Kernels } from '#core/kernels/types.ts';
+import { boardPatches } from '#core/match/board.ts';
+import { BOARDS } from '#core/match/boards.ts';
 import { failure, success, type Result } from '#core/result.ts';
+import { readCard } from '#core/scopes/cardReading.ts';
 import { asRecorded } from '#core/scopes/asRecorded.ts';
 import { rememberMarks } from '#core/scopes/refind.ts';
 import type { Remembered } from '#core/scopes/looks.ts';
@@ -74,6 +77,17 @@ export const cameraTestHandlers = (kernels: Kernels, open: Opener = openClip): H
       if (!frame.ok) return { output: frame };
       const picture = asRecorded(frame.value, MARK_WIDTH);
       return { output: success(picture), transfer: [picture.rgba.buffer] };
+    },
+
+    chart: async ({ corners, board, ...input }, context) => {
+      const patches = boardPatches(corners, BOARDS[board].layout);
+      if (patches.length === 0)
+        return {
+          output: failure('corners', 'The corners make no chart: lay them one after the other round it.'),
+        };
+      const frame = await frameOf(input, context);
+      if (!frame.ok) return { output: frame };
+      return { output: success(patches.map(({ rect }) => readCard(frame.value, rect).channels)) };
     },
 
     look: async (input, context) => {

@@ -6,6 +6,9 @@ import type { TestMarks } from '#core/cameraTest/find/glance.ts';
 import type { ClipProblem, FoundIn, HoldEdits } from '#core/cameraTest/find/foundIn.ts';
 import type { TestBasis } from '#core/cameraTest/tell/types.ts';
 import type { Shot } from '#core/cameraTest/types.ts';
+import type { Corners } from '#core/match/board.ts';
+import type { BoardId } from '#core/match/boards.ts';
+import type { Triple } from '#core/maths/matrix.ts';
 import type { Result } from '#core/result.ts';
 import type { Coding, Range } from '#core/signal/scale.ts';
 
@@ -38,6 +41,8 @@ export type LookedClip = {
 
 type PreviewInput = { readonly file: Blob; readonly range: Range; readonly at: number };
 
+type ChartInput = PreviewInput & { readonly corners: Corners; readonly board: BoardId };
+
 type FilmInput = {
   readonly list: readonly Shot[];
   readonly filming: Filming;
@@ -52,6 +57,8 @@ export type CameraTestJobs = {
   remember: { input: PreviewInput & { readonly marks: TestMarks }; output: Result<true> };
   /** A frame to mark the card on. */
   preview: { input: PreviewInput; output: Result<SmallPicture> };
+  /** R', G', B' of a chart's patches, signal fractions, row by row: its corners lie on a frame of a clip. */
+  chart: { input: ChartInput; output: Result<readonly Triple[]> };
   look: { input: LookInput; output: Result<LookedClip> };
   forget: { input: { readonly ids: readonly string[] }; output: undefined };
   find: {

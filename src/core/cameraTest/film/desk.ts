@@ -21,8 +21,62 @@ export const DESK_CHIP = { x: 0.68, y: 0.42, width: 0.08, height: 0.16 } as cons
 /** Reflectance of the chip, of black cloth, of white paper, of the wall. */
 export const DESK_REFLECTANCE = { chip: 0.03, black: 0.035, white: 0.86, wall: 0.45 } as const;
 
+/** Where the chart lies in the view of the sheets: its outer patches' corners, fractions of the picture. */
+const CHART_AT = { x: 0.2, y: 0.56, width: 0.6, height: 0.4, columns: 6, rows: 4 } as const;
+export const DESK_CHART_CORNERS = [
+  [CHART_AT.x, CHART_AT.y],
+  [CHART_AT.x + CHART_AT.width, CHART_AT.y],
+  [CHART_AT.x + CHART_AT.width, CHART_AT.y + CHART_AT.height],
+  [CHART_AT.x, CHART_AT.y + CHART_AT.height],
+] as const;
+/** Colours of the chart's upper rows: how strong, and how bright; its lowest row is grey. */
+const CHART_ROWS = [
+  { strength: 0.75, light: 0.3 },
+  { strength: 0.5, light: 0.2 },
+  { strength: 0.3, light: 0.45 },
+] as const;
+const CHART_GREYS = [0.86, 0.58, 0.36, 0.19, 0.09, 0.035] as const;
+
+/** A hue as a reflectance, linear BT.2020, not farther out than a sheet of paint. @param turn 0..1 round the circle */
+const hued = (turn: number, strength: number, light: number): Triple => {
+  const of = (c: number) => light * (1 + strength * Math.cos(2 * Math.PI * (turn - c / 3)));
+  return [of(0), of(1), of(2)];
+};
+
+/** Patches of the stage's chart, row by row, reflectances in linear BT.2020. */
+const DESK_CHART: readonly Triple[] = [
+  ...CHART_ROWS.flatMap(({ strength, light }, row) =>
+    Array.from({ length: CHART_AT.columns }, (_, k) =>
+      hued((k + row / CHART_ROWS.length) / CHART_AT.columns, strength, light),
+    ),
+  ),
+  ...CHART_GREYS.map((v): Triple => [v, v, v]),
+];
+
+/** The stage's chart as its maker would print it: XYZ of each patch in daylight. */
+export const deskChartText = (): string => {
+  const toXyz = rgbToXyz(GAMUTS.bt2020);
+  const row = (name: string, rgb: Triple) => [name, ...apply(toXyz, rgb).map((v) => v.toFixed(5))].join(',');
+  return [
+    'name,X,Y,Z',
+    row('white', [1, 1, 1]),
+    ...DESK_CHART.map((rgb, i) => row(`patch ${i + 1}`, rgb)),
+  ].join('\n');
+};
+
 type Box = readonly [x: number, y: number, width: number, height: number, rgb: Triple];
 const grey = (v: number): Triple => [v, v, v];
+
+const chartBoxes = (): readonly Box[] => {
+  const { x, y, width, height, columns, rows } = CHART_AT;
+  return DESK_CHART.map((rgb, i) => [
+    x + ((i % columns) * width) / columns,
+    y + (Math.floor(i / columns) * height) / rows,
+    width / columns,
+    height / rows,
+    rgb,
+  ]);
+};
 
 /** Things on the desk: the card in the middle third, paper, books, a cup; the later one lies over the earlier. */
 const CARD_VIEW = (card: number): readonly Box[] => [
@@ -49,9 +103,10 @@ const VIEWS: Readonly<Record<View, (card: number) => readonly Box[]>> = {
   ],
   sheets: () => [
     [0, 0, 1, 1, grey(0.2)],
-    [0.06, 0.15, 0.26, 0.7, [0.42, 0.06, 0.05]],
-    [0.37, 0.15, 0.26, 0.7, [0.08, 0.3, 0.08]],
-    [0.68, 0.15, 0.26, 0.7, [0.05, 0.09, 0.35]],
+    [0.06, 0.06, 0.26, 0.44, [0.42, 0.06, 0.05]],
+    [0.37, 0.06, 0.26, 0.44, [0.08, 0.3, 0.08]],
+    [0.68, 0.06, 0.26, 0.44, [0.05, 0.09, 0.35]],
+    ...chartBoxes(),
   ],
 };
 

@@ -12,7 +12,7 @@ import { stopsToReflectance } from '../../units.ts';
 import { CARDS, type CardKind, type Shot, type View } from '../types.ts';
 import { firstBase } from '../shots/ground.ts';
 import { DESK_REFLECTANCE, deskLight } from './desk.ts';
-import { covered, SLIPS, type SlipId } from './slips.ts';
+import { covered, SLIPS, windowLit, type SlipId } from './slips.ts';
 
 // The stage films the list: a simulated camera on a desk, as an owner would, with what a real body does to the marks on
 // its dials.
@@ -114,15 +114,18 @@ const flickering = (
   return { width, height, rgb };
 };
 
+/** How far an ISO really lies off its mark against the base, stops. */
+export const isoOff = ({ camera, seed }: Filming, iso: number): number =>
+  iso === firstBase(camera) ? 0 : markError(seed + 5, iso, camera.isoSd);
+
 /** Light that shifts the exposure as a shot's settings and the body's real marks do, stops over what was meant. */
-const realStops = (shot: Shot, index: number, { camera, slips, seed }: Filming): number => {
+const realStops = (shot: Shot, index: number, filming: Filming): number => {
+  const { camera, slips, seed } = filming;
   const { shutter, iso } = shot.settings;
   const mark = shutter.kind === 'angle' ? shutter.degrees : shutter.denominator;
   const jitter = 0.003 * gaussian(seededRandom(seed * 31 + index))();
   const drift = slips.includes('drift') ? (SLIPS.drift.stops * index * BETWEEN) / 600 : 0;
-  const base = firstBase(camera);
-  const gain = iso === base ? 0 : markError(seed + 5, iso, camera.isoSd);
-  return markError(seed, mark, camera.shutterSd) + gain + jitter + drift;
+  return markError(seed, mark, camera.shutterSd) + isoOff(filming, iso) + jitter + drift;
 };
 
 /** Frames of one shot of the list. @param index Its place in the list, from 0 */
@@ -147,7 +150,8 @@ export const filmShot = (shot: Shot, index: number, filming: Filming): readonly 
     : listed / stopsToReflectance(0);
   const off = metered ? 0 : realStops(shot, index, filming);
   const auto = slips.includes('autoExposure') && kind === 'iso' ? -settings.stops : 0;
-  const light = deskLight(view, lamp.kelvin, white * 2 ** (off + auto), CARDS[card].reflectance, seed);
+  const desk = deskLight(view, lamp.kelvin, white * 2 ** (off + auto), CARDS[card].reflectance, seed);
+  const light = slips.includes('mixed') ? windowLit(desk) : desk;
   const isAutoBalance = slips.includes('autoBalance') && (kind === 'balance' || kind === 'tint');
   const fromNew = settings.processing === 'default' ? camera.fromNew : undefined;
   const body: CameraBody = {

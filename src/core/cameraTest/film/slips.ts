@@ -10,6 +10,7 @@ export const SLIPS = {
   hand: { name: 'a hand goes through the picture' },
   autoBalance: { name: 'automatic balance is left on' },
   autoExposure: { name: 'automatic exposure is left on for the ISO steps' },
+  mixed: { name: 'a window lights one side of the desk' },
   early: { name: 'the last shots are not filmed' },
 } as const;
 export type SlipId = keyof typeof SLIPS;
@@ -40,6 +41,23 @@ export const slippedList = (
     filmed = filmed.flatMap((one) => (one.index === twice ? [one, one] : [one]));
   }
   return slips.includes('early') ? filmed.slice(0, -EARLY) : filmed;
+};
+
+/** Light of the window at the left edge, against the lamp's, and its colour in linear BT.2020. */
+const WINDOW = { share: 0.9, colour: [0.75, 1, 1.45] } as const;
+
+/** A window beside the desk: its light falls off to the right. */
+export const windowLit = (light: SceneLight): SceneLight => {
+  const { width, height } = light;
+  const rgb = light.rgb.slice();
+  const pixels = width * height;
+  // The card in the middle is metered in both.
+  const metered = 1 + WINDOW.share / 2;
+  for (let i = 0; i < pixels; i += 1) {
+    const share = WINDOW.share * (1 - (i % width) / width);
+    for (let c = 0; c < 3; c += 1) rgb[c * pixels + i] *= (1 + share * WINDOW.colour[c]) / metered;
+  }
+  return { width, height, rgb };
 };
 
 /** How dark a hand is against the light on the desk. */

@@ -91,6 +91,19 @@ describe('shots of a filmed list', () => {
     expect(foundIn(findShots(USUAL, clips, none), none)[0].shotId).toBeUndefined();
   }, 30_000);
 
+  it('say where no card lies, and where the clips are others', () => {
+    const { clips } = filmedClips(filmingOf('wideLog', TEN), USUAL.slice(0, 12));
+    const found = findShots(USUAL, clips, NO_EDITS);
+    expect(problemsOf(USUAL, found).some(({ id }) => id === 'no card' || id === 'other')).toBe(false);
+    const rough = found.map((one) => ({
+      ...one,
+      hold: { ...one.hold, card: { ...one.hold.card, spatial: 0.05 } },
+    }));
+    expect(problemsOf(USUAL, rough).find(({ id }) => id === 'no card')?.text).toMatch(/drag the mark/);
+    const other = found.map(({ hold, sure }, i) => (i === 0 ? found[0] : { hold, sure }));
+    expect(problemsOf(USUAL, other).find(({ id }) => id === 'other')?.text).toMatch(/^11 of 12 shots/);
+  }, 30_000);
+
   it('are held in one file with a hand over the lens between, and nothing is made of an empty one', () => {
     const { clips } = filmedClips(filmingOf('wideLog', TEN), USUAL.slice(4, 9));
     const length = 4;

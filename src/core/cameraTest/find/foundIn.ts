@@ -97,6 +97,47 @@ export const filmedShots = (list: readonly Shot[], found: readonly FoundShot[]):
     return one ? [{ shot, hold: one.hold }] : [];
   });
 
+/** A card less even than this is none, signal fraction; so many of its shots have to say so. Our own choice. */
+const NO_CARD = 0.02;
+const MOST_OF = 0.6;
+/** Fewer of the holds that are shots of the list: these are other clips. */
+const LIST_SHARE = 0.35;
+const FEWEST_HOLDS = 3;
+
+/** What is wrong with all of the clips together. */
+const wholeProblems = (list: readonly Shot[], found: readonly FoundShot[]): readonly ClipProblem[] => {
+  const views = new Map(list.map(({ id, view }) => [id, view]));
+  const cards = found.filter(({ shotId }) => views.get(shotId ?? '') === 'card');
+  const uneven = cards.filter(({ hold }) => hold.card.spatial > NO_CARD);
+  const placed = found.filter(({ shotId }) => shotId !== undefined);
+  return [
+    ...(found.length >= FEWEST_HOLDS && placed.length < LIST_SHARE * found.length
+      ? [
+          {
+            id: 'other',
+            text: said(
+              `${found.length - placed.length} of ${found.length} shots are none of this list’s:`,
+              'were they filmed by it? What fits is used; the rest is left alone.',
+            ),
+            shots: [],
+          },
+        ]
+      : []),
+    ...(cards.length >= FEWEST_HOLDS && uneven.length > MOST_OF * cards.length
+      ? [
+          {
+            id: 'no card',
+            text: said(
+              'Where the card should be the picture is not even: choose a shot and drag the mark over the card.',
+              'If none was filmed, a plain wall in the same light will do for all but the place of grey.',
+            ),
+            shots: [],
+          },
+        ]
+      : []),
+  ];
+};
+
 /** Shots that are missing by kind, doubtful ones, holds that are none. */
 export const problemsOf = (list: readonly Shot[], found: readonly FoundShot[]): readonly ClipProblem[] => {
   const has = new Set(found.flatMap(({ shotId }) => shotId ?? []));
@@ -104,6 +145,7 @@ export const problemsOf = (list: readonly Shot[], found: readonly FoundShot[]): 
   const doubtful = found.filter(({ shotId, sure }) => shotId !== undefined && sure < SURE);
   const kinds = [...new Set(missing.map(({ kind }) => kind))];
   return [
+    ...wholeProblems(list, found),
     ...(doubtful.length > 0
       ? [
           {

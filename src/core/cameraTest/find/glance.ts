@@ -19,6 +19,8 @@ export type CardStats = {
   readonly signal: number;
   /** R', G', B' means. */
   readonly channels: readonly [number, number, number];
+  /** R', G', B' means of its left, right, upper and lower half. */
+  readonly halves: readonly (readonly [number, number, number])[];
   /** Standard deviation from pixel to pixel: uneven light and rounding taken out. */
   readonly spatial: number;
   /** Noise from frame to frame, standard deviation of one, rounding taken out; undefined on a clip's first. */
@@ -142,15 +144,19 @@ const cardOf = (frame: Frame, luma: Uint16Array, rect: Rect, before: Before | un
   const { width } = frame;
   const signalOf = (code: number) => codeToSignal(code, frame);
   const perCode = signalOf(1) - signalOf(0);
-  const { mean, variance, alike, rest } = flattened(luma, width, rect);
+  const flat = flattened(luma, width, rect);
+  const { variance, alike, rest } = flat;
   const now = cutLuma(luma, width, rect);
   // Legal range keeps a step at either end for timing (BT.709-6 clause 4.6): nothing lies there.
   const reserve = frame.range === 'legal' ? 2 ** (frame.bitDepth - 8) : 0;
   const [bottom, top] = [reserve, maxCode(frame.bitDepth) - reserve];
-  const sums = [0, 0, 0];
+  // Quarters of the card: left and right of the upper half, then of the lower.
+  const quarters = Array.from({ length: 4 }, () => [0, 0, 0]);
+  const [half, below] = [rect.x + Math.floor(rect.width / 2), rect.y + Math.floor(rect.height / 2)];
   let [atTop, atBottom] = [0, 0];
   for (let row = rect.y; row < rect.y + rect.height; row += 1)
-    for (let i = row * width + rect.x, end = i + rect.width; i < end; i += 1) {
+    for (let x = rect.x, i = row * width + x; x < rect.x + rect.width; x += 1, i += 1) {
+      const sums = quarters[(row < below ? 0 : 2) + (x < half ? 0 : 1)];
       sums[0] += frame.r[i];
       sums[1] += frame.g[i];
       sums[2] += frame.b[i];
@@ -158,10 +164,22 @@ const cardOf = (frame: Frame, luma: Uint16Array, rect: Rect, before: Before | un
       if (luma[i] <= bottom) atBottom += 1;
     }
   const pixels = rect.width * rect.height;
-  const [r, g, b] = sums.map((sum) => signalOf(sum / pixels));
+  const [left, upper] = [half - rect.x, below - rect.y];
+  const [right, lower] = [rect.width - left, rect.height - upper];
+  const mean = (parts: readonly number[], count: number): readonly [number, number, number] => {
+    const of = (c: number) =>
+      signalOf(parts.reduce((sum, k) => sum + quarters[k][c], 0) / Math.max(1, count));
+    return [of(0), of(1), of(2)];
+  };
   const card: CardStats = {
-    signal: signalOf(mean),
-    channels: [r, g, b],
+    signal: signalOf(flat.mean),
+    channels: mean([0, 1, 2, 3], pixels),
+    halves: [
+      mean([0, 2], left * rect.height),
+      mean([1, 3], right * rect.height),
+      mean([0, 1], upper * rect.width),
+      mean([2, 3], lower * rect.width),
+    ],
     spatial: deviationOf(variance, perCode),
     ...(before && sameRect(before.rect, rect)
       ? { temporal: deviationOf(temporalVariance(now, before.luma), perCode) }

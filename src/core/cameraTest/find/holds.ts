@@ -67,13 +67,16 @@ const cardOver = (glances: readonly Glance[]): CardStats => {
   const temporal = glances.slice(1).flatMap(({ card }) => card.temporal ?? []);
   const mean = (values: readonly number[]) =>
     Math.sqrt(values.reduce((sum, v) => sum + v * v, 0) / values.length);
+  type Channels = CardStats['channels'];
+  const triple = (pick: (card: CardStats) => Channels): Channels => [
+    of((card) => pick(card)[0]),
+    of((card) => pick(card)[1]),
+    of((card) => pick(card)[2]),
+  ];
   return {
     signal: of(({ signal }) => signal),
-    channels: [
-      of(({ channels }) => channels[0]),
-      of(({ channels }) => channels[1]),
-      of(({ channels }) => channels[2]),
-    ],
+    channels: triple(({ channels }) => channels),
+    halves: glances[0].card.halves.map((_, k) => triple(({ halves }) => halves[k])),
     spatial: mean(glances.map(({ card }) => card.spatial)),
     ...(temporal.length > 0 ? { temporal: mean(temporal) } : {}),
     neighbours: of(({ neighbours }) => neighbours),

@@ -17,14 +17,17 @@ export const bracket: ShotKind = {
     ),
 };
 
-/** Stops of light less on the way back: each shutter then stands at another place of the curve. */
-const LESS_LIGHT = 1;
+/**
+ * Stops of light less on the way back: each shutter then stands at another place of the curve, halfway between those of
+ * the way there, so that no step is farther than half a stop from clip.
+ */
+const LESS_LIGHT = 1.5;
 
 export const back: ShotKind = {
   name: 'bracket back',
   view: 'card',
   tells: 'real shutter times apart from the curve, and whether the lamp held',
-  how: 'Close the iris by one stop, or take the lamp back; then the same shutters again, from slow to fast.',
+  how: 'Close the iris by one and a half stops, or take the lamp back; then the same shutters again, slow to fast.',
   shots: (basis) => {
     if (basis.length === 'short') return [];
     const parts = bracketSteps(basis.camera, 1);

@@ -1,14 +1,25 @@
 import { compileProfile, doubtAt, type EvidenceItem } from '../../profile/index.ts';
 import { profileFromEvidence } from '../../profile/making.ts';
-import type { UncertaintyBand } from '../../profile/types.ts';
+import type { ProfileData, UncertaintyBand } from '../../profile/types.ts';
 import { failure, success, type Result } from '../../result.ts';
 import { said } from '../../said.ts';
 import { codeToSignal } from '../../signal/scale.ts';
 import { reflectanceToStops, stopsToReflectance } from '../../units.ts';
 import { CARDS, type ExposureBy } from '../types.ts';
-import { chipItem, evidenceOf, type Round } from './curveEvidence.ts';
+import { chipItem, edgeEvidence, evidenceOf, type Round } from './curveEvidence.ts';
 import { shutterErrors, type ShutterErrors } from './shutterErrors.ts';
-import { bentOff, clipFrom, fullSignal, isBracket, sigmaOf, stepsOf, trueBlack, type Step } from './steps.ts';
+import {
+  bentOff,
+  clipFrom,
+  edgeReadings,
+  fullSignal,
+  isBracket,
+  sigmaOf,
+  stepsOf,
+  trueBlack,
+  type EdgeReading,
+  type Step,
+} from './steps.ts';
 import type { TestBasis, TestCurve } from './types.ts';
 
 // The curve from the bracket, its way back, the cap and the chip in one solution.
@@ -27,6 +38,8 @@ const LEAST_MOVE = 0.1;
 const ROUNDS = 3;
 /** A clip that no step reaches, to ask a curve beyond its own. */
 const OPEN = 12;
+/** Rows of a straight end, stops apart. */
+const STRAIGHT_APART = 0.25;
 
 /** The two darkest steps in light, a stop apart at least, what noise bends taken out. */
 const toeOf = (rising: readonly Step[], { encode, shift }: Round): TestCurve['toe'] => {
@@ -37,6 +50,29 @@ const toeOf = (rising: readonly Step[], { encode, shift }: Round): TestCurve['to
     return { light, signal: signal - (encode ? bentOff(encode, light, deviation) : 0) };
   });
   return [low, high];
+};
+
+/** The slope is taken over so many stops under the last reading; a knee bends on by half of what it did. Tried. */
+const SLOPE_OVER = 0.75;
+const BENDS_ON = 0.5;
+
+/**
+ * A table beyond its last reading goes on as steep as it was: what the solver has for it there comes of the log form,
+ * which a knee has left.
+ */
+const straightOn = (profile: ProfileData, last: number): ProfileData => {
+  const { curve } = profile;
+  if (curve.kind !== 'table') return profile;
+  const { signalAt } = compileProfile({ ...profile, clipStops: OPEN });
+  const [end, before, first] = [0, 1, 2].map((k) => signalAt(last - k * SLOPE_OVER));
+  const [steep, was] = [(end - before) / SLOPE_OVER, (before - first) / SLOPE_OVER];
+  const slope = Math.max(0, steep - BENDS_ON * Math.min(steep / 2, Math.max(0, was - steep)));
+  const beyond = Array.from({ length: Math.ceil((OPEN - last) / STRAIGHT_APART) + 1 }, (_, i) => {
+    const stops = last + i * STRAIGHT_APART;
+    return { reflectance: stopsToReflectance(stops), signal: end + slope * (stops - last) };
+  });
+  const rows = curve.rows.filter(({ reflectance }) => reflectance < beyond[0].reflectance - 1e-9);
+  return { ...profile, curve: { ...curve, rows: [...rows, ...beyond] } };
 };
 
 /** A band that also holds how far the whole curve may lie to one side, stops. */
@@ -59,6 +95,8 @@ type Rising = {
   readonly rising: readonly Step[];
   readonly clip?: number;
   readonly clipSignal: number;
+  /** Channels of steps near clip that are not full. */
+  readonly edges: readonly EdgeReading[];
   readonly errors?: ShutterErrors;
 };
 
@@ -84,7 +122,8 @@ const risingOf = (basis: TestBasis): Result<Rising> => {
     );
   const from = clipFrom(steps, perCode);
   const clip = from === undefined ? undefined : fullSignal(basis.filmed, steps.slice(from));
-  const under = steps.slice(0, from).filter(({ signal }) => clip === undefined || signal < clip - NEAR_CLIP);
+  const near = clip === undefined ? Infinity : clip - NEAR_CLIP;
+  const under = steps.slice(0, from).filter(({ signal }) => signal < near);
   if (under.length < FEWEST_STEPS)
     return failure('bracket', 'Too few steps of the bracket lie under clip: film darker ones, down to −6.');
   // Real shutter times first: then the steps tell the curve.
@@ -96,6 +135,7 @@ const risingOf = (basis: TestBasis): Result<Rising> => {
     all: steps,
     rising,
     clipSignal: clip ?? Math.max(...signals),
+    edges: clip === undefined || from === undefined ? [] : edgeReadings(steps, from, { clip, near, perCode }),
     ...(clip === undefined ? {} : { clip }),
     ...(errors ? { errors } : {}),
   });
@@ -119,27 +159,34 @@ const placesOf = ({ filmed, have }: TestBasis, errors: ShutterErrors | undefined
 export const curveOf = (basis: TestBasis): Result<TestCurve> => {
   const steps = risingOf(basis);
   if (!steps.ok) return steps;
-  const { all, rising, clip, clipSignal, errors } = steps.value;
+  const { all, rising, clip, clipSignal, edges, errors } = steps.value;
   const top = rising[rising.length - 1].stops;
   let round: Round = { shift: 0 };
   let items: readonly EvidenceItem[] = [];
   let chip: readonly EvidenceItem[] = [];
+  let edge: EvidenceItem['readings'] = [];
   let solved: ReturnType<typeof profileFromEvidence> | undefined;
   for (let i = 0; i < ROUNDS; i += 1) {
-    items = [...evidenceOf(basis, rising, round, errors !== undefined), ...chip];
+    const [first, ...others] = evidenceOf(basis, rising, round, errors !== undefined);
+    items = [{ ...first, readings: [...first.readings, ...edge] }, ...others, ...chip];
     const known = errors && { stepSd: STEP_LEFT + OF_DOUBT * errors.doubt };
     solved = profileFromEvidence(items, basis.gamut, top + round.shift, known);
     if (!solved.ok) return solved;
     const { transfer, stopsAt } = compileProfile({ ...solved.value.profile, clipStops: OPEN });
     const off = basis.greySignal !== undefined && i === 0 ? stopsAt(basis.greySignal) : 0;
     round = { encode: transfer.encode, shift: round.shift - off };
-    if (basis.have.chip) chip = chipItem(basis, stopsAt, placesOf(basis, errors, round.shift), clipSignal);
+    const { shift } = round;
+    const placeOf = (step: Step) => step.stops + shift + realOff(errors, step.shutter, step.light);
+    if (basis.have.chip) chip = chipItem(basis, stopsAt, placesOf(basis, errors, shift), clipSignal);
+    edge = edgeEvidence(edges, rising, placeOf, stopsAt);
   }
   if (!solved?.ok) throw new Error('curveOf: no round was run');
-  const open = compileProfile({ ...solved.value.profile, clipStops: OPEN });
+  const last = Math.max(...items[0].readings.map(({ reflectance }) => reflectanceToStops(reflectance)));
+  const ended = straightOn(solved.value.profile, last);
+  const open = compileProfile({ ...ended, clipStops: OPEN });
   const clipStops = open.stopsAt(clipSignal);
   const greySd = Math.hypot(GREY_BY[basis.have.exposureBy], errors?.meanDoubt ?? 0);
-  const { curve, gamut, band } = solved.value.profile;
+  const { curve, gamut, band } = ended;
   const widened = band && withShift(band, open.signalAt, 2 * greySd);
   const profile = { curve, gamut, clipStops, ...(widened ? { band: widened } : {}) };
   const dark = basis.filmed.find(({ shot }) => shot.kind === 'cap');
@@ -151,6 +198,7 @@ export const curveOf = (basis: TestBasis): Result<TestCurve> => {
     lightAt: open.transfer.decode,
     doubt: (stops) => doubtAt(widened, stops)?.stops ?? 0,
     isClipFound: clip !== undefined,
+    lastStops: last,
     clipSignal,
     blackSignal: dark ? trueBlack(dark) : open.transfer.encode(0),
     ...(errors ? { shutters: errors } : {}),

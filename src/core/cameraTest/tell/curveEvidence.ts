@@ -5,7 +5,7 @@ import { codeToSignal } from '../../signal/scale.ts';
 import { stopsToReflectance } from '../../units.ts';
 import { firstBase } from '../shots/ground.ts';
 import { cutOff } from './cutOff.ts';
-import { bentOff, FRAME_SIGMA, noiseIn, sigmaOf, trueBlack, type Step } from './steps.ts';
+import { bentOff, FRAME_SIGMA, noiseIn, sigmaOf, trueBlack, type EdgeReading, type Step } from './steps.ts';
 import type { TestBasis } from './types.ts';
 
 // What a test says of the curve as evidence: bracket, cap, chip, the grey of the profile on file.
@@ -114,7 +114,38 @@ export const chipItem = (
   ];
 };
 
-/** Everything but the chip. */
+/** Where a channel is held against luma: stops over grey. */
+const HELD_FROM = -1;
+
+/**
+ * Channels that are not full yet at the edge of clip, each as far beside luma as it lies at the steps under it.
+ * @param rising Steps under clip, in their real places
+ */
+export const edgeEvidence = (
+  edges: readonly EdgeReading[],
+  rising: readonly Step[],
+  placeOf: (step: Step) => number,
+  stopsAt: (signal: number) => number,
+): EvidenceItem['readings'] => {
+  const beside = [0, 1, 2].map((c) =>
+    median(
+      rising
+        .filter(({ signal }) => stopsAt(signal) > HELD_FROM)
+        .map(({ channels, signal }) => stopsAt(channels[c]) - stopsAt(signal))
+        .filter(Number.isFinite),
+    ),
+  );
+  return edges
+    .filter(({ channel }) => Number.isFinite(beside[channel]))
+    .map(({ step, channel, signal }) => ({
+      reflectance: stopsToReflectance(placeOf(step) + beside[channel]),
+      signal,
+      sigma: 2 * FRAME_SIGMA,
+      series: 'bracket',
+    }));
+};
+
+/** Everything but the chip and the edge of clip. */
 export const evidenceOf = (
   basis: TestBasis,
   steps: readonly Step[],

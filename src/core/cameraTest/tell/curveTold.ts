@@ -8,6 +8,8 @@ const CLIP_READ = 0.002;
 const BLACK_GUESSED = 0.01;
 /** A clip is not told more exactly than this, stops. */
 const CLIP_LEAST = 0.05;
+/** How far a curve may go otherwise beyond its last reading, of the way, 95 %. Our own choice, tried on the stage. */
+const BEYOND = 0.3;
 const PLOT = { from: -8, apart: 1 / 3, count: 49 } as const;
 
 /** What the curve of a test tells. */
@@ -38,7 +40,10 @@ export const curveTold = ({ filmed }: TestBasis, curve: TestCurve): Told => {
         name: isClipFound ? 'clip' : 'clip, at least',
         value: clipStops,
         unit: 'stops',
-        plusMinus: Math.max(CLIP_LEAST, doubt(clipStops)),
+        plusMinus: Math.max(
+          CLIP_LEAST,
+          Math.hypot(doubt(clipStops), BEYOND * Math.max(0, clipStops - curve.lastStops)),
+        ),
         from,
       },
       { id: 'clip.signal', name: 'clip, signal', ...percent(clipSignal, CLIP_READ), from },

@@ -1,4 +1,6 @@
 import { printShutter } from '../../exposure/shutter.ts';
+import type { Triple } from '../../maths/matrix.ts';
+import { median } from '../../maths/quantile.ts';
 import { cutOff } from './cutOff.ts';
 import type { FilmedShot } from './types.ts';
 
@@ -14,6 +16,7 @@ export type Step = {
   /** Luma, signal fraction, and the deviation of its noise. */
   readonly signal: number;
   readonly deviation: number;
+  readonly channels: Triple;
 };
 
 /** Evenness of the light on the card, not noise. Our own choice, as for frames of a bracket. */
@@ -50,6 +53,9 @@ export const trueBlack = (dark: FilmedShot): number => {
 
 export const isBracket = ({ shot }: FilmedShot): boolean => shot.kind === 'bracket' || shot.kind === 'back';
 
+const meanOf = (group: readonly FilmedShot[], channel: number): number =>
+  group.reduce((sum, { hold }) => sum + hold.card.channels[channel], 0) / group.length;
+
 /** Steps of the bracket and its way back, the darkest first: one for each shutter and light. */
 export const stepsOf = (filmed: readonly FilmedShot[], cardStops: number): readonly Step[] => {
   const groups = new Map<string, FilmedShot[]>();
@@ -65,6 +71,7 @@ export const stepsOf = (filmed: readonly FilmedShot[], cardStops: number): reado
       shutter: printShutter(group[0].shot.settings.shutter),
       signal: group.reduce((sum, { hold }) => sum + hold.card.signal, 0) / group.length,
       deviation: Math.sqrt(group.reduce((sum, one) => sum + noiseIn(one) ** 2, 0) / group.length),
+      channels: [meanOf(group, 0), meanOf(group, 1), meanOf(group, 2)],
     }))
     .sort((a, b) => a.stops - b.stops || a.light - b.light);
 };
@@ -99,6 +106,36 @@ export const fullSignal = (filmed: readonly FilmedShot[], clipped: readonly Step
   );
   const fullest = Math.max(luma, ...channels);
   return fullest < luma + CHANNEL_OVER ? fullest : luma;
+};
+
+/** A channel this much under its own full one is not yet full: signal fraction, and code steps. Our own choice. */
+const UNDER_FULL = { signal: 0.0025, codes: 1.5 } as const;
+/** A channel that ends this far under the fullest one never fills: what others take from it shows. */
+const FILLS = 0.004;
+
+/** A channel of a step near clip that is not full, while others may be. */
+export type EdgeReading = { readonly step: Step; readonly channel: number; readonly signal: number };
+
+/**
+ * What steps at the edge of clip still tell: their channels that are not full.
+ * @param from Index of the first step at clip @param near Luma over this is near clip
+ */
+export const edgeReadings = (
+  steps: readonly Step[],
+  from: number,
+  { clip, near, perCode }: { readonly clip: number; readonly near: number; readonly perCode: number },
+): readonly EdgeReading[] => {
+  const later = steps.slice(from + 1);
+  const under = Math.max(UNDER_FULL.signal, UNDER_FULL.codes * perCode);
+  const full = [0, 1, 2].map((c) => median(later.map(({ channels }) => channels[c])));
+  return steps
+    .slice(0, from + 1)
+    .filter(({ signal }) => signal > near)
+    .flatMap((step) =>
+      step.channels.flatMap((signal, channel) =>
+        full[channel] > clip - FILLS && signal < full[channel] - under ? [{ step, channel, signal }] : [],
+      ),
+    );
 };
 
 /** How far the mean of noisy light lies off the light's own signal, by how the curve bends there. */

@@ -1,5 +1,6 @@
 import type { ProfileData } from '../../profile/index.ts';
 import type { EvidenceItem } from '../../profile/evidenceKinds.ts';
+import type { Triple } from '../../maths/matrix.ts';
 import type { GamutSpec } from '../../colour/gamut.ts';
 import type { Coding } from '../../signal/scale.ts';
 import type { Hold } from '../find/holds.ts';
@@ -21,6 +22,10 @@ export type FigureUnit =
   | 'hertz'
   | 'degrees'
   | 'times'
+  /** Distance of two chromaticities, CIE 1976 u', v'. */
+  | 'chromaticity'
+  /** CIEDE2000. */
+  | 'deltaE'
   /** 1 yes, 0 no. */
   | 'yes';
 
@@ -64,6 +69,16 @@ export type Missing = { readonly what: string; readonly shot: ShotKindId };
 /** A shot of the list as it was found. */
 export type FilmedShot = { readonly shot: Shot; readonly hold: Hold };
 
+/** A chart of known colours as it was read off its frame. */
+export type ChartRead = {
+  /** XYZ in the light it was filmed in, on any scale; R', G', B' as signal fractions. */
+  readonly patches: readonly { readonly name: string; readonly xyz: Triple; readonly signal: Triple }[];
+  /** XYZ of the light. */
+  readonly white: Triple;
+  /** Id of the shot it was read on. */
+  readonly from: string;
+};
+
 /** What an evaluation begins with. */
 export type TestBasis = {
   readonly filmed: readonly FilmedShot[];
@@ -73,8 +88,16 @@ export type TestBasis = {
   readonly gamut: GamutSpec;
   /** The signal of grey by the profile on file, where the test is told to believe it. */
   readonly greySignal?: number;
-  /** Zebra levels at which the card began to show, as noted: with the display assist off and on, % of its scale. */
-  readonly zebra?: { readonly assistOff?: number; readonly assistOn?: number };
+  readonly chart?: ChartRead;
+  /**
+   * Zebra levels at which the card began to show, as noted, % of its scale: with the display assist off, on, and on
+   * with the camera told that the card is placed a stop higher (EI or the assist's own offset), the exposure left.
+   */
+  readonly zebra?: {
+    readonly assistOff?: number;
+    readonly assistOn?: number;
+    readonly assistPlaced?: number;
+  };
 };
 
 /** A dark step: linear light, 0.18 at grey, and its signal. */
@@ -94,6 +117,8 @@ export type TestCurve = {
   /** Whether it did stop rising. */
   readonly isClipFound: boolean;
   readonly clipSignal: number;
+  /** The brightest place that was read under clip, stops over grey. */
+  readonly lastStops: number;
   /** Real shutter times, where two lights tell them apart from the curve. */
   readonly shutters?: ShutterErrors;
   /** Steps as they were read, and what does not add up. */

@@ -5,9 +5,11 @@ import Button from 'react-bootstrap/Button';
 import { useState } from 'react';
 import { SURE } from '#core/cameraTest/find/recognise.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
+import { Folded } from '#ui/parts/Folded.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Progress } from '#ui/parts/Progress.tsx';
 import { words } from '#ui/wording/kitTest.ts';
+import { ChartEditor } from './ChartEditor.tsx';
 import { ClipStrip } from './ClipStrip.tsx';
 import { HoldEditor } from './HoldEditor.tsx';
 import { StageFilms } from './StageFilms.tsx';
@@ -16,6 +18,9 @@ import type { CameraTest } from './useTest.ts';
 
 /** The shot whose frame shows where the card stands. */
 const FIRST = 'first';
+
+/** Shots that may show a chart. */
+const SHEETS = 'sheets';
 
 const clipsNote = ({ clips, found, seconds }: CameraTest['state']) =>
   clips.length === 0
@@ -36,6 +41,7 @@ export const ClipsPanel = ({ test, open }: { test: CameraTest; open: () => void 
   const doubtful = found.find(({ sure, shotId }) => shotId !== undefined && sure < SURE);
   const card = found.find(({ shotId }) => shotId === FIRST);
   const one = found.find(({ id }) => id === chosen) ?? doubtful ?? card ?? found[0];
+  const sheets = found.find(({ shotId }) => shotId?.startsWith(SHEETS));
   return (
     <Panel
       title={words.clips}
@@ -75,6 +81,11 @@ export const ClipsPanel = ({ test, open }: { test: CameraTest; open: () => void 
       )}
       {found.length > 0 && <ClipStrip test={test} chosen={one?.id} onChoose={setChosen} />}
       {one && <HoldEditor key={one.id} test={test} hold={one} />}
+      {sheets && (
+        <Folded title={words.chartTitle}>
+          <ChartEditor key={sheets.id} test={test} hold={sheets} />
+        </Folded>
+      )}
       {(problems.length > 0 || leftOut.length > 0 || variable) && (
         <ul className="test-problems">
           {leftOut.map(({ id, file, problem }) => (

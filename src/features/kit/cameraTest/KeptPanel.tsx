@@ -14,7 +14,9 @@ import { FileButton } from '#ui/parts/FileButton.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { words } from '#ui/wording/kitTest.ts';
 import { Comparison } from './Comparison.tsx';
+import { KeptShots } from './KeptShots.tsx';
 import { readTestFile, testFile, testRecord } from './keptModel.ts';
+import { shotPictures } from './shotPictures.ts';
 import type { CameraTest } from './useTest.ts';
 
 const FILE_ENDING = '.camera-test.json';
@@ -31,11 +33,13 @@ const Keep = ({
   const { state, camera } = test;
   const [lens, setLens] = useState('');
   const [firmware, setFirmware] = useState('');
+  const [isPictured, setPictured] = useState(false);
   const { told } = state;
   const coding = state.clips.find(({ looked }) => looked)?.looked?.coding;
   if (!told || !coding) return null;
   const keep = async () => {
     const now = new Date();
+    const pictures = isPictured ? await shotPictures(state.found, test.bench.picture) : undefined;
     const record = testRecord(told, {
       id: crypto.randomUUID(),
       name: words.testName(camera.name, printDate(dateIn(now))),
@@ -47,6 +51,7 @@ const Keep = ({
       coding,
       found: state.found,
       names: new Map(state.clips.map(({ id, file }) => [id, file.name])),
+      ...(pictures ? { pictures } : {}),
     });
     try {
       await keepCameraTest(database, record);
@@ -70,6 +75,13 @@ const Keep = ({
           onChange={(e) => setFirmware(e.target.value)}
         />
       </Form.Group>
+      <Form.Check
+        type="checkbox"
+        id="test-pictured"
+        label={words.keepPictures}
+        checked={isPictured}
+        onChange={(event) => setPictured(event.target.checked)}
+      />
       <Button variant="outline-secondary" size="sm" onClick={() => void keep()}>
         {words.keep}
       </Button>
@@ -89,6 +101,9 @@ const Kept = ({
   onDelete: () => void;
 }) => {
   const { name, lens, firmware, profile, at } = record;
+  const hasPictures = record.shots.some(({ picture }) => picture !== undefined);
+  const share = (withPictures: boolean) =>
+    download(`${slug(name)}${FILE_ENDING}`, testFile(record, withPictures), 'application/json');
   return (
     <li className="test-kept">
       <Form.Check
@@ -107,13 +122,24 @@ const Kept = ({
         variant="outline-secondary"
         size="sm"
         aria-label={words.shareNamed(name)}
-        onClick={() => download(`${slug(name)}${FILE_ENDING}`, testFile(record), 'application/json')}
+        onClick={() => share(false)}
       >
         {words.share}
       </Button>
+      {hasPictures && (
+        <Button
+          variant="outline-secondary"
+          size="sm"
+          aria-label={words.shareNamedPictures(name)}
+          onClick={() => share(true)}
+        >
+          {words.sharePictures}
+        </Button>
+      )}
       <Button variant="outline-secondary" size="sm" aria-label={words.deleteNamed(name)} onClick={onDelete}>
         {words.delete}
       </Button>
+      <KeptShots record={record} />
     </li>
   );
 };

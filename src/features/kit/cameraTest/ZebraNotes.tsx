@@ -10,6 +10,7 @@ const PERCENT = { schema: between(0, 110), says: words.percentRule };
 const FIELDS = [
   ['assistOff', words.zebraOff],
   ['assistOn', words.zebraOn],
+  ['assistPlaced', words.zebraPlaced],
 ] as const;
 const EXAMPLE = 45;
 

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { CAMERA, filmedShotsOf, filmingOf, HAVE, TRUTH, USUAL } from '#core/cameraTest/fixtures/filmed.ts';
 import { evaluateTest, type TestTold } from '#core/cameraTest/evaluate.ts';
 import { demoRecords } from '#store/demo/index.ts';
-import { cameraTestSchema } from '#store/records/cameraTest.ts';
+import { cameraTestSchema, PICTURE_START } from '#store/records/cameraTest.ts';
 import { TABLES } from '#store/tables.ts';
 import { readTestFile, testFile, testRecord } from './keptModel.ts';
 import { stageCamera, TAKEN_IN_IDS, takeTestIn, testedCamera, zebraPrint } from './testModel.ts';
@@ -50,27 +50,39 @@ describe('a test onto its camera', () => {
 });
 
 describe('a kept test', () => {
-  const record = () =>
-    testRecord(told, {
-      id: 'one',
-      name: 'A-cam, 1 Dec',
-      at: '2026-12-01T10:00:00.000Z',
-      lens: '35 mm',
-      firmware: '2.1',
-      length: 'usual',
-      camera,
-      coding,
-      found: [],
-      names: new Map(),
-    });
+  const MADE = {
+    id: 'one',
+    name: 'A-cam, 1 Dec',
+    at: '2026-12-01T10:00:00.000Z',
+    lens: '35 mm',
+    firmware: '2.1',
+    length: 'usual',
+    camera,
+    coding,
+    found: [],
+    names: new Map<string, string>(),
+  };
+  const record = () => testRecord(told, MADE);
 
   it('passes its schema and comes back from a file as it was, under an id of its own', () => {
     cameraTestSchema.parse(record());
     const back = readTestFile(testFile(record()), 'two');
     if (!back.ok) throw new Error(back.reason);
     expect(back.value).toEqual({ ...JSON.parse(JSON.stringify(record())), id: 'two' });
-    // Numbers, no pictures.
-    expect(testFile(record())).not.toMatch(/png|rgba|base64/);
+  });
+
+  it('holds pictures only when they were asked for, and shares them only then', () => {
+    const hold = { id: 'h', clip: 'c', from: 0, to: 4, shotId: 'first', sure: 1, isSet: false, signal: 0.4 };
+    const made = { found: [hold], pictures: new Map([['h', `${PICTURE_START}AAAA`]]) };
+    const pictured = { ...record(), shots: testRecord(told, { ...MADE, ...made }).shots };
+    expect(cameraTestSchema.parse(pictured).shots[0].picture).toBe(`${PICTURE_START}AAAA`);
+    expect(testFile(pictured)).not.toMatch(/base64/);
+    const back = readTestFile(testFile(pictured, true), 'two');
+    expect(back.ok && back.value.shots[0].picture).toBe(`${PICTURE_START}AAAA`);
+    // Nothing but a picture gets into an image.
+    const other = testFile(pictured, true).replace('data:image/jpeg', 'data:text/html');
+    expect(readTestFile(other, 'x')).toMatchObject({ ok: false });
+    expect(testRecord(told, { ...MADE, found: [hold] }).shots[0].picture).toBeUndefined();
   });
 
   it.each([

@@ -23,9 +23,11 @@ type Made = {
   readonly found: readonly FoundIn[];
   /** Names of the clips by their ids. */
   readonly names: ReadonlyMap<string, string>;
+  /** Pictures of holds by their ids, where they were asked for. */
+  readonly pictures?: ReadonlyMap<string, string>;
 };
 
-/** A test as it is kept: numbers, no pictures. */
+/** A test as it is kept: numbers, and pictures only where they were asked for. */
 export const testRecord = (told: TestTold, made: Made): CameraTestRecord => ({
   id: made.id,
   name: made.name,
@@ -52,19 +54,35 @@ export const testRecord = (told: TestTold, made: Made): CameraTestRecord => ({
     warnings: [...warnings],
   })),
   missing: told.missing.map((one) => ({ ...one })),
-  shots: made.found.flatMap(({ shotId, clip, from, to, sure }) =>
-    shotId === undefined
-      ? []
-      : [{ id: shotId, clip: (made.names.get(clip) ?? '').slice(0, 200), from, to, sure: Math.min(1, sure) }],
-  ),
+  shots: made.found.flatMap(({ id, shotId, clip, from, to, sure }) => {
+    if (shotId === undefined) return [];
+    const picture = made.pictures?.get(id);
+    return [
+      {
+        id: shotId,
+        clip: (made.names.get(clip) ?? '').slice(0, 200),
+        from,
+        to,
+        sure: Math.min(1, sure),
+        ...(picture ? { picture } : {}),
+      },
+    ];
+  }),
 });
 
 const finitePoints = (points: readonly (readonly [number, number])[]) =>
   points.filter(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
 
-/** A kept test as a file: numbers and no pictures. */
-export const testFile = (record: CameraTestRecord): string =>
-  `${JSON.stringify({ format: FORMAT, version: VERSION, test: record }, null, 1)}\n`;
+const withoutPictures = (record: CameraTestRecord): CameraTestRecord => ({
+  ...record,
+  shots: record.shots.map(({ picture: _, ...shot }) => shot),
+});
+
+/** A kept test as a file: numbers, and its pictures only where they are asked for. */
+export const testFile = (record: CameraTestRecord, withPictures = false): string => {
+  const test = withPictures ? record : withoutPictures(record);
+  return `${JSON.stringify({ format: FORMAT, version: VERSION, test }, null, 1)}\n`;
+};
 
 /** A test of a file, under an id of its own here. */
 export const readTestFile = (text: string, id: string): Result<CameraTestRecord> => {

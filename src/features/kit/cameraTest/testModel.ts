@@ -155,6 +155,7 @@ export const takeTestIn = (
   const bias = meterBias(told);
   const [mired, tint] = [figures.get('lean.mired'), figures.get('lean.tint')];
   const reads = figures.get('zebra.lut');
+  const follows = figures.get('zebra.follows');
   const measured: CameraRecord = {
     ...camera,
     ...(has('noise') && told.sensor
@@ -180,7 +181,13 @@ export const takeTestIn = (
         }
       : {}),
     ...(has('zebra') && reads
-      ? { zebra: { ...camera.zebra, reads: reads.value > 0 ? ('lut' as const) : ('log' as const) } }
+      ? {
+          zebra: {
+            ...camera.zebra,
+            reads: reads.value > 0 ? ('lut' as const) : ('log' as const),
+            ...(follows ? { follows: follows.value > 0 ? ('yes' as const) : ('no' as const) } : {}),
+          },
+        }
       : {}),
   };
   const profile: ProfileRecord = {

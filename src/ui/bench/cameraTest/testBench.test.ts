@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { DESK_CHART_CORNERS, deskChartText } from '#core/cameraTest/film/desk.ts';
 import { CAMERA, HAVE, USUAL } from '#core/cameraTest/fixtures/filmed.ts';
 import { failure, success } from '#core/result.ts';
 import type { CameraTestJobs } from '#workers/cameraTest/protocol.ts';
@@ -143,5 +144,33 @@ describe('the bench of a camera test', () => {
     await bench.mark(bench.getState().found[0], marks, asked, 'legal');
     expect(calls).toEqual(['remember', 'look', 'look', 'find', 'evaluate']);
     expect(bench.getState()).toMatchObject({ marks });
+  });
+
+  it('reads a chart where it is laid and tells the gamut anew; rows that do not fit are said', async () => {
+    const asks: unknown[] = [];
+    const { bench, calls } = benchOf((job, input: never) => {
+      if (job === 'chart') return success(Array.from({ length: 24 }, () => [0.4, 0.4, 0.4] as const));
+      if (job === 'evaluate') asks.push(input);
+      return well(job, input);
+    });
+    await bench.drop([file('a.mov')], asked, 'legal');
+    const [hold] = bench.getState().found;
+    const chart = {
+      shotId: 'sheets lowest',
+      board: 'grid24',
+      corners: DESK_CHART_CORNERS,
+      text: deskChartText(),
+      light: 'd65',
+    } as const;
+    calls.length = 0;
+    await bench.layChart(chart, hold, asked, 'legal');
+    expect(calls).toEqual(['chart', 'find', 'evaluate']);
+    expect(bench.getState().chart).toMatchObject({ signals: { length: 24 } });
+    expect(asks.at(-1)).toMatchObject({ chart: { from: 'sheets lowest', patches: { length: 24 } } });
+    await bench.layChart({ ...chart, text: 'name,X,Y,Z\na,0.2,0.2,0.2' }, hold, asked, 'legal');
+    expect(bench.getState().chart?.problem).toMatch(/1 rows of colours, 24 patches/);
+    expect(asks.at(-1)).not.toHaveProperty('chart');
+    bench.clear();
+    expect(bench.getState().chart).toBeUndefined();
   });
 });

@@ -1,11 +1,12 @@
 import { createStore } from 'zustand/vanilla';
+import { chartRead } from '#core/cameraTest/chart.ts';
 import type { FoundIn } from '#core/cameraTest/find/foundIn.ts';
 import type { TestMarks } from '#core/cameraTest/find/glance.ts';
 import type { Range } from '#core/signal/scale.ts';
 import type { CameraTestJobs } from '#workers/cameraTest/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
 import { createTestRuns } from './testRuns.ts';
-import { NO_TEST, type TestAsked, type TestClip, type TestState } from './testState.ts';
+import { NO_TEST, type TestAsked, type TestChart, type TestClip, type TestState } from './testState.ts';
 
 type FilmInput = CameraTestJobs['film']['input'];
 
@@ -32,7 +33,7 @@ export const createTestBench = ({ start, now, newId }: Parts) => {
   let client: Client<CameraTestJobs> | undefined;
   let going: AbortController | undefined;
   const ask = () => (client ??= start());
-  const { tell, lookAtAll, filmed, pictures } = createTestRuns({ store, ask });
+  const { tell, lookAtAll, filmed, chartSignals, pictures } = createTestRuns({ store, ask });
 
   /** A new piece of work: what was going before is given up. */
   const begin = () => {
@@ -100,6 +101,26 @@ export const createTestBench = ({ start, now, newId }: Parts) => {
       const { bounds } = get().edits;
       set({ edits: { bounds, labels: shotId === undefined ? labels : { ...labels, [hold]: shotId } } });
       await tellAgain(asked);
+    },
+
+    /** A chart laid on the frame of a hold, or what is known of it: it is read there, and the gamut told anew. */
+    layChart: async (chart: TestChart, on: FoundIn, asked: TestAsked, range: Range): Promise<void> => {
+      const signal = begin();
+      const { signals: _, problem: __, ...laid } = chart;
+      set({ chart: laid });
+      const read = await chartSignals(chart, on, range, signal);
+      if (!read || signal.aborted) return;
+      const known = read.ok ? chartRead(laid, read.value, laid.shotId) : read;
+      set({
+        chart: {
+          ...laid,
+          ...(read.ok ? { signals: read.value } : {}),
+          ...(known.ok ? {} : { problem: known.reason }),
+        },
+      });
+      const { chart: ___, ...rest } = asked;
+      await tell(known.ok ? { ...rest, chart: known.value } : rest, signal);
+      if (!signal.aborted) set({ busy: undefined });
     },
 
     bound: async (hold: string, from: number, to: number, asked: TestAsked): Promise<void> => {

@@ -3,7 +3,9 @@ import type { FoundIn } from '#core/cameraTest/find/foundIn.ts';
 import type { Range } from '#core/signal/scale.ts';
 import type { CameraTestJobs, SmallPicture } from '#workers/cameraTest/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
-import type { TestAsked, TestClip, TestState } from './testState.ts';
+import { failure, type Result } from '#core/result.ts';
+import type { Triple } from '#core/maths/matrix.ts';
+import type { TestAsked, TestChart, TestClip, TestState } from './testState.ts';
 
 type Parts = {
   readonly store: StoreApi<TestState>;
@@ -109,5 +111,23 @@ export const createTestRuns = ({ store, ask }: Parts) => {
     },
   };
 
-  return { tell, lookAtAll, filmed, pictures };
+  /** A chart's patches, read where its corners lie. */
+  const chartSignals = async (
+    { corners, board }: Pick<TestChart, 'corners' | 'board'>,
+    on: FoundIn,
+    range: Range,
+    signal: AbortSignal,
+  ): Promise<Result<readonly Triple[]> | undefined> => {
+    const clip = get().clips.find(({ id }) => id === on.clip);
+    if (!clip) return undefined;
+    const outcome = await ask().call(
+      'chart',
+      { file: clip.file, range, at: (on.from + on.to) / 2, corners, board },
+      { signal, latest: 'chart' },
+    );
+    if (outcome.state === 'failed') return failure('chart', outcome.reason);
+    return outcome.state === 'done' ? outcome.output : undefined;
+  };
+
+  return { tell, lookAtAll, filmed, chartSignals, pictures };
 };
