@@ -22,7 +22,7 @@ export type CameraTestFigures = {
   readonly mired: number;
   readonly tint: number;
   readonly meter: number;
-  /** Stops: worst ISO step; worst floor at signal over noise 2. Share: worst read noise that is not called rough. */
+  /** Stops: worst ISO step; worst floor at signal over noise 2. Share: worst read noise that is not called rough or cut. */
   readonly iso: number;
   readonly floor: number;
   readonly read: number;
@@ -69,7 +69,7 @@ const one = (
   const value = (id: string) => figures.find((figure) => figure.id === id)?.value ?? Number.NaN;
   const byIso = (start: string, offOf: (figure: (typeof figures)[number], iso: number) => number) =>
     figures
-      .filter(({ id, name }) => id.startsWith(start) && !name.includes('roughly'))
+      .filter(({ id, name }) => id.startsWith(start) && !/roughly|half/.test(name))
       .map((figure) => Math.abs(offOf(figure, Number(figure.id.slice(start.length)))))
       .reduce((a, b) => Math.max(a, b), 0);
   return {
@@ -92,6 +92,5 @@ export function* cameraTestFigures(seeds: number): Generator<CameraTestFigures> 
   for (let seed = 1; seed <= seeds; seed += 1)
     for (const archetype of ARCHETYPE_IDS)
       for (const bitDepth of [8, 10] as const)
-        for (const range of ['legal', 'full'] as const)
-          yield one(archetype, bitDepth, range, seed);
+        for (const range of ['legal', 'full'] as const) yield one(archetype, bitDepth, range, seed);
 }

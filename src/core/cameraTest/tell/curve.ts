@@ -200,7 +200,7 @@ export const curveOf = (basis: TestBasis): Result<TestCurve> => {
     isClipFound: clip !== undefined,
     lastStops: last,
     clipSignal,
-    blackSignal: dark ? trueBlack(dark) : open.transfer.encode(0),
+    blackSignal: dark ? trueBlack(dark, basis.coding) : open.transfer.encode(0),
     ...(errors ? { shutters: errors } : {}),
     toe: toeOf(rising, round),
     steps: all.map(({ stops, signal }) => ({ stops: stops + round.shift, signal })),

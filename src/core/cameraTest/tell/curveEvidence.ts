@@ -5,7 +5,16 @@ import { codeToSignal } from '../../signal/scale.ts';
 import { stopsToReflectance } from '../../units.ts';
 import { firstBase } from '../shots/ground.ts';
 import { cutOff } from './cutOff.ts';
-import { bentOff, FRAME_SIGMA, noiseIn, sigmaOf, trueBlack, type EdgeReading, type Step } from './steps.ts';
+import {
+  isCutInMiddle,
+  bentOff,
+  FRAME_SIGMA,
+  noiseIn,
+  sigmaOf,
+  trueBlack,
+  type EdgeReading,
+  type Step,
+} from './steps.ts';
 import type { TestBasis } from './types.ts';
 
 // What a test says of the curve as evidence: bracket, cap, chip, the grey of the profile on file.
@@ -49,19 +58,19 @@ const bracketItems = (
 };
 
 /** Black of a frame with the cap on, at the first base. */
-const capItem = ({ filmed, camera }: TestBasis, perCode: number): readonly EvidenceItem[] => {
+const capItem = ({ filmed, camera, coding }: TestBasis, perCode: number): readonly EvidenceItem[] => {
   const base = firstBase(camera);
   const dark = filmed.find(
     ({ shot, hold }) => shot.kind === 'cap' && shot.settings.iso === base && hold.signs.dark,
   );
-  if (!dark || cutOff(dark.hold.card.atBottom).isRough) return [];
+  if (!dark || (cutOff(dark.hold.card.atBottom).isRough && !isCutInMiddle(dark, coding))) return [];
   const sigma = Math.max(BLACK_SIGMA, sigmaOf(noiseIn(dark), perCode));
   return [
     {
       id: 'cap',
       kind: 'card',
       source: 'Test: lens cap on',
-      readings: [{ reflectance: 0, signal: trueBlack(dark), sigma }],
+      readings: [{ reflectance: 0, signal: trueBlack(dark, coding), sigma }],
     },
   ];
 };

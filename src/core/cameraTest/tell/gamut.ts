@@ -45,7 +45,19 @@ export const gamutTold = ({ chart, curve, have }: TestGround): Told & { readonly
     chart.white,
     NAME,
   );
-  if (!fit.ok) return { figures: [], warnings: [`No gamut from the chart: ${fit.reason}`] };
+  if (!fit.ok)
+    return {
+      figures: [],
+      warnings: [
+        fit.where === 'patches'
+          ? `No gamut from the chart: ${fit.reason}`
+          : said(
+              'No gamut from the chart: its patches do not go together.',
+              'See that its corners are laid the right way round, that the rows belong to it,',
+              'and that one even light falls on it.',
+            ),
+      ],
+    };
   const { gamut, mean, leftOutMean } = fit.value;
   const from = [chart.from];
   const nearest = GAMUT_IDS.map((id) => ({ name: GAMUTS[id].name, off: apart(gamut, GAMUTS[id]) })).reduce(

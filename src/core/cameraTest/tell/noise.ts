@@ -3,7 +3,7 @@ import { said } from '../../said.ts';
 import { codeToSignal } from '../../signal/scale.ts';
 import { reflectanceToStops } from '../../units.ts';
 import { firstBase } from '../shots/ground.ts';
-import { noiseIn } from './steps.ts';
+import { isCutInMiddle, noiseIn } from './steps.ts';
 import { cutOff } from './cutOff.ts';
 import type { Figure, FilmedShot, TestBasis, TestCurve, Told } from './types.ts';
 
@@ -20,13 +20,15 @@ const UNDER_CLIP = 0.5;
  * How exactly these are known, 95 %: stops of floor and range, share of read noise. Not worked out for each test: what
  * tests of simulated cameras came to, with some to spare.
  */
-const WITHIN = { floor: 0.3, range: 0.35, read: 0.15, rough: 1 } as const;
+const WITHIN = { floor: 0.3, range: 0.35, read: 0.1, cut: 0.25, rough: 1 } as const;
 
 /** Dark noise of an ISO, in linear light. */
 export type DarkNoise = {
   readonly iso: number;
   readonly light: number;
   readonly isRough: boolean;
+  /** Black lies on the lowest code: half of the noise is missing. */
+  readonly isCut: boolean;
   readonly shot: string;
 };
 
@@ -36,15 +38,20 @@ const slopeAt = ({ signalOf }: { signalOf: (light: number) => number }, light: n
   return (signalOf(light + h) - signalOf(light - h)) / (2 * h);
 };
 
-/** Between black and the darkest steps a curve is a power of light: a straight toe has 1, a root a half. */
-const POWERS = [0.4, 1] as const;
+/** Between black and the darkest steps a curve is a power of light: a straight toe has 1, a root a half. Our own. */
+const LEAST_POWER = 0.4;
+const STRAIGHT = 0.8;
 
 /** The toe under the darkest step: signal over black is `scale` times a power of light. */
 const toeOf = ({ toe: [low, high], blackSignal }: TestCurve) => {
   const [a, b] = [low.signal - blackSignal, high.signal - blackSignal];
   const wanted = Math.log(b / a) / Math.log(high.light / low.light);
-  const power = a > 0 && Number.isFinite(wanted) ? Math.min(POWERS[1], Math.max(POWERS[0], wanted)) : 1;
-  return { light: low.light, scale: Math.max(1e-9, a) / low.light ** power, power };
+  // Two steps tell a power no better than their shutters do: near straight it is straight, as nearly all toes are.
+  const isStraight = !(a > 0 && Number.isFinite(wanted)) || wanted > STRAIGHT;
+  const power = isStraight ? 1 : Math.max(LEAST_POWER, wanted);
+  // Both steps tell how steep it is.
+  const scale = Math.max(1e-9, a / low.light ** power + b / high.light ** power) / 2;
+  return { light: low.light, scale, power };
 };
 
 const coderOf = (curve: TestCurve) => {
@@ -57,23 +64,28 @@ const coderOf = (curve: TestCurve) => {
   };
 };
 
-/** Mean of |n| to the power 2p of normal deviates, 2^p gamma(p + 1/2) / sqrt(pi), for p from 0.4 to 1 in tenths. */
-const MOMENTS = [0.7955, 0.7979, 0.8135, 0.8415, 0.8816, 0.9341, 1] as const;
 /** Sum of the squares of luma's weights (BT.709-6): noise of three channels of equal noise, as luma has it. */
 const LUMA_SQUARES = 0.2126 ** 2 + 0.7152 ** 2 + 0.0722 ** 2;
 
-const momentAt = (power: number): number => {
-  const at = Math.min(MOMENTS.length - 1.001, Math.max(0, (power - 0.4) * 10));
-  const k = Math.floor(at);
-  return MOMENTS[k] + (at - k) * (MOMENTS[k + 1] - MOMENTS[k]);
+/** Mean of |n|^q of normal deviates, by midpoints. */
+const absMoment = (q: number): number => {
+  const [steps, to] = [600, 7];
+  let sum = 0;
+  for (let i = 0; i < steps; i += 1) {
+    const z = ((i + 0.5) * to) / steps;
+    sum += z ** q * Math.exp(-0.5 * z * z);
+  }
+  return (sum * to * Math.sqrt(2 / Math.PI)) / steps;
 };
 
 /**
  * Linear light that a deviation about black stands for, as luma of three channels has it: each goes through the toe by
- * itself, under black as over it.
+ * itself, under black as over it, or ends at black where the file holds nothing lower.
  */
-const darkLight = (deviation: number, { scale, power }: ReturnType<typeof toeOf>): number => {
-  const each = (deviation ** 2 / (scale ** 2 * LUMA_SQUARES * momentAt(power))) ** (1 / (2 * power));
+const darkLight = (deviation: number, { scale, power }: ReturnType<typeof toeOf>, isCut: boolean): number => {
+  const square = absMoment(2 * power);
+  const variance = isCut ? square / 2 - absMoment(power) ** 2 / 4 : square;
+  const each = (deviation ** 2 / (scale ** 2 * LUMA_SQUARES * variance)) ** (1 / (2 * power));
   return each * Math.sqrt(LUMA_SQUARES);
 };
 
@@ -84,14 +96,16 @@ const darkNoise = ({ filmed, coding }: TestBasis, curve: TestCurve): readonly Da
   return filmed
     .filter(({ shot, hold }) => shot.kind === 'cap' && hold.signs.dark)
     .map((one) => {
+      const isCut = isCutInMiddle(one, coding);
       const cut = cutOff(one.hold.card.atBottom);
-      const deviation = noiseIn(one) / cut.deviation;
+      const deviation = isCut ? noiseIn(one) : noiseIn(one) / cut.deviation;
       const least = TOLD_CODES * perCode;
-      const isRough = noiseIn(one) < least || cut.isRough;
+      const isRough = noiseIn(one) < least || (cut.isRough && !isCut);
       return {
         iso: one.shot.settings.iso,
-        light: darkLight(isRough ? Math.max(deviation, least) : deviation, toe),
+        light: darkLight(isRough ? Math.max(deviation, least) : deviation, toe, isCut),
         isRough,
+        isCut,
         shot: one.shot.id,
       };
     });
@@ -121,16 +135,17 @@ const floorFigures = (
   sensor: SensorModel,
   clipStops: number,
   from: readonly string[],
+  isRough = false,
 ): Figure[] =>
   [1, 2].flatMap((snr): Figure[] => {
     const floor = floorAt(sensor, snr);
     return [
       {
         id: `floor.${snr}.${iso}`,
-        name: `floor at ISO ${iso}, signal over noise ${snr}`,
+        name: `floor at ISO ${iso}, signal over noise ${snr}${isRough ? ', roughly' : ''}`,
         value: floor,
         unit: 'stops',
-        plusMinus: WITHIN.floor,
+        plusMinus: isRough ? WITHIN.rough : WITHIN.floor,
         from,
       },
       {
@@ -138,26 +153,15 @@ const floorFigures = (
         name: `dynamic range at ISO ${iso}, signal over noise ${snr}`,
         value: clipStops - floor,
         unit: 'stops',
-        plusMinus: WITHIN.range,
+        plusMinus: isRough ? WITHIN.rough : WITHIN.range,
         from,
       },
     ];
   });
 
-/** Noise of the card at each ISO: photon noise there, with that ISO's own dark noise. */
-const sensorAtIso = (
-  dark: DarkNoise,
-  base: SensorModel,
-  baseIso: number,
-  readings: readonly NoiseReading[],
-): SensorModel => {
-  const perElectron = readings
-    .map(({ reflectance, deviation }) => (deviation ** 2 - dark.light ** 2) / reflectance)
-    .filter((k) => k > 0);
-  const k =
-    perElectron.length > 0
-      ? perElectron.reduce((a, b) => a + b, 0) / perElectron.length
-      : (0.18 / base.electronsAtGrey) * (dark.iso / baseIso);
+/** The same sensor at another ISO: a gain leaves it so many electrons fewer at grey, with that ISO's own dark noise. */
+const sensorAtIso = (dark: DarkNoise, base: SensorModel, gain: number): SensorModel => {
+  const k = (0.18 / base.electronsAtGrey) * gain;
   return { electronsAtGrey: 0.18 / k, readElectrons: dark.light / k };
 };
 
@@ -207,8 +211,9 @@ export const noiseOf = (
       ({ shot }) =>
         shot.settings.iso === one.iso && (shot.kind === 'iso' || (one.iso === base && shot.kind === 'first')),
     );
-    const atIso =
-      one.iso === base ? sensor : sensorAtIso(one, sensor, base, readingsOf(own, curve, basis.coding));
+    // An exposure index leaves the file alone.
+    const gain = basis.camera.sensitivity === 'gain' ? one.iso / base : 1;
+    const atIso = one.iso === base ? sensor : sensorAtIso(one, sensor, gain);
     return [{ ...one, sensor: atIso, from: [one.shot, ...own.map(({ shot }) => shot.id)] }];
   });
   const clip = curve.profile.clipStops;
@@ -225,15 +230,17 @@ export const noiseOf = (
         plusMinus: (2 * sensor.electronsAtGrey) / Math.sqrt(Math.max(4, 20 * readings.length)),
         from,
       },
-      ...byIso.map(({ iso, sensor: own, isRough, from: shots }): Figure => ({
+      ...byIso.map(({ iso, sensor: own, isRough, isCut, from: shots }): Figure => ({
         id: `read.${iso}`,
-        name: isRough ? `read noise at ISO ${iso}, roughly` : `read noise at ISO ${iso}`,
+        name: `read noise at ISO ${iso}${isRough ? ', roughly' : isCut ? ', half of it cut off at black' : ''}`,
         value: own.readElectrons,
         unit: 'electrons',
-        plusMinus: (isRough ? WITHIN.rough : WITHIN.read) * own.readElectrons,
+        plusMinus: WITHIN[isRough ? 'rough' : isCut ? 'cut' : 'read'] * own.readElectrons,
         from: shots,
       })),
-      ...byIso.flatMap(({ iso, sensor: own, from: shots }) => floorFigures(iso, own, clip, shots)),
+      ...byIso.flatMap(({ iso, sensor: own, from: shots, isRough }) =>
+        floorFigures(iso, own, clip, shots, isRough),
+      ),
       ...(byIso.some(({ iso }) => iso === base) ? [] : floorFigures(base, sensor, clip, from)),
     ],
     plots: [

@@ -1,6 +1,7 @@
 import { printShutter } from '../../exposure/shutter.ts';
 import type { Triple } from '../../maths/matrix.ts';
 import { median } from '../../maths/quantile.ts';
+import { codeToSignal, type Coding } from '../../signal/scale.ts';
 import { cutOff } from './cutOff.ts';
 import type { FilmedShot } from './types.ts';
 
@@ -41,8 +42,20 @@ export const noiseIn = ({ hold: { card } }: FilmedShot): number => card.temporal
 export const sigmaOf = (deviation: number, perCode: number): number =>
   deviation < DITHERED * perCode ? Math.hypot(FRAME_SIGMA, perCode / Math.sqrt(12)) : FRAME_SIGMA;
 
+/** A dark mean this few deviations over the lowest code: each channel's noise is cut off in the middle. Our own choice. */
+const CUT_IN_MIDDLE = 2;
+
+/** The lowest signal that a file holds. Legal range keeps a step for timing (BT.709-6 clause 4.6). */
+const lowestSignal = (coding: Coding): number =>
+  codeToSignal(coding.range === 'legal' ? 2 ** (coding.bitDepth - 8) : 0, coding);
+
+/** Black lies on the lowest code: half of its noise is missing, in each channel for itself. */
+export const isCutInMiddle = (dark: FilmedShot, coding: Coding): boolean =>
+  dark.hold.card.signal - lowestSignal(coding) < CUT_IN_MIDDLE * noiseIn(dark);
+
 /** Signal of no light: the mean of a dark frame, what is cut off at the lowest code put back. */
-export const trueBlack = (dark: FilmedShot): number => {
+export const trueBlack = (dark: FilmedShot, coding: Coding): number => {
+  if (isCutInMiddle(dark, coding)) return lowestSignal(coding);
   const { signal, atBottom } = dark.hold.card;
   const cut = cutOff(atBottom);
   if (cut.mean === Infinity) return signal;

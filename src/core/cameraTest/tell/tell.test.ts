@@ -38,6 +38,8 @@ const CASES: readonly (readonly [ArchetypeId, Coding, number])[] = [
   ['wideLog', { bitDepth: 10, range: 'legal' }, 1],
   ['mildLog', { bitDepth: 8, range: 'full' }, 2],
   ['flat', { bitDepth: 10, range: 'legal' }, 3],
+  // A root down to a black on the lowest code: half of the dark noise is missing.
+  ['hlg', { bitDepth: 10, range: 'full' }, 5],
 ];
 
 describe.each(CASES)('%s in %j, body %i', (archetype, coding, seed) => {
@@ -71,7 +73,9 @@ describe.each(CASES)('%s in %j, body %i', (archetype, coding, seed) => {
       const real = lumaSensor(filming, iso);
       const read = figures.get(`read.${iso}`)!;
       if (!read.name.includes('roughly'))
-        expect(Math.abs(read.value / real.readElectrons - 1)).toBeLessThan(0.12);
+        expect(Math.abs(read.value / real.readElectrons - 1)).toBeLessThan(
+          read.name.includes('half') ? 0.25 : 0.1,
+        );
       for (const snr of [1, 2]) {
         expect(Math.abs(value(`floor.${snr}.${iso}`) - floorAt(real, snr))).toBeLessThan(0.3);
         expect(value(`range.${snr}.${iso}`)).toBeCloseTo(value('clip') - value(`floor.${snr}.${iso}`), 6);
