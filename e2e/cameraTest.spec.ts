@@ -51,7 +51,10 @@ test('a shot is said to be another, the card is marked anew; a test is kept, sha
   await page.getByRole('button', { name: 'Keep this test' }).click();
   await expect(page.locator('.test-kept')).toHaveCount(1);
   const sharing = page.waitForEvent('download');
-  await page.getByRole('button', { name: /^Share A-cam/ }).click();
+  await page
+    .getByRole('button', { name: /^Share A-cam/ })
+    .first()
+    .click();
   const shared = await sharing;
   expect(shared.suggestedFilename()).toMatch(/\.camera-test\.json$/);
   const text = readFileSync(await shared.path(), 'utf8');
@@ -96,4 +99,33 @@ test('clips that are none of a test are left out by name, and a test without a b
   await expect(page.locator('.test-clips .alert')).toContainText('at least 5 are needed');
   await page.getByRole('button', { name: 'Clear' }).click();
   await expect(page.getByText('No clip yet')).toBeVisible();
+});
+
+test('the usual list with a chart: its gamut is told, a corner moved by keys; pictures are kept and shared when asked for', async ({
+  page,
+}) => {
+  await visit(page, TEST);
+  await page.getByRole('button', { name: 'Film the list' }).click();
+  await expect(page.getByRole('heading', { name: 'What A-cam is like' })).toBeVisible(LONG);
+  await page.getByRole('button', { name: 'A chart of known colours: the gamut' }).click();
+  await page.getByRole('button', { name: 'The stage’s chart' }).click();
+  const gamut = page.getByRole('button', { name: /^Through the gamut of its chart/ });
+  await expect(gamut).toContainText('post can rely on it', LONG);
+  // Far off, it is no chart any more: that is said, and nothing of it is taken in.
+  await page.getByRole('button', { name: 'Corner 1 of the chart' }).focus();
+  for (let i = 0; i < 60; i += 1) await page.keyboard.down('ArrowDown');
+  await page.keyboard.up('ArrowDown');
+  await expect(gamut.or(page.getByText('post can rely on it'))).toBeHidden(LONG);
+
+  await page.getByLabel('with a small picture of each shot').check();
+  await page.getByRole('button', { name: 'Keep this test' }).click();
+  await page.getByRole('button', { name: /^\d+ pictures$/ }).click();
+  await expect(page.locator('.test-kept-shots img').first()).toBeVisible();
+  const fileOf = async (name: RegExp) => {
+    const sharing = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    return readFileSync(await (await sharing).path(), 'utf8');
+  };
+  expect(await fileOf(/^Share A-cam, [^w]*as a file$/)).not.toContain('data:image');
+  expect(await fileOf(/^Share A-cam.* with its pictures as a file$/)).toContain('data:image/jpeg');
 });

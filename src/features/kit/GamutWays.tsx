@@ -96,7 +96,7 @@ export const ChartWay = ({ curve, onChange }: { curve: ProfileData; onChange: (g
         <Form.Control
           as="textarea"
           rows={4}
-          className="num table-text"
+          className="num table-text csv-text"
           placeholder={words.chartExample}
           value={text}
           isInvalid={fit && !fit.ok}

@@ -92,18 +92,21 @@ describe('clips that the stage filmed', () => {
   });
 });
 
-/** A second of each light, in ffmpeg's own curve: a card in the middle, brighter and darker about it. */
+/** Seconds of each light. */
+const EACH = 2;
+
+/** Each light for some seconds in ffmpeg’s own curve: a card in the middle, brighter and darker about it. */
 const ffmpegClip = (transfer: string, stops: readonly number[], grey: number, noise: number): Blob => {
   const path = join(folder, `${transfer}-${stops.length}-${noise}.y4m`);
   const level = stops.reduceRight<string>(
-    (rest, at, i) => `if(lt(T,${i + 1}),${(grey * 2 ** at).toPrecision(8)},${rest})`,
+    (rest, at, i) => `if(lt(T,${EACH * (i + 1)}),${(grey * 2 ** at).toPrecision(8)},${rest})`,
     '0',
   );
   const place = 'if(between(X,32,64)*between(Y,16,38),1,if(lt(X,24),4,if(gt(Y,40),0.3,0.6)))';
   const light = `(${level})*(${place})*(1+${noise}*(random(0)-0.5))`;
   const plane = `'${light.replaceAll(',', '\\,')}'`;
   const source = [
-    `nullsrc=s=96x54:r=4:d=${stops.length}`,
+    `nullsrc=s=96x54:r=2:d=${EACH * stops.length}`,
     'format=gbrpf32le',
     `geq=r=${plane}:g=${plane}:b=${plane}`,
     `zscale=tin=linear:pin=bt709:min=gbr:rin=full:t=${transfer}:p=bt709:m=bt709:r=limited`,
@@ -141,7 +144,7 @@ describe.skipIf(!ffmpeg)('a curve of ffmpeg’s', () => {
       const rising = found.found.filter(({ shotId }) => shotId !== undefined);
       expect(rising.length).toBeGreaterThan(10);
       const labels = Object.fromEntries(
-        found.found.map((one) => [one.id, list[Math.round(one.from)]?.id ?? null]),
+        found.found.map((one) => [one.id, list[Math.round(one.from / EACH)]?.id ?? null]),
       );
       const edits = { labels, bounds: {} };
       const { output } = await jobs.evaluate({ ...BASIS, list, clips: ['bracket'], edits }, context);
@@ -152,7 +155,7 @@ describe.skipIf(!ffmpeg)('a curve of ffmpeg’s', () => {
       const { output: truth } = await jobs.find({ list: [], clips: ['truth'], edits: NO_EDITS }, context);
       expect(truth.found).toHaveLength(between.length);
       truth.found.forEach(({ signal, from }) => {
-        const at = between[Math.round(from)];
+        const at = between[Math.round(from / EACH)];
         const doubt = doubtAt(output.value.curve.profile.band, at)?.signal ?? 0;
         expect(Math.abs(signalAt(at) - signal)).toBeLessThan(doubt + 0.004);
       });

@@ -36,7 +36,7 @@ export const cameraTestHandlers = (kernels: Kernels, open: Opener = openClip): H
   ): Promise<Result<ClipSource>> =>
     (await outside(() => isStill(file)))
       ? failure('file', 'It is a still, not a clip: film each shot for some seconds.')
-      : outside(() => open(file, (words) => tell(words, 0), signal));
+      : outside(() => open(file, (words) => tell(words, 0), signal), { freesLane: true });
 
   const lookedAt = (ids: readonly string[]): readonly LookedAt[] =>
     ids.flatMap((id) => kept.get(id)?.looked ?? []);

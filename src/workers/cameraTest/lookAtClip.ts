@@ -11,10 +11,12 @@ import type { createHolder } from '../judge/holder.ts';
 import type { JobContext } from '../rpc/serve.ts';
 import type { CameraTestJobs, LookedClip, SmallPicture } from './protocol.ts';
 
-/** Looks a second: a hold of four seconds is seen sixteen times. */
-const LOOKS = 4;
+/** Looks a second: a hold of four seconds is seen eight times. */
+const LOOKS = 2;
 /** Most looks at one clip: half an hour of it. */
 const MOST_LOOKS = 7200;
+/** While a decoder works another clip is looked at. */
+const WAITING = { freesLane: true } as const;
 /** Width of small pictures in the strip. */
 const STRIP_WIDTH = 96;
 /** A card found elsewhere than it was marked moves its mark from here on, of 1. */
@@ -61,10 +63,10 @@ export const lookAtClip = async (
   let before: Before | undefined;
   let placed = marks;
   let cutShort: string | undefined;
-  await outside(async () => clip.expect?.(frames));
+  await outside(async () => clip.expect?.(frames), WAITING);
   for (const [i, n] of frames.entries()) {
     if (i % LOOKS === 0) await step(`Second ${(times[n] - times[0]).toFixed(0)}`, i / frames.length);
-    const got = await outside(() => clip.frameAt(n, { range }));
+    const got = await outside(() => clip.frameAt(n, { range }), WAITING);
     if (!got.ok) {
       if (glances.length === 0) return got;
       cutShort = got.reason;

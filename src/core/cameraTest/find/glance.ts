@@ -63,16 +63,22 @@ const ROUNDING = 1 / 12;
 /** Luma as the file holds it, else made from R'G'B'. */
 const lumaOf = (frame: Frame): Uint16Array => frame.source?.y ?? lumaPlane(frame, LUMA.bt709);
 
-const codesUsed = (luma: Uint16Array): CodesUsed => {
+/** Large pictures are read in every so many rows and columns: a cell has pixels enough, and codes show. */
+const everyIn = (width: number): number => Math.max(1, Math.round(width / 500));
+
+const codesUsed = (luma: Uint16Array, width: number): CodesUsed => {
   const rests = [0, 0, 0, 0];
   let [low, high] = [Infinity, 0];
-  for (let i = 0; i < luma.length; i += 1) {
-    const code = luma[i];
-    rests[code & 3] += 1;
-    if (code < low) low = code;
-    if (code > high) high = code;
-  }
-  return { low, high, onFourth: Math.max(...rests) / Math.max(1, luma.length) };
+  const every = everyIn(width);
+  for (let row = 0; row < luma.length; row += every * width)
+    for (let i = row; i < row + width; i += 1) {
+      const code = luma[i];
+      rests[code & 3] += 1;
+      if (code < low) low = code;
+      if (code > high) high = code;
+    }
+  const count = rests.reduce((a, b) => a + b, 0);
+  return { low, high, onFourth: Math.max(...rests) / Math.max(1, count) };
 };
 
 const cellsOf = ({ r, g, b, width, height, ...coding }: Frame): number[] => {
@@ -80,8 +86,7 @@ const cellsOf = ({ r, g, b, width, height, ...coding }: Frame): number[] => {
   const sums = new Float64Array(3 * across * down);
   const counts = new Uint32Array(across * down);
   const column = Uint8Array.from({ length: width }, (_, x) => Math.floor((x * across) / width));
-  // Large pictures are read in every second row and column: a cell has pixels enough.
-  const every = width > 1000 ? 2 : 1;
+  const every = everyIn(width);
   for (let y = 0; y < height; y += every) {
     const row = Math.floor((y * down) / height) * across;
     for (let x = 0, i = y * width; x < width; x += every, i += every) {
@@ -223,7 +228,7 @@ export const glanceAt = (
       at,
       cells: cellsOf(frame),
       card,
-      codes: codesUsed(luma),
+      codes: codesUsed(luma, frame.width),
       ...(edge ? { edge } : {}),
       ...(chip === undefined ? {} : { chip: codeToSignal(chip, frame) }),
     },

@@ -42,7 +42,7 @@ export const noiseIn = ({ hold: { card } }: FilmedShot): number => card.temporal
 export const sigmaOf = (deviation: number, perCode: number): number =>
   deviation < DITHERED * perCode ? Math.hypot(FRAME_SIGMA, perCode / Math.sqrt(12)) : FRAME_SIGMA;
 
-/** A dark mean this few deviations over the lowest code: each channel's noise is cut off in the middle. Our own choice. */
+/** A dark mean so few deviations over the lowest code: the noise of each channel is cut in the middle. Our choice. */
 const CUT_IN_MIDDLE = 2;
 
 /** The lowest signal that a file holds. Legal range keeps a step for timing (BT.709-6 clause 4.6). */

@@ -62,7 +62,7 @@ export const ChartEditor = ({ test, hold }: { test: CameraTest; hold: FoundIn })
           <Form.Control
             as="textarea"
             rows={4}
-            className="num table-text"
+            className="num table-text csv-text"
             placeholder={words.chartExample}
             value={text}
             onChange={(event) => setText(event.target.value)}

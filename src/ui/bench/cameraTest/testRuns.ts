@@ -12,6 +12,9 @@ type Parts = {
   readonly ask: () => Client<CameraTestJobs>;
 };
 
+/** Clips that are looked at at a time. */
+const AT_ONCE = 4;
+
 /** What is asked of the worker for a test: looking at its clips, telling what they say. */
 export const createTestRuns = ({ store, ask }: Parts) => {
   const { getState: get, setState: set } = store;
@@ -47,7 +50,8 @@ export const createTestRuns = ({ store, ask }: Parts) => {
     else set({ told: undefined, failure: told.output.reason });
   };
 
-  const lookAtAll = async (range: Range, signal: AbortSignal): Promise<void> => {
+  /** Looks at one waiting clip after the other. */
+  const lookOn = async (range: Range, signal: AbortSignal): Promise<void> => {
     const all = get().clips.length;
     for (;;) {
       const clip = get().clips.find(({ state }) => state === 'waiting');
@@ -73,6 +77,11 @@ export const createTestRuns = ({ store, ask }: Parts) => {
       else if (!outcome.output.ok) change(clip.id, { state: 'leftOut', problem: outcome.output.reason });
       else change(clip.id, { state: 'looked', looked: outcome.output.value });
     }
+  };
+
+  /** All waiting clips: while one is decoded another is looked at. */
+  const lookAtAll = async (range: Range, signal: AbortSignal): Promise<void> => {
+    await Promise.all(Array.from({ length: AT_ONCE }, () => lookOn(range, signal)));
   };
 
   /** Files that the stage filmed; undefined where it was stopped or failed. */
