@@ -69,6 +69,13 @@ export const printSigned = (value: number, digits = 0): string =>
 export const printStopsExact = (value: number): string =>
   Math.abs(value * 3 - Math.round(value * 3)) < 0.02 ? printStops(value) : printStopsDecimal(value);
 
+/** Singular up to one stop, as it is said on set: `1/3 stop`, `1 stop`, `1.5 stops`. */
+export const stopsWord = (stops: number): string => (Math.abs(stops) > 1.04 ? 'stops' : 'stop');
+
+/** A length in stops without sign, with its word: `0.4 stop`, `1.5 stops`. */
+export const printStopsOf = (stops: number, digits = 1): string =>
+  `${Math.abs(stops).toFixed(digits)} ${stopsWord(stops)}`;
+
 /** A length in stops without sign, in thirds: `1 1/3`. */
 export const printStopsLength = (value: number): string => printStops(Math.abs(value)).replace(/^\+/, '');
 

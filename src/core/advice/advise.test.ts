@@ -9,7 +9,6 @@ const scene = (part: Partial<AdviceScene> = {}): AdviceScene => ({
   coding: { bitDepth: 10, range: 'legal' },
   sensor: sensorFromFloor(-6),
   clipLoss: 0,
-  floorStops: -6,
   sisters: [],
   keep: [-4, 3],
   graded: true,
@@ -79,6 +78,7 @@ describe('each rule alone, both ways', () => {
   it.each<[RuleId, ArchetypeId, Partial<AdviceScene>, ArchetypeId, Partial<AdviceScene>]>([
     ['grading', 'standard', { graded: false }, 'wideLog', { graded: false }],
     ['range', 'wideLog', { keep: [-5, 5.5] }, 'standard', { keep: [-5, 5.5] }],
+    ['noise', 'wideLog', { keep: [-4, 3] }, 'wideLog', { keep: [-9, 3] }],
     ['codes', 'standard', {}, 'wideLog', eight],
     ['chroma', 'wideLog', {}, 'wideLog', eight],
     ['changing', 'standard', { splitMired: 120 }, 'wideLog', { splitMired: 120 }],
@@ -107,6 +107,7 @@ describe('each rule alone, both ways', () => {
 
   it('rules with nothing to go by are silent', () => {
     expect(said('range', 'wideLog', { keep: undefined })).toBeUndefined();
+    expect(said('noise', 'wideLog', { keep: undefined })).toBeUndefined();
     expect(said('bitRate', 'wideLog', { bitsPerPixel: undefined })).toBeUndefined();
     expect(said('time', 'wideLog', { minutesPerClip: 10 })).toBeUndefined();
     expect(said('lowLight', 'wideLog', { overBase: 1 })).toBeUndefined();
@@ -119,6 +120,47 @@ describe('each rule alone, both ways', () => {
     const noisy = { ...eight, sensor: { electronsAtGrey: 100, readElectrons: 4 } };
     const score = (part: Partial<AdviceScene>) => said('codes', 'wideLog', part)?.score ?? 0;
     expect(score(noisy)).toBeCloseTo(score(clean) / 2, 9);
+  });
+
+  it('codes that only record noise earn nothing; noise has its own cost, in stops of shadow', () => {
+    const noise = (electronsAtGrey: number) => ({ sensor: { electronsAtGrey, readElectrons: 4 } });
+    const codes = (electrons: number) => said('codes', 'standard', noise(electrons))!.score;
+    // Four codes of noise and thirty are not the same.
+    expect(codes(40)).toBeLessThan(codes(4000) / 5);
+    const floor = (part: Partial<AdviceScene>) =>
+      adviceInput('wideLog', ARCHETYPES.wideLog, scene(part)).noiseFloor;
+    expect(floor({ ...noise(1000), overBase: 2 })).toBeGreaterThan(floor(noise(1000)) + 1);
+    expect(said('noise', 'wideLog', { ...noise(100), keep: [-6, 3] })!.score).toBeLessThan(
+      said('noise', 'wideLog', { ...noise(1000), keep: [-6, 3] })!.score,
+    );
+  });
+
+  it('the usable floor is the sensor’s where codes are fine, and higher where they are not', () => {
+    const floor = (id: ArchetypeId, part: Partial<AdviceScene>) =>
+      adviceInput(id, ARCHETYPES[id], scene(part)).noiseFloor;
+    const clean = { sensor: { electronsAtGrey: 100_000, readElectrons: 1 } };
+    expect(floor('wideLog', {})).toBeCloseTo(-6, 0);
+    expect(floor('mildLog', { ...clean, ...eight })).toBeGreaterThan(floor('mildLog', clean) + 0.5);
+  });
+
+  it('every sentence stands alone: it begins with a capital, ends with a stop, and has a verb of its own', () => {
+    const parts = [{}, eight, { live: true }, { graded: false }, { overBase: 2 }, { ...eight, overBase: 2 }];
+    const scenes = [
+      ...parts,
+      { minutesPerClip: 1 },
+      { hdr: true },
+      { splitMired: 100 },
+      { keep: [-9, 7] as const },
+    ];
+    const verbs =
+      /\b(is|are|has|have|will|would|lies?|stays?|stay|keeps|leaves|holds|hides|thins|needs|shoots|changes|forgives|can|goes|ends)\b/;
+    for (const part of scenes)
+      for (const { spoke } of advise(all, scene({ sisters: ['mildLog'], ...part })))
+        for (const { sentence } of spoke) {
+          expect(sentence).toMatch(/^[A-Z0-9].*\.$/);
+          expect(sentence).toMatch(verbs);
+          expect(sentence).not.toMatch(/(?<![.\d])(?:[2-9](?:\.\d)?|1\.[1-9]) stop\b/);
+        }
   });
 
   // Common practice: an 8-bit wide log has about 18 to 20 codes a stop, a 10-bit one 70 to 80.

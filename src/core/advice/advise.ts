@@ -1,5 +1,5 @@
-import { compileProfile, type ProfileData } from '../profile/index.ts';
-import { snrAt, type SensorModel } from '../noise/sensorNoise.ts';
+import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
+import { snrAt, USABLE_SNR, type SensorModel } from '../noise/sensorNoise.ts';
 import { signalToCode, type Coding } from '../signal/scale.ts';
 import { stopsToReflectance } from '../units.ts';
 import { RULE_IDS, ruleOf, type AdviceInput, type RuleId } from './rules.ts';
@@ -17,7 +17,7 @@ export type Advice<P> = {
 /** What all profiles of a camera are held against; the rest of the input follows from each. */
 export type AdviceScene = Omit<
   AdviceInput,
-  'profile' | 'clipStops' | 'codesPerStop' | 'noiseCodes' | 'sisterShootsIt' | 'bitDepth'
+  'profile' | 'clipStops' | 'noiseFloor' | 'codesPerStop' | 'noiseCodes' | 'sisterShootsIt' | 'bitDepth'
 > & {
   readonly coding: Coding;
   readonly sensor: SensorModel;
@@ -25,6 +25,25 @@ export type AdviceScene = Omit<
   readonly clipLoss: number;
   /** Ids that sister cameras of the set-up shoot. */
   readonly sisters: readonly string[];
+};
+
+/** Where a usable floor is looked for, stops over grey, and how finely. */
+const LOWEST = -14;
+const FINE = 1 / 12;
+
+/**
+ * Lowest stop over grey whose light stands over its noise by what counts as usable: photons, reading, and the rounding
+ * to codes (a uniform error over a code step has a variance of its square over 12).
+ */
+const noiseFloorOf = (profile: Profile, coding: Coding, sensor: SensorModel, overBase: number): number => {
+  const perCode = 1 / (signalToCode(1, coding) - signalToCode(0, coding));
+  const isUsable = (stops: number) => {
+    const slope = (profile.signalAt(stops + 0.05) - profile.signalAt(stops - 0.05)) / 0.1;
+    const rounding = (perCode * Math.LN2) / Math.max(1e-9, slope * Math.sqrt(12));
+    return Math.hypot(1 / snrAt(sensor, stops, overBase), rounding) <= 1 / USABLE_SNR;
+  };
+  for (let stops = LOWEST; stops < 0; stops += FINE) if (isUsable(stops)) return stops;
+  return 0;
 };
 
 /** One profile's input: codes and noise at grey are worked out from its curve and the sensor. */
@@ -41,6 +60,7 @@ export const adviceInput = (id: string, data: ProfileData, scene: AdviceScene): 
     profile,
     bitDepth: coding.bitDepth,
     clipStops: profile.clipStops - clipLoss,
+    noiseFloor: noiseFloorOf(profile, coding, sensor, Math.max(0, scene.overBase)),
     codesPerStop,
     noiseCodes: deviation * slope,
     sisterShootsIt: sisters.includes(id),

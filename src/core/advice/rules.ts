@@ -2,7 +2,18 @@ import { kindOf, type Profile, type ProfileKind } from '../profile/index.ts';
 import type { Chroma } from '../signal/chroma.ts';
 import { TRANSFERS } from '../transfer/index.ts';
 import { stopsToReflectance } from '../units.ts';
-import { bitsAPixel, FEW_BITS, mayBand, mixedLight, overBaseIso } from './ruleWords.ts';
+import {
+  bitsAPixel,
+  codesLeft,
+  FEW_BITS,
+  mayBand,
+  mixedLight,
+  noiseTakes,
+  overBaseIso,
+  overClip,
+  staysHidden,
+  underClip,
+} from './ruleWords.ts';
 
 /** What is known of a set-up, a camera and one of its profiles. */
 export type AdviceInput = {
@@ -12,9 +23,10 @@ export type AdviceInput = {
   readonly chroma: Chroma;
   /** What must be kept, stops over grey; undefined where nothing was surveyed. */
   readonly keep?: readonly [number, number];
-  /** Clip and usable floor in the recording at the plan's ISO. */
+  /** Clip in the recording at the plan's ISO. */
   readonly clipStops: number;
-  readonly floorStops: number;
+  /** Lowest stop over grey that noise and code steps together leave usable at the plan's ISO. */
+  readonly noiseFloor: number;
   /** Code values of the stop around grey, half under and half over it. */
   readonly codesPerStop: number;
   /** Noise at grey, standard deviation in code values. */
@@ -84,21 +96,27 @@ export const ADVICE_RULES = {
           },
   },
   range: {
-    name: 'Scene against clip and floor',
+    name: 'Scene against clip',
     weight: 4,
-    judge: ({ keep, clipStops, floorStops }) => {
+    judge: ({ keep, clipStops }) => {
       if (!keep) return undefined;
-      const lost = Math.max(0, keep[1] - clipStops) + Math.max(0, floorStops - keep[0]);
+      const lost = Math.max(0, keep[1] - clipStops);
       const wide = keep[1] - keep[0];
       return lost > 0.05
-        ? {
-            score: clamp(-lost / 2),
-            sentence: `The scene keeps ${wide.toFixed(1)} stops; ${lost.toFixed(1)} of them do not fit here.`,
-          }
-        : {
-            score: 0.3,
-            sentence: `The scene’s ${wide.toFixed(1)} stops fit, ${(clipStops - keep[1]).toFixed(1)} left on top.`,
-          };
+        ? { score: clamp(-lost / 2), sentence: overClip(wide, lost) }
+        : { score: 0.3, sentence: underClip(wide, clipStops - keep[1]) };
+    },
+  },
+  noise: {
+    name: 'Scene against noise',
+    weight: 3,
+    judge: ({ keep, noiseFloor }) => {
+      if (!keep) return undefined;
+      const lost = noiseFloor - keep[0];
+      return {
+        score: lost > 0.05 ? clamp(-lost / 2) : 0.1,
+        sentence: noiseTakes(noiseFloor, Math.abs(lost) < 0.05 ? 0 : lost),
+      };
     },
   },
   codes: {
@@ -106,16 +124,10 @@ export const ADVICE_RULES = {
     weight: 2.5,
     judge: ({ codesPerStop, noiseCodes }) => {
       const score = clamp(Math.log2(codesPerStop / 40));
-      // Coarse steps hurt less where noise is wider than a step: it, not the codes, sets what can be told apart.
-      const held = score < 0 && noiseCodes >= 1 ? score / 2 : score;
-      const against =
-        noiseCodes >= 1
-          ? `noise of ${noiseCodes.toFixed(1)} is wider than a step`
-          : `noise of ${noiseCodes.toFixed(1)} is finer than a step`;
-      return {
-        score: Math.min(0.3, held),
-        sentence: `${codesPerStop.toFixed(0)} codes a stop at grey; ${against}.`,
-      };
+      // Noise wider than a step dithers coarse steps, and what codes there are beyond it only record it.
+      const held =
+        score < 0 ? score / (noiseCodes >= 1 ? 2 : 1) : Math.min(0.3, score) / Math.max(1, noiseCodes);
+      return { score: held, sentence: codesLeft(codesPerStop, noiseCodes) };
     },
   },
   chroma: {
@@ -132,10 +144,10 @@ export const ADVICE_RULES = {
             score: 0.3 - rawness(input),
             sentence:
               rawness(input) < 0.5
-                ? `${what}: little to push, and this asks for little.`
-                : `${what}: colour is thin, and putting contrast back stretches it.`,
+                ? `${what} leaves little to push, and this profile asks for little.`
+                : `${what} thins colour out, and putting contrast back stretches what is left.`,
           }
-        : { score: 0.3 * rawness(input), sentence: `${what}: colour stands grading.` };
+        : { score: 0.3 * rawness(input), sentence: `${what} holds colour enough for grading.` };
     },
   },
   banding: {
@@ -151,7 +163,7 @@ export const ADVICE_RULES = {
           }
         : {
             score: 0.1,
-            sentence: `Steps stay hidden: ${input.noiseCodes.toFixed(1)} code of noise at grey.`,
+            sentence: staysHidden(step, input.noiseCodes, step <= SEEN_STEP),
           };
     },
   },
@@ -175,7 +187,7 @@ export const ADVICE_RULES = {
       input.graded && input.minutesPerClip < 2
         ? {
             score: 0.4 - rawness(input),
-            sentence: `${input.minutesPerClip} min a clip are few for a profile that needs a conversion.`,
+            sentence: `${input.minutesPerClip} ${input.minutesPerClip === 1 ? 'minute' : 'minutes'} for each clip are few for a profile that needs a conversion.`,
           }
         : undefined,
   },
@@ -230,7 +242,7 @@ export const ADVICE_RULES = {
       const kind = kindOf(input.profile);
       if (input.bitDepth < 10) return { score: -1, sentence: 'HDR needs 10 bit; this records fewer.' };
       return kind === 'log' || kind === 'hlg'
-        ? { score: 0.8, sentence: 'HDR is wanted: it holds the highlights in 10 bit.' }
+        ? { score: 0.8, sentence: 'HDR is wanted: this profile holds the highlights in 10 bit.' }
         : { score: -1, sentence: 'HDR is wanted: its highlights end too low.' };
     },
   },

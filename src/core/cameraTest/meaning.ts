@@ -1,6 +1,6 @@
 import { compileProfile } from '../profile/index.ts';
 import { said } from '../said.ts';
-import { printStops, printStopsDecimal, toThird } from '../units.ts';
+import { printStops, printStopsDecimal, printStopsOf, toThird } from '../units.ts';
 import type { TestTold } from './evaluate.ts';
 import { gamutMeaning, lampMeaning, processingMeaning } from './meaning/picture.ts';
 import type { Meaning, Numbers } from './meaning/types.ts';
@@ -33,7 +33,7 @@ const exposing = (told: TestTold, zebra: ZebraPrint): Meaning => {
     text: said(
       `Put the grey card at ${printStops(placement)}: zebra ${zebra(signal)},`,
       `${(100 * signal).toFixed(0)} % of signal.`,
-      `Above it ${(clipStops - placement).toFixed(1)} stops are left to clip.`,
+      `Above it ${printStopsOf(clipStops - placement)} are left to clip.`,
     ),
     figures: ['clip', 'grey', 'clip.signal'],
   };
@@ -104,7 +104,7 @@ const meter = (numbers: Numbers): readonly Meaning[] => {
     Math.abs(off) < TRUSTED
       ? 'The camera’s meter can be trusted on a card: 0 is grey.'
       : said(
-          `The camera’s meter shows ${Math.abs(off).toFixed(1)} stop too ${off > 0 ? 'much' : 'little'}:`,
+          `The camera’s meter shows ${printStopsOf(off)} too ${off > 0 ? 'much' : 'little'}:`,
           `at its 0 the card lies at ${printStops(-off)}.`,
         );
   return [

@@ -1,5 +1,5 @@
 import { printShutter } from '../exposure/shutter.ts';
-import { printStops } from '../units.ts';
+import { printStops, stopsWord } from '../units.ts';
 import { SHOT_KINDS } from './shotKinds.ts';
 import type { Shot } from './types.ts';
 
@@ -63,7 +63,7 @@ const CHANGES: readonly ((
     const stops = moreLight - (was?.moreLight ?? 0);
     if (stops === 0) return undefined;
     const size = Math.abs(stops);
-    const by = `by ${size} ${size === 1 ? 'stop' : 'stops'}`;
+    const by = `by ${size} ${stopsWord(size)}`;
     if (ring) return `${stops > 0 ? 'open' : 'close'} the iris ${by}`;
     return `${stops > 0 ? 'raise' : 'lower'} the light on the card ${by}: lamp nearer or farther, ND off or on`;
   },

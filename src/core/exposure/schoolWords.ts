@@ -1,4 +1,4 @@
-import { printStops, printStopsDecimal } from '../units.ts';
+import { printStops, printStopsDecimal, stopsWord } from '../units.ts';
 
 const unsigned = (printed: string) => printed.replace('+', '');
 const both = (names: readonly string[]) => names.join(' and ');
@@ -11,7 +11,7 @@ export const keptUnderClip = (
   backOff: number,
   gone: readonly string[],
 ): string => {
-  const holds = `${name} at ${printStopsDecimal(stops)} stays ${unsigned(printStops(backOff))} under clip.`;
+  const holds = `${name} at ${printStopsDecimal(stops)} stays ${unsigned(printStops(backOff))} ${stopsWord(backOff)} under clip.`;
   return gone.length > 0 ? `${holds} ${both(gone)} may clip: to hold that too would darken all else.` : holds;
 };
 
@@ -51,3 +51,7 @@ export const heldInstead = (fixed: number, bright: number, gone: readonly string
 
 export const nothingSpeaks = (gone: readonly string[]): string =>
   `Nothing in this scene asks for another placement than 0.${letGo(gone)}`;
+
+/** What differs where two schools come to the same placement. */
+export const sameNumbers = (other: string, doing: string): string =>
+  `The same numbers as “${other}”; here ${doing}.`;

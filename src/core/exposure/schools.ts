@@ -9,6 +9,7 @@ import {
   meteredFrame,
   nothingSpeaks,
   samePullForAll,
+  sameNumbers,
   setByFace,
 } from './schoolWords.ts';
 import { frameMean } from './meterTarget.ts';
@@ -36,6 +37,8 @@ type Unplaced = { readonly why: string; readonly placement?: undefined };
 type School = {
   readonly name: string;
   readonly rule: string;
+  /** What is done on set, as the end of a sentence. */
+  readonly doing: string;
   readonly place: (input: SchoolInput) => Placed | Unplaced;
 };
 
@@ -86,11 +89,13 @@ export const SCHOOLS = {
   card: {
     name: 'By card',
     rule: 'The card at the profile’s grey: repeatable, one pull for all.',
+    doing: 'the zebra covers a card',
     place: () => ({ placement: 0, why: 'The zebra covers the card at the profile’s own grey.' }),
   },
   bright: {
     name: 'As bright as it holds',
     rule: 'Raise until what must be kept is just under clip.',
+    doing: 'you watch the brightest thing that must hold',
     place: (input) => {
       const top = brightest(input);
       if (!top) return { why: 'Nothing is marked to be kept: name the brightest thing that must hold.' };
@@ -102,11 +107,13 @@ export const SCHOOLS = {
   fixed: {
     name: 'Fixed placement',
     rule: 'One number for every shot, by bit depth and profile.',
+    doing: 'you set the same offset on every shot, whatever is in it',
     place: (input) => heldForSkin(input, fixedFor(input).placement, fixedFor(input).why),
   },
   skin: {
     name: 'By skin',
     rule: 'The zebra on the key side of the face, by its own offset; no card needed.',
+    doing: 'the zebra covers the lit side of the face, and no card is needed',
     place: (input) => {
       const faces = input.survey.spots.filter(({ spot }) => spot.role === 'skin');
       const subject = input.subjects[0];
@@ -122,6 +129,7 @@ export const SCHOOLS = {
   spot: {
     name: 'Meter, spot on the face',
     rule: 'The face to 0.0 on the camera’s spot meter.',
+    doing: 'the spot meter shows 0 on the face',
     place: (input) => {
       const face = input.survey.spots.find(({ spot }) => spot.role === 'skin');
       const offset = face?.stops ?? input.subjects[0]?.skinOffset;
@@ -134,6 +142,7 @@ export const SCHOOLS = {
   frame: {
     name: 'Meter, whole frame',
     rule: 'The camera’s average at a compensation that suits the profile.',
+    doing: 'the camera averages, and you dial a compensation',
     place: (input) => {
       const mean = frameMean(input.survey);
       if (mean === undefined) return { why: 'No spots: survey the scene, and the mean is known.' };
@@ -166,13 +175,17 @@ export type SchoolAnswer = {
 export const schoolAnswers = (input: SchoolInput): SchoolAnswer[] => {
   const { survey, clipStops, floorStops, sensor } = input;
   const [low, high] = survey.keep;
+  const placedBy = new Map<number, SchoolId>();
   return SCHOOL_IDS.map((id) => {
     const { placement: exact, why } = (SCHOOLS[id] as School).place(input);
     const placement = exact === undefined ? undefined : toThird(exact);
     const at = placement ?? 0;
+    const thirds = Math.round(3 * at);
+    const before = placement === undefined ? undefined : placedBy.get(thirds);
+    if (placement !== undefined && before === undefined) placedBy.set(thirds, id);
     return {
       id,
-      why,
+      why: before === undefined ? why : `${why} ${sameNumbers(SCHOOLS[before].name, SCHOOLS[id].doing)}`,
       placement,
       roomAbove: clipStops - (at + high),
       cleanBelow: at + low - floorStops,

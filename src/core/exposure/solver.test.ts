@@ -99,7 +99,7 @@ describe('the exposure solver', () => {
     const dark = luminanceFor({ fNumber: exactFNumber(2.8), seconds: 0.02, iso: 800, ndStops: 0 }, -2);
     const answer = solveExposure(dark, 0, knobs, wanted, 25);
     expect(answer.residual).toBeCloseTo(-2, 6);
-    expect(answer.short).toMatch(/^2 stop short of light/);
+    expect(answer.short).toMatch(/^2 stops short of light/);
     const lit = solveExposure(dark, 0, { ...knobs, lightMoves: true }, wanted, 25);
     expect(lit).toMatchObject({ residual: 0, light: expect.closeTo(2, 6) });
     expect(lit.short).toBeUndefined();

@@ -1,4 +1,4 @@
-import { printStopsLength } from '../units.ts';
+import { printStopsLength, stopsWord } from '../units.ts';
 import { exactFNumber } from './aperture.ts';
 import { luminanceFor } from './meter.ts';
 import { ndChoices, type NdSet } from './nd.ts';
@@ -146,8 +146,8 @@ export const solveExposure = (
     residual: bestOff,
     light: 0,
     short: over
-      ? `${printStopsLength(bestOff)} stop too much light: stronger ND, a smaller iris or less light.`
-      : `${printStopsLength(bestOff)} stop short of light: open, take filters off, raise the ISO or bring light.`,
+      ? `${printStopsLength(bestOff)} ${stopsWord(bestOff)} too much light: stronger ND, a smaller iris or less light.`
+      : `${printStopsLength(bestOff)} ${stopsWord(bestOff)} short of light: open, take filters off, raise the ISO or bring light.`,
   };
 };
 

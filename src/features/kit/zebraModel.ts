@@ -1,7 +1,7 @@
 import type { ProfileData } from '#core/profile/index.ts';
 import { zebraSheet, type ZebraSheet } from '#core/exposure/zebraSheet.ts';
 import { SCALES } from '#core/signal/scale.ts';
-import { printStopsLength } from '#core/units.ts';
+import { printStopsLength, stopsWord } from '#core/units.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
 import type { Selection } from '#store/selection.ts';
 
@@ -47,4 +47,4 @@ export const zebraNotes = ({ zebra, waveformReads }: CameraRecord): string[] => 
 ];
 
 export const warningWords = (margin: number): string =>
-  margin < 0.01 ? 'Warning at clip.' : `Warning ${printStopsLength(margin)} stop under clip, rounded down.`;
+  margin < 0.01 ? 'Warning at clip.' : `Warning ${printStopsLength(margin)} ${stopsWord(margin)} under clip, rounded down.`;

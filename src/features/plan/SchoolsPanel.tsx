@@ -7,7 +7,7 @@ import { printFNumber } from '#core/exposure/aperture.ts';
 import { SCHOOLS } from '#core/exposure/schools.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import type { ExposureAnswer } from '#core/exposure/solver.ts';
-import { printStops, printStopsDecimal } from '#core/units.ts';
+import { printStops, printStopsDecimal, stopsWord } from '#core/units.ts';
 import { useEditPlan, useSelection } from '#ui/bench/hooks.ts';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { inPost } from '#ui/format.ts';
@@ -188,7 +188,7 @@ const BackOff = () => {
       >
         {BACK_OFFS.map((stops, i) => (
           <option key={stops} value={i}>
-            {stops === 1 / 2 ? '1/2' : printStops(stops).replace('+', '')} stop
+            {stops === 1 / 2 ? '1/2' : printStops(stops).replace('+', '')} {stopsWord(stops)}
           </option>
         ))}
       </Form.Select>

@@ -38,7 +38,6 @@ export const adviceOf = (
     coding: camera.coding,
     sensor: sensorOf(camera),
     clipLoss: numbers.iso.clipLoss,
-    floorStops: numbers.floorStops,
     keep: survey && setup.spots.length > 0 ? survey.keep : undefined,
     overBase: camera.sensitivity === 'ei' ? 0 : numbers.iso.overBase,
     bitsPerPixel: recording && bitsPerPixel(recording.mbps, setup.fps, PIXELS.width, PIXELS.height),

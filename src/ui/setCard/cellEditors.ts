@@ -1,7 +1,7 @@
 import { F_NUMBERS, printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter, type Shutter } from '#core/exposure/shutter.ts';
 import { ndChoices } from '#core/exposure/nd.ts';
-import { printStops, printStopsLength } from '#core/units.ts';
+import { printStops, printStopsLength, stopsWord } from '#core/units.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { BookRecords } from '#store/book.ts';
@@ -58,7 +58,7 @@ const ndList = (plan: PlanRecord, sets: readonly NdSetRecord[]): Choice[] => {
   );
   const plain = (stops: number) => ({
     value: `|${stops}`,
-    name: `${printNd(stops)}  ${printStopsLength(stops)} ${stops === 1 ? 'stop' : 'stops'}`,
+    name: `${printNd(stops)}  ${printStopsLength(stops)} ${stopsWord(stops)}`,
   });
   const choices = [{ value: '|0', name: 'none' }, ...(glass.length > 0 ? glass : WHOLE_STOPS.map(plain))];
   const held = choices.some(({ value }) => value === ndKey(plan));
@@ -190,7 +190,7 @@ export const CELL_EDITORS: Readonly<Record<CellId, Editing>> = {
       choices: () =>
         [0, 1, 2, 3].map((n) => ({
           value: String(n),
-          name: n === 0 ? 'at clip' : `${printStops(n / 3).slice(1)} stop under clip`,
+          name: n === 0 ? 'at clip' : `${printStops(n / 3).slice(1)} ${stopsWord(n / 3)} under clip`,
         })),
       current: (plan) => String(Math.round(plan.warningMargin * 3)),
       fields: (value) => ({ warningMargin: Number(value) / 3 }),

@@ -1,6 +1,7 @@
 import { lightOfNeutral } from '../../colour/neutral.ts';
 import type { Triple } from '../../maths/matrix.ts';
 import { said } from '../../said.ts';
+import { printStopsOf } from '../../units.ts';
 import type { Figure, TestGround, Told } from './types.ts';
 
 /** Colour that may change across a card in one light, mired; level that may, stops. Our own choice. */
@@ -73,7 +74,7 @@ export const lightOnCard = ({ filmed, curve, gamut }: TestGround): Told => {
       ...(Math.abs(level.stops) > UNEVEN
         ? [
             said(
-              `The card’s ${brighter} side is ${Math.abs(level.stops).toFixed(1)} stop brighter:`,
+              `The card’s ${brighter} side is ${printStopsOf(level.stops)} brighter:`,
               'take the lamp farther away, or turn the card to it. Its middle counts.',
             ),
           ]
