@@ -61,3 +61,8 @@ export const overBaseIso = (stops: number, bitDepth: number): string => {
     ? `${over}, and a flat curve in 8 bit spends its codes on noise.`
     : `${over}: the flatter the curve, the more noise its contrast brings up.`;
 };
+
+export const fewMinutes = (minutes: number): string =>
+  minutes === 1
+    ? 'One minute for each clip is little for a profile that needs a conversion.'
+    : `${minutes} minutes for each clip are few for a profile that needs a conversion.`;

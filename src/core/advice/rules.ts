@@ -5,6 +5,7 @@ import { stopsToReflectance } from '../units.ts';
 import {
   bitsAPixel,
   codesLeft,
+  fewMinutes,
   FEW_BITS,
   mayBand,
   mixedLight,
@@ -187,7 +188,7 @@ export const ADVICE_RULES = {
       input.graded && input.minutesPerClip < 2
         ? {
             score: 0.4 - rawness(input),
-            sentence: `${input.minutesPerClip} ${input.minutesPerClip === 1 ? 'minute' : 'minutes'} for each clip are few for a profile that needs a conversion.`,
+            sentence: fewMinutes(input.minutesPerClip),
           }
         : undefined,
   },

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { indexRows, indexThatFits } from './exposureIndex.ts';
 import { describe, expect, it } from 'vitest';
 import { compileMonitoring } from '../lut/monitoring.ts';
 import { ARCHETYPES, compileProfile } from '../profile/index.ts';
@@ -229,5 +230,29 @@ describe('set card', () => {
   it('follows a level behind the LUT back to its stop', () => {
     const seen = zebraSignal(wide, { reads: 'lut' }, 1);
     for (const stops of [-2, 0, 1, 2.2, 4]) expect(seen.stopsAt(seen.signalAt(stops))).toBeCloseTo(stops, 6);
+  });
+});
+
+describe('exposure index', () => {
+  const dial = [200, 400, 500, 640, 800, 1600, 3200];
+  const rows = indexRows(dial, [800], { clipStops: 6, floorStops: -7 });
+
+  it('half the base is a stop more light: a stop less over the card, a stop more under it', () => {
+    expect(rows.find(({ index }) => index === 400)).toEqual({
+      index: 400,
+      placement: 1,
+      above: 5,
+      below: 8,
+      isBase: false,
+    });
+    for (const { above, below } of rows) expect(above + below).toBeCloseTo(13, 9);
+    expect(rows.filter(({ isBase }) => isBase).map(({ index }) => index)).toEqual([800]);
+  });
+
+  it('knows the index that was left over, and none where the card lies as planned or between two', () => {
+    expect(indexThatFits(1, 800, dial, [800])).toBe(400);
+    expect(indexThatFits(0.05, 800, dial, [800])).toBeUndefined();
+    expect(indexThatFits(0, 400, dial, [800])).toBe(800);
+    expect(indexThatFits(1.5, 800, dial, [800])).toBeUndefined();
   });
 });

@@ -11,7 +11,8 @@ export const keptUnderClip = (
   backOff: number,
   gone: readonly string[],
 ): string => {
-  const holds = `${name} at ${printStopsDecimal(stops)} stays ${unsigned(printStops(backOff))} ${stopsWord(backOff)} under clip.`;
+  const under = `${unsigned(printStops(backOff))} ${stopsWord(backOff)} under clip`;
+  const holds = `${name} at ${printStopsDecimal(stops)} stays ${under}.`;
   return gone.length > 0 ? `${holds} ${both(gone)} may clip: to hold that too would darken all else.` : holds;
 };
 

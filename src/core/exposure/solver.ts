@@ -140,14 +140,15 @@ export const solveExposure = (
   const found = best as Exposure;
   if (Math.abs(bestOff) <= REACHED) return { ...found, residual: bestOff, light: 0 };
   if (knobs.lightMoves) return { ...found, residual: 0, light: -bestOff };
-  const over = bestOff > 0;
+  const size = `${printStopsLength(bestOff)} ${stopsWord(bestOff)}`;
   return {
     ...found,
     residual: bestOff,
     light: 0,
-    short: over
-      ? `${printStopsLength(bestOff)} ${stopsWord(bestOff)} too much light: stronger ND, a smaller iris or less light.`
-      : `${printStopsLength(bestOff)} ${stopsWord(bestOff)} short of light: open, take filters off, raise the ISO or bring light.`,
+    short:
+      bestOff > 0
+        ? `${size} too much light: stronger ND, a smaller iris or less light.`
+        : `${size} short of light: open, take filters off, raise the ISO or bring light.`,
   };
 };
 

@@ -1,7 +1,7 @@
 import { CARD_TOLERANCE, SKIN_TOLERANCE } from '../exposure/zebraLevels.ts';
 import { doubtAt, TOLD_DOUBT, type Doubt } from '../profile/doubt.ts';
 import { codeToSignal } from '../signal/scale.ts';
-import { printStops, printStopsDecimal, toThird } from '../units.ts';
+import { printStops, printStopsDecimal, stopsWord, toThird } from '../units.ts';
 import { patchStops } from './patchStops.ts';
 import type { VerdictInput, VerdictRule } from './types.ts';
 import { openOrClose, where } from './wording.ts';
@@ -62,7 +62,7 @@ export const cardPlacement = {
           ? `Reads ${percent}, ${planned}. Leave it.`
           : inDoubt
             ? `${percent}, ${planned}. ${withinDoubt(doubt.stops)}`
-            : `${percent}, ${planned}. ${openOrClose(offset)} stop.`,
+            : `${percent}, ${planned}. ${openOrClose(offset)} ${stopsWord(offset)}.`,
       place: reading.patch.rect,
       ...(holds || clipped || inDoubt
         ? {}

@@ -1,4 +1,5 @@
 import { whiteBalance } from './balance.ts';
+import { assistBehindIndex, indexLeftOver } from './exposureIndex.ts';
 import { bandingForecast } from './banding.ts';
 import { cardPlacement, cardReading, skinPlacement } from './card.ts';
 import { clipAll, clipChannel } from './clipping.ts';
@@ -29,6 +30,8 @@ export const VERDICT_RULES = [
   matchCut,
   monitorPull,
   monitorPlan,
+  indexLeftOver,
+  assistBehindIndex,
   rangeReading,
   referredReading,
   containerTags,

@@ -60,6 +60,13 @@ export type VerdictInput = {
   readonly recorded?: Coding;
   /** The camera's other profiles: what the picture may have been recorded with instead. */
   readonly others?: readonly { readonly name: string; readonly profile: Profile }[];
+  /** Where the camera's dial is an exposure index: what is set, the dial, whether its display follows. */
+  readonly index?: {
+    readonly set: number;
+    readonly bases: readonly number[];
+    readonly dial: readonly number[];
+    readonly follows?: 'yes' | 'no';
+  };
   /** Only where the frames of a clip were measured. */
   readonly drift?: Drift;
   /** What the camera keeps for this light that brings it to the hero camera, and the lights it was found in, K. */

@@ -1,85 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { setCardNumbers } from '../exposure/setCard.ts';
-import { type ProfileData, ARCHETYPES, compileProfile } from '../profile/index.ts';
-import { encodePicture, TEST_PICTURES, type TestPictureId } from '../fixtures/testPictures.ts';
-import { stopsDistribution } from '../scopes/distribution.ts';
-import { countedFrame } from '../scopes/fixtures/countedFrame.ts';
-import { codeToSignal, signalToCode, type Coding } from '../signal/scale.ts';
-import { measureFrame } from '../scopes/measureFrame.ts';
+import { ARCHETYPES } from '../profile/index.ts';
+import { judged } from './fixtures/judged.ts';
 import { judgeFrame, summarise, VERDICT_RULES } from './index.ts';
-
-const zebra = {
-  scale: 'signalPercent',
-  reads: 'log',
-  range: { min: 0, max: 107, step: 1, tolerances: [1, 2, 3, 5] },
-  lowerLimit: { min: 50, max: 107, step: 1 },
-} as const;
-const subjects = [
-  { id: 'ana', name: 'Ana', skinOffset: 1.2 },
-  { id: 'ola', name: 'Ola', skinOffset: 0.2 },
-];
-
-type Shot = {
-  readonly placement: number;
-  readonly planned?: number;
-  readonly iso?: number;
-  readonly floor?: number;
-  readonly profile?: ProfileData;
-};
-
-/** A test picture of known light, exposed, measured and judged. */
-const judged = (
-  id: TestPictureId,
-  { placement, planned = placement, iso = 800, floor = -6, profile = ARCHETYPES.wideLog }: Shot,
-) => {
-  const picture = TEST_PICTURES[id]();
-  const coding: Coding = { bitDepth: 10, range: 'legal' };
-  const frame = encodePicture(picture, {
-    width: 480,
-    height: 270,
-    profile,
-    coding,
-    placement,
-    seed: 5,
-    greyElectrons: 900,
-  });
-  const camera = { coding, baseIsos: [800], zebra, floorStops: floor };
-  const plan = {
-    placement: planned,
-    iso,
-    shutter: { kind: 'angle', degrees: 180 },
-    iris: 2.8,
-    ndStops: 0,
-    warningMargin: 1 / 3,
-  } as const;
-  const numbers = setCardNumbers(profile, camera, plan, subjects, 25);
-  const compiled = compileProfile(profile);
-  const patches = picture.patches
-    .filter(({ kind }) => kind === 'card' || kind === 'skin')
-    .map(({ id: name, kind, rect }) => ({
-      id: name,
-      kind: kind as 'card' | 'skin',
-      subjectId: kind === 'skin' ? name : undefined,
-      rect: {
-        x: (rect.x + 0.01) * 480,
-        y: (rect.y + 0.015) * 270,
-        width: (rect.width - 0.02) * 480,
-        height: (rect.height - 0.03) * 270,
-      },
-    }));
-  const { clipStops, floorStops } = numbers;
-  const measurement = measureFrame(countedFrame(frame), { profile, clipStops, floorStops, patches });
-  const { histogram } = measurement;
-  const distribution = stopsDistribution(histogram, (level) => compiled.stopsAt(codeToSignal(level, coding)));
-  const verdicts = judgeFrame({ measurement, distribution, numbers, placement: planned });
-  return {
-    verdicts,
-    measurement,
-    numbers,
-    distribution,
-    of: (rule: string) => verdicts.find(({ id: v }) => v === rule),
-  };
-};
 
 describe('the LUT on the monitor', () => {
   const { measurement, distribution, numbers } = judged('bench', { placement: 1, planned: 1 });
@@ -126,7 +48,7 @@ describe('card', () => {
     [0, 1, 'Card under the plan', 'Open 1 stop'],
     [0, 2 / 3, 'Card under the plan', 'Open 2/3 stop'],
     [1, 0, 'Card over the plan', 'Close 1 stop'],
-    [2, 2 / 3, 'Card over the plan', 'Close 1 1/3 stop'],
+    [2, 2 / 3, 'Card over the plan', 'Close 1 1/3 stops'],
   ])('shot at %f, planned %f: %s, %s', (placement, planned, title, remedy) => {
     const verdict = judged('bench', { placement, planned }).of('card');
     expect(verdict).toMatchObject({ state: 'watch', title });

@@ -1,5 +1,13 @@
 import type { TemperatureFound } from '../colour/temperature.ts';
-import { printStops, printStopsDecimal, printStopsExact, printStopsLength, toThird } from '../units.ts';
+import { said } from '../said.ts';
+import {
+  printStops,
+  printStopsDecimal,
+  printStopsExact,
+  printStopsLength,
+  printStopsOf,
+  toThird,
+} from '../units.ts';
 import { capital, printShare } from './wording.ts';
 
 // What the verdicts say where a sentence is longer than a line: values in, a sentence out. Stops throughout.
@@ -108,3 +116,19 @@ export const KIND_HOLDS =
   'Doubted where what is set is under 20 % likely and something else three times as likely, by the darkest and ' +
   'brightest tones and by what lies outside it. ' +
   'Told where nothing else comes within a tenth. Limits of our own.';
+
+const overUnder = (stops: number): string => `${printStopsOf(stops)} ${stops > 0 ? 'over' : 'under'}`;
+
+export const indexFromBefore = (offset: number, other: number, set: number): string =>
+  said(
+    `The card lies ${overUnder(offset)} the plan, just where EI ${other} would put it.`,
+    `Look at the dial: the plan says EI ${set}.`,
+  );
+
+export const assistStays = (placement: number, set: number): string =>
+  said(
+    `At EI ${set} the sensor gets ${printStopsOf(placement)} ${placement > 0 ? 'more' : 'less'} light,`,
+    'and the camera’s display LUT stays where it was:',
+    `the display looks ${placement > 0 ? 'too bright' : 'too dark'} by that.`,
+    'Trust the zebra, or load a LUT with the pull in it.',
+  );

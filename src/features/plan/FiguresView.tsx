@@ -16,6 +16,7 @@ import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
+import { IndexPanel } from './IndexPanel.tsx';
 import { placementRows } from './placementRows.ts';
 import { behindTheLut } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
@@ -153,6 +154,7 @@ export const FiguresView = () => (
       <Light />
       <ZebraTrap />
     </div>
+    <IndexPanel />
     <Placements />
   </>
 );

@@ -6,7 +6,7 @@ import { ndNeeded, type ExposureAnswer } from '#core/exposure/solver.ts';
 import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
-import { printStops, printStopsDecimal, printStopsOf, stopsWord } from '#core/units.ts';
+import { printStops, printStopsDecimal, printStopsOf } from '#core/units.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { fitting } from '#store/records/bag.ts';
 import type { Locks } from '#store/records/setup.ts';
@@ -32,8 +32,8 @@ const landing = ({ short, residual }: ExposureAnswer): string =>
 
 const glassNeeded = (stops: number): string =>
   stops > 1 / 3
-    ? ` With the settings on the card, ${printStopsOf(stops)} of ND ${stopsWord(stops) === 'stop' ? 'is' : 'are'} needed.`
-    : ' With the settings on the card, no ND is needed.';
+    ? ` The settings on the card need ${printStopsOf(stops)} of ND.`
+    : ' The settings on the card need no ND.';
 
 const glassWarnings = (names: readonly string[]): string =>
   (names.length > 1 ? ' Two pieces of glass: watch the corners.' : '') +

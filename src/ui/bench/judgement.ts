@@ -59,6 +59,12 @@ const matchOf = ({ of, cameras }: NonNullable<JudgeContext['matches']>, kelvin: 
   return found && hero !== undefined ? { hero, correction: found.correction, from: found.from } : undefined;
 };
 
+/** The dial of a camera whose ISO is an exposure index. */
+const indexOf = ({ camera, plan }: NonNullable<JudgeContext['matches']>['of']) =>
+  camera.sensitivity === 'ei'
+    ? { set: plan.iso, bases: camera.baseIsos, dial: camera.isos, follows: camera.zebra.follows }
+    : undefined;
+
 /** Every rule's word on a frame; only files are held against how the camera records. */
 export const judgementOf = (
   measurement: FrameMeasurement,
@@ -69,8 +75,9 @@ export const judgementOf = (
   const drift = samples && driftFigures(driftOf(samples, numbers, light), placement);
   const others = kit && othersOf(kit);
   const match = matches && light && matchOf(matches, light.kelvin);
+  const index = matches && indexOf(matches.of);
   return judgeFrame(
-    { measurement, distribution, numbers, placement, light, recorded, others, drift, match },
+    { measurement, distribution, numbers, placement, light, recorded, others, drift, match, index },
     muted,
   );
 };
