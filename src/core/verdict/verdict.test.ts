@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ARCHETYPES } from '../profile/index.ts';
+import { signalToCode } from '../signal/scale.ts';
 import { judged } from './fixtures/judged.ts';
 import { judgeFrame, summarise, VERDICT_RULES } from './index.ts';
 
