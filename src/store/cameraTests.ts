@@ -1,18 +1,18 @@
 import type { Database } from './database.ts';
-import type { CameraTestRecord } from './records/cameraTest.ts';
-import { readRows } from './setAside.ts';
-import { TABLES } from './tables.ts';
+import { cameraTestSchema, type CameraTestRecord } from './records/cameraTest.ts';
 
 /** Every test that is kept, the newest first; rows that cannot be read are left out, and stay. */
 export const cameraTests = async (database: Database): Promise<readonly CameraTestRecord[]> => {
   const rows: unknown[] = await database.table('cameraTests').toArray();
-  return readRows('cameraTests', rows).good.toSorted((a, b) => b.at.localeCompare(a.at));
+  return rows
+    .flatMap((row) => cameraTestSchema.safeParse(row).data ?? [])
+    .toSorted((a, b) => b.at.localeCompare(a.at));
 };
 
 /** Keeps a test. @throws Dexie's and Zod's errors; nothing is written then. */
 export const keepCameraTest = async (database: Database, record: CameraTestRecord): Promise<void> => {
   if (database.isNewer) throw new Error('the records are of a newer version and only read here');
-  await database.table('cameraTests').put(TABLES.cameraTests.parse(record));
+  await database.table('cameraTests').put(cameraTestSchema.parse(record));
 };
 
 /** Takes a test away. @throws Dexie's errors. */

@@ -1,7 +1,7 @@
-import type * as z from 'zod/mini';
+import * as z from 'zod/mini';
 import { gelSchema, lightSchema, monitorSchema, ndSetSchema } from './records/bag.ts';
 import { cameraSchema } from './records/camera.ts';
-import { cameraTestSchema } from './records/cameraTest.ts';
+import { idSchema } from './records/common.ts';
 import { cameraClockSchema, clipSchema } from './records/clip.ts';
 import { lutSchema, lutTextSchema } from './records/lut.ts';
 import { planSchema } from './records/plan.ts';
@@ -12,6 +12,12 @@ import { shootSchema } from './records/shoot.ts';
 import { subjectSchema } from './records/subject.ts';
 import { takeSchema, thumbnailSchema } from './records/take.ts';
 import { takeMarksSchema } from './records/takeMarks.ts';
+
+/**
+ * A kept camera test as all but Kit's part sees it. What one holds is checked by `cameraTests.ts`, which reads and
+ * writes them: its schema is large, and nothing else needs it when the app starts.
+ */
+const cameraTestRow = z.looseObject({ id: idSchema });
 
 /** Every table and the schema its records pass on the way in. */
 export const TABLES = {
@@ -33,7 +39,7 @@ export const TABLES = {
   clips: clipSchema,
   cameraClocks: cameraClockSchema,
   practice: practiceSchema,
-  cameraTests: cameraTestSchema,
+  cameraTests: cameraTestRow,
 } as const satisfies Record<string, z.ZodMiniType<{ id: string }>>;
 
 export type TableName = keyof typeof TABLES;
