@@ -174,3 +174,22 @@ test('the day: sun of a typed place, set-ups reordered, every camera’s cards o
   ]);
   expect(file.suggestedFilename()).toBe('a-cam-salt-and-fire.pdf');
 });
+
+test('the sun while a set-up is shot: the camera is turned on the compass, and stays where it looks', async ({
+  page,
+}) => {
+  await visit(page, plan('dunes', '&camera=air-cam&part=day'));
+  const says = page.locator('.hour-answer');
+  await expect(says).toContainText('side lit');
+  const looks = page.getByRole('slider', { name: 'Where the camera looks' });
+  await looks.focus();
+  for (let i = 0; i < 16; i += 1) await page.keyboard.press('ArrowRight');
+  await expect(looks).toHaveAttribute('aria-valuetext', '80 degrees from north over east');
+  await expect(says).toContainText('back lit');
+  await reloaded(page);
+  await expect(says).toContainText('back lit');
+  await expect(page.getByRole('table', { name: 'Sun and sky while you shoot' })).toContainText('4,600 lx');
+  // Inside there is no sun to turn to.
+  await visit(page, plan('furnace-mouth', '&camera=a-cam&part=day'));
+  await expect(page.getByText('Sun and sky while you shoot')).toBeHidden();
+});

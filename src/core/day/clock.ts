@@ -19,12 +19,19 @@ export const dateIn = (at: Date, zone?: string): string =>
 export const dateAfter = (date: string, days: number): string =>
   formatISO(addDays(new TZDate(`${date}T00:00:00Z`, 'UTC'), days), { representation: 'date' });
 
-/** Hours from the midnight that a date begins with, on the clock of a zone, to an instant; 24 and more on the next. */
-export const hoursInto = (at: Date, date: string, zone: string): number => {
+const MS_AN_HOUR = 3_600_000;
+const midnightOf = (date: string, zone: string): number => {
   const [year, month, day] = date.split('-').map(Number);
-  const midnight = startOfDay(new TZDate(year, month - 1, day, zone));
-  return (at.getTime() - midnight.getTime()) / 3_600_000;
+  return startOfDay(new TZDate(year, month - 1, day, zone)).getTime();
 };
+
+/** Hours from the midnight that a date begins with, on the clock of a zone, to an instant; 24 and more on the next. */
+export const hoursInto = (at: Date, date: string, zone: string): number =>
+  (at.getTime() - midnightOf(date, zone)) / MS_AN_HOUR;
+
+/** The instant some hours after the midnight that a date begins with, on the clock of a zone. */
+export const instantAt = (date: string, hours: number, zone: string): Date =>
+  new Date(midnightOf(date, zone) + hours * MS_AN_HOUR);
 
 // The library's own names of months would bring all its languages along.
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];

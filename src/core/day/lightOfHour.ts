@@ -12,7 +12,7 @@ const DEGREES = 180 / Math.PI;
 /** Where the sun stands: degrees over the horizon, and degrees from north over east. */
 export type SunPlace = { readonly altitude: number; readonly azimuth: number };
 
-/** The sun at an instant and a place as it is seen, refraction in it, by suncalc (good to about a tenth of a degree). */
+/** The sun at an instant and a place as it is seen, with refraction, by suncalc (to about a tenth of a degree). */
 export const sunPlace = (at: Date, { latitude, longitude }: Place): SunPlace => {
   const { altitude, azimuth } = getPosition(at, latitude, longitude);
   return { altitude, azimuth };

@@ -47,4 +47,6 @@ export const zebraNotes = ({ zebra, waveformReads }: CameraRecord): string[] => 
 ];
 
 export const warningWords = (margin: number): string =>
-  margin < 0.01 ? 'Warning at clip.' : `Warning ${printStopsLength(margin)} ${stopsWord(margin)} under clip, rounded down.`;
+  margin < 0.01
+    ? 'Warning at clip.'
+    : `Warning ${printStopsLength(margin)} ${stopsWord(margin)} under clip, rounded down.`;

@@ -17,6 +17,7 @@ import { PIXELS, recordingAt } from './adviceModel.ts';
 import { daysOf, type ShootDay } from './dayModel.ts';
 import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
+import { HourPanel } from './HourPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
 import { dayTotals } from './planWords.ts';
@@ -171,47 +172,50 @@ export const DayPanel = () => {
   const grading = rows.reduce((sum, row) => sum + row.grading, 0);
   const recording = recordingAt(camera, setup.fps);
   return (
-    <div className="plan-columns">
-      <div className="kit-side">
-        <SunPanel />
-        <Panel title={words.mediaAndGrading} note={dayTotals(total, COPIES, printMinutes(grading))}>
-          <TableScroll label={words.mediaAndGrading}>
+    <>
+      <HourPanel />
+      <div className="plan-columns">
+        <div className="kit-side">
+          <SunPanel />
+          <Panel title={words.mediaAndGrading} note={dayTotals(total, COPIES, printMinutes(grading))}>
+            <TableScroll label={words.mediaAndGrading}>
+              <DataTable
+                label={words.mediaAndGrading}
+                className="figures words"
+                columns={COST_COLUMNS}
+                rows={lines}
+                rowKey={({ id }) => id}
+                rowProps={({ id, isDay }) => ({
+                  className: isDay ? 'sum' : id === setup.id ? 'taken' : undefined,
+                })}
+              />
+            </TableScroll>
+            {recording && (
+              <p className="quiet mt-2 mb-0">
+                Cards of {CARD_GB} GB. {camera.name} at {setup.fps} fps: {recording.mbps} Mb/s,{' '}
+                {megabitsPerFrame(recording.mbps, setup.fps).toFixed(1)} Mb a frame; a {CARD_GB} GB card takes{' '}
+                {cardMinutes(recording.mbps, CARD_GB).toFixed(0)} min with a tenth free. Grading: one clip in
+                full, sisters copied at a fifth, half as much again for each further camera; minutes a clip by
+                profile are our own.
+              </p>
+            )}
+          </Panel>
+        </div>
+        <div className="kit-side">
+          <OrderPanel />
+          <Briefing />
+          <SlowMotion camera={camera} fps={setup.fps} />
+          <Panel title={words.at180Degrees} note={words.onSOwnList(camera.name)}>
             <DataTable
-              label={words.mediaAndGrading}
-              className="figures words"
-              columns={COST_COLUMNS}
-              rows={lines}
-              rowKey={({ id }) => id}
-              rowProps={({ id, isDay }) => ({
-                className: isDay ? 'sum' : id === setup.id ? 'taken' : undefined,
-              })}
+              label={words.at180Degrees}
+              columns={SHUTTER_COLUMNS}
+              rows={shutters}
+              rowKey={({ fps }) => String(fps)}
+              rowProps={({ fps }) => ({ className: fps === setup.fps ? 'taken' : undefined })}
             />
-          </TableScroll>
-          {recording && (
-            <p className="quiet mt-2 mb-0">
-              Cards of {CARD_GB} GB. {camera.name} at {setup.fps} fps: {recording.mbps} Mb/s,{' '}
-              {megabitsPerFrame(recording.mbps, setup.fps).toFixed(1)} Mb a frame; a {CARD_GB} GB card takes{' '}
-              {cardMinutes(recording.mbps, CARD_GB).toFixed(0)} min with a tenth free. Grading: one clip in
-              full, sisters copied at a fifth, half as much again for each further camera; minutes a clip by
-              profile are our own.
-            </p>
-          )}
-        </Panel>
+          </Panel>
+        </div>
       </div>
-      <div className="kit-side">
-        <OrderPanel />
-        <Briefing />
-        <SlowMotion camera={camera} fps={setup.fps} />
-        <Panel title={words.at180Degrees} note={words.onSOwnList(camera.name)}>
-          <DataTable
-            label={words.at180Degrees}
-            columns={SHUTTER_COLUMNS}
-            rows={shutters}
-            rowKey={({ fps }) => String(fps)}
-            rowProps={({ fps }) => ({ className: fps === setup.fps ? 'taken' : undefined })}
-          />
-        </Panel>
-      </div>
-    </div>
+    </>
   );
 };

@@ -39,7 +39,9 @@ const LAST_DAY = 99;
 export const movedTo = (setups: readonly SetupRecord[], id: string, when: When): Change[] => {
   const hour = Math.min(23.75, Math.max(0, Math.round(when.hour * 4) / 4));
   const day = Math.min(LAST_DAY, Math.max(1, when.day));
-  const moved = setups.map((setup) => (setup.id === id ? { ...setup, when: { day, hour } } : setup));
+  const moved = setups.map((setup) =>
+    setup.id === id ? { ...setup, when: { ...setup.when, day, hour } } : setup,
+  );
   return changesFor(
     setups,
     moved.toSorted(byTime).map((setup, i) => ({ ...setup, order: i + 1 })),
@@ -51,7 +53,10 @@ export const reordered = (setups: readonly SetupRecord[], ordered: readonly Setu
   const slots = setups.toSorted(byTime).map(whenOf);
   return changesFor(
     setups,
-    ordered.map((setup, i) => ({ ...setup, order: i + 1, when: slots[i] })),
+    ordered.map((setup, i) => {
+      const { day, hour } = slots[i];
+      return { ...setup, order: i + 1, when: { ...setup.when, day, hour } };
+    }),
   );
 };
 

@@ -101,7 +101,14 @@ export const setupSchema = z.object({
   /** What the simulated camera stands before here, where it was chosen; one that is unknown counts as none. */
   scene: z.optional(text(0, 40)),
   /** Day of the shoot and hour on the clock it starts at. */
-  when: z.optional(z.object({ day: whole(1, 99), hour: between(0, 24) })),
+  when: z.optional(
+    z.object({
+      day: whole(1, 99),
+      hour: between(0, 24),
+      /** Where the camera looks, degrees from north over east. */
+      bearing: z.optional(between(0, 360)),
+    }),
+  ),
   /** The clip that the others of this set-up are brought to, where it was chosen by hand. */
   heroClipId: z.optional(idSchema),
   /** The take that they are brought to, where it was chosen and has no clip. */

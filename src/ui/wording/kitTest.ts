@@ -1,3 +1,4 @@
+import { said } from '#core/said.ts';
 import type { Said } from './said.ts';
 
 /** Labels and headings of a camera test in Kit. */
@@ -75,14 +76,19 @@ export const words = {
   chartBoard: 'How its patches lie',
   chartRows: 'Its colours as CSV',
   chartExample: 'name,X,Y,Z',
-  chartHow:
-    'Film it in place of the sheets, or beside them. A row a patch, row by row from the upper left: X, Y, Z or reflectances by wavelength.',
+  chartHow: said(
+    'Film it in place of the sheets, or beside them.',
+    'A row a patch, row by row from the upper left: X, Y, Z or reflectances by wavelength.',
+  ),
   chartLight: 'Colours hold in',
   stageChart: 'The stage’s chart',
   chartIsRead: (count: Said) => `${count} patches read: see “Gamut” among the figures.`,
   zebraNotes: 'Zebra with the display assist off and on',
-  zebraHow:
-    'No file holds the zebra. On the first card turn its level until stripes begin, and note it. For the last one tell the camera that the card is placed a stop higher (EI halved, or the assist’s own offset), and leave the exposure.',
+  zebraHow: said(
+    'No file holds the zebra. On the first card turn its level until stripes begin, and note it.',
+    'For the last one tell the camera that the card is placed a stop higher',
+    '(EI halved, or the assist’s own offset), and leave the exposure.',
+  ),
   zebraOff: 'Assist off, %',
   zebraOn: 'Assist on, %',
   zebraPlaced: 'Assist on, placed a stop higher, %',
