@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { printMeter } from './cameraMeter.ts';
-import { meterTargets } from './meterTarget.ts';
+import { frameMean, meterTargets } from './meterTarget.ts';
 import { surveyOf } from './survey.ts';
 import type { Spot } from './spot.ts';
 
@@ -38,13 +38,35 @@ describe('what the camera’s meter must show', () => {
   });
 
   it('of the whole frame: the mean of the surveyed light, where it is a guide', () => {
-    // Two tones a stop over and a stop under and the card: log2((1 + 2 + 0.5) / 3).
+    // Two tones of equal shares, a stop over and a stop under: log2((2 + 0.5) / 2); the card is not in the frame.
     const even = meterTargets(plain, 1, [], surveyed(spot('over', 1), spot('under', -1)));
     expect(even.at(-1)?.on).toBe('whole frame');
-    expect(even.at(-1)?.shows).toBeCloseTo(1 + Math.log2(3.5 / 3), 6);
+    expect(even.at(-1)?.shows).toBeCloseTo(1 + Math.log2(2.5 / 2), 6);
     const dark = meterTargets(plain, 1, [], surveyed(spot('wall', -6), spot('floor', -7), spot('coat', -6)));
     expect(dark.map(({ on }) => on)).toEqual(['card']);
-    const lamp = meterTargets(plain, 1, [], surveyed(spot('lamp', 0.5, 'light')));
-    expect(lamp.map(({ on }) => on)).toEqual(['card']);
+  });
+
+  it('a glint counts as one: a lantern ten stops over the card does not drag the frame', () => {
+    const quay = surveyed(spot('stones', -2), spot('lantern', 10, 'light'));
+    const { mean, pulledBy } = frameMean(quay)!;
+    // As equal shares it would be +9: what is over the mean by four stops counts no more, and for three thousandths.
+    expect(mean).toBeLessThan(0);
+    expect(mean).toBeGreaterThan(-2);
+    expect(pulledBy).toBe('stones');
+    const large = surveyed(spot('stones', -2), { ...spot('lantern', 10, 'light'), share: 'most' });
+    expect(frameMean(large)!.mean).toBeGreaterThan(mean + 3);
+  });
+
+  it('is told with how far shares said in words leave it open, and by what it is pulled', () => {
+    const plainWall = frameMean(surveyed({ ...spot('wall', 0), share: 'most' }))!;
+    expect(plainWall.mean).toBeCloseTo(0, 9);
+    expect(plainWall.within).toBeCloseTo(0, 9);
+    const sky = surveyed({ ...spot('sky', 4), share: 'part' }, { ...spot('ground', -1), share: 'most' });
+    const found = frameMean(sky)!;
+    expect(found.pulledBy).toBe('sky');
+    expect(found.within).toBeGreaterThan(0.5);
+    // Known no better than that it is no guide.
+    expect(meterTargets(plain, 0, [], sky).map(({ on }) => on)).toEqual(['card']);
+    expect(frameMean(surveyed())).toBeUndefined();
   });
 });

@@ -1,18 +1,63 @@
 import { meterOn, type CameraMeter, type MeterTarget } from './cameraMeter.ts';
+import { shareOf, SPOT_SHARES } from './spot.ts';
 import type { Survey } from './survey.ts';
 
-/** A whole frame so far from grey is an odd one: its mean is no guide. Our own choice. */
+/** A whole frame so far from grey is an odd one, and one known no better than this: no guide. Our own choice. */
 const ODD_FRAME = 1.5;
+const UNSURE_FRAME = 0.75;
+
+/** What is so far over the mean is full on the sensor that meters, and counts no more, stops. Our own choice. */
+const FULL = 4;
+const ROUNDS = 12;
+/** A share that was said in words may be so much larger or smaller, times. Our own choice. */
+const SAID_WITHIN = 2;
 
 /** The whole frame's mean, stops over the card: what a meter of the whole picture calls middle. */
-export const frameMean = ({ spots }: Survey): number | undefined =>
-  spots.length === 0
-    ? undefined
-    : Math.log2(spots.reduce((sum, { stops }) => sum + 2 ** stops, 0) / spots.length);
+export type FrameMean = {
+  readonly mean: number;
+  /** How far it may lie otherwise, since shares are said in words, stops. */
+  readonly within: number;
+  /** What pulls it most from where it would be without it. */
+  readonly pulledBy?: string;
+};
+
+type Part = { readonly name: string; readonly stops: number; readonly share: number };
+
+/** Mean of parts by their shares; the brightest count as far as the meter's sensor goes. */
+const meanOf = (parts: readonly Part[]): number => {
+  const whole = parts.reduce((sum, { share }) => sum + share, 0);
+  let mean = Math.max(...parts.map(({ stops }) => stops));
+  for (let i = 0; i < ROUNDS; i += 1)
+    mean = Math.log2(
+      parts.reduce((sum, { stops, share }) => sum + share * 2 ** Math.min(stops, mean + FULL), 0) / whole,
+    );
+  return mean;
+};
+
+/** The frame's mean by the spots of a survey, each for its share; undefined where no spot stands in the frame. */
+export const frameMean = ({ spots }: Survey): FrameMean | undefined => {
+  const parts = spots
+    .map(({ spot, stops }) => ({ name: spot.name, stops, share: SPOT_SHARES[shareOf(spot)].share }))
+    .filter(({ share }) => share > 0);
+  if (parts.length === 0) return undefined;
+  const mean = meanOf(parts);
+  const moved = (i: number, factor: number) =>
+    meanOf(parts.map((part, k) => (k === i ? { ...part, share: part.share * factor } : part))) - mean;
+  const within = Math.hypot(
+    ...parts.map((_, i) => Math.max(Math.abs(moved(i, SAID_WITHIN)), Math.abs(moved(i, 1 / SAID_WITHIN)))),
+  );
+  const pulls = parts.map(({ name }, i) => ({ name, by: parts.length > 1 ? Math.abs(moved(i, 0)) : 0 }));
+  const strongest = pulls.reduce((a, b) => (b.by > a.by ? b : a));
+  return {
+    mean,
+    within,
+    ...(strongest.by > within / 2 && strongest.by > 1 / 3 ? { pulledBy: strongest.name } : {}),
+  };
+};
 
 /**
  * Readings of the camera's meter for a placement: spot on the card, on each face, and of the whole frame where its
- * mean is known and means something (no light in the frame, within 1.5 stops of grey).
+ * mean is known and means something (within 1.5 stops of grey, known within 0.75).
  *
  * @param placement of the card, stops over grey
  */
@@ -24,13 +69,10 @@ export const meterTargets = (
 ): readonly MeterTarget[] => {
   const target = (on: string, offset: number) => meterOn(meter, on, placement + offset);
   const mean = survey && frameMean(survey);
-  const isGuide =
-    mean !== undefined &&
-    Math.abs(mean) <= ODD_FRAME &&
-    !survey?.spots.some(({ spot: { role } }) => role === 'light');
+  const isGuide = mean && Math.abs(mean.mean) <= ODD_FRAME && mean.within <= UNSURE_FRAME;
   return [
     target('card', 0),
     ...faces.map(({ name, skinOffset }) => target(name, skinOffset)),
-    ...(isGuide ? [target('whole frame', mean)] : []),
+    ...(isGuide ? [target('whole frame', mean.mean)] : []),
   ];
 };

@@ -1,3 +1,4 @@
+import type { FrameMean } from './meterTarget.ts';
 import { printStops, printStopsDecimal, stopsWord } from '../units.ts';
 
 const unsigned = (printed: string) => printed.replace('+', '');
@@ -27,10 +28,10 @@ export const meteredFace = (placement: number, bias: number): string => {
   return `The meter makes the face grey: the card lands at ${printStops(placement)}${less}.`;
 };
 
-export const meteredFrame = (mean: number, compensation: number, isFooled: boolean): string => {
-  const reads = `The frame’s mean lies ${printStopsDecimal(mean)} from grey`;
-  const fooled = isFooled ? ' Fooled by what is bright or dark in frame.' : '';
-  return `${reads}; compensation ${printStopsDecimal(compensation)}.${fooled}`;
+export const meteredFrame = ({ mean, within, pulledBy }: FrameMean, compensation: number): string => {
+  const reads = `The frame’s mean lies ${printStopsDecimal(mean)} ±${within.toFixed(1)} from grey`;
+  const pulled = pulledBy === undefined ? '' : ` ${pulledBy} pulls it most.`;
+  return `${reads}; compensation ${printStopsDecimal(compensation)}.${pulled}`;
 };
 
 /** What a recommendation lets go; empty where it holds everything. */

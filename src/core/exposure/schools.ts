@@ -144,13 +144,12 @@ export const SCHOOLS = {
     rule: 'The camera’s average at a compensation that suits the profile.',
     doing: 'the camera averages, and you dial a compensation',
     place: (input) => {
-      const mean = frameMean(input.survey);
-      if (mean === undefined) return { why: 'No spots: survey the scene, and the mean is known.' };
+      const frame = frameMean(input.survey);
+      if (!frame) return { why: 'No spots: survey the scene, and the mean is known.' };
       // Common practice: +0.7..+1.3 for 8-bit wide log, +1.7..+2 for classic log, -0.5 for bodies that over-expose.
       const compensation = !isLog(input) ? 0 : input.profile.signalAt(0) < 0.36 ? 11 / 6 : 1;
-      const placement = toThird(compensation - mean - input.meterBias);
-      const fooled = lightsOver(input, placement).length > 0 || Math.abs(mean) > 1.5;
-      return { placement, why: meteredFrame(mean, compensation, fooled) };
+      const placement = toThird(compensation - frame.mean - input.meterBias);
+      return { placement, why: meteredFrame(frame, compensation) };
     },
   },
 } as const satisfies Record<string, School>;

@@ -11,6 +11,30 @@ export const SPOT_ROLES = {
 } as const;
 export type SpotRole = keyof typeof SPOT_ROLES;
 
+/** How much of the frame a spot stands for, in words, and as a share of it. Our own choice. */
+export const SPOT_SHARES = {
+  none: { name: 'nothing: held up to be read', share: 0 },
+  glint: { name: 'a glint', share: 0.003 },
+  small: { name: 'a small part', share: 0.03 },
+  part: { name: 'a part', share: 0.15 },
+  most: { name: 'most of it', share: 0.5 },
+} as const;
+export type SpotShare = keyof typeof SPOT_SHARES;
+export const SPOT_SHARE_IDS = Object.keys(SPOT_SHARES) as SpotShare[];
+
+/** What is taken where nobody has said: a card is held up and taken away again, a lamp is a glint. Our own choice. */
+const USUAL_SHARE: Readonly<Record<SpotRole, SpotShare>> = {
+  card: 'none',
+  skin: 'small',
+  keep: 'part',
+  mayLose: 'part',
+  light: 'glint',
+};
+
+/** How much of the frame a spot stands for. */
+export const shareOf = ({ role, share }: Pick<Spot, 'role' | 'share'>): SpotShare =>
+  share ?? USUAL_SHARE[role];
+
 /** Units a reading may be in; what each means is in survey.ts. */
 export const SPOT_UNIT_IDS = ['stops', 'ev', 'luminance', 'lux', 'incident', 'fNumber', 'meter'] as const;
 export type SpotUnit = (typeof SPOT_UNIT_IDS)[number];
@@ -31,6 +55,8 @@ export type Spot = {
     readonly seconds: number;
     readonly ndStops: number;
   };
+  /** How much of the frame it stands for; without it what is usual for its role. */
+  readonly share?: SpotShare;
   /** Whose face; role skin. */
   readonly subjectId?: string;
 };

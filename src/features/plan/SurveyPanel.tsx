@@ -18,6 +18,7 @@ import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import { words } from '#ui/wording/plan.ts';
 
+const FrameShares = later(() => import('./FrameShares.tsx').then((part) => part.FrameShares));
 const LookThrough = later(() => import('./LookThrough.tsx').then((part) => part.LookThrough));
 
 const Lands = ({ survey }: { survey: Survey }) => {
@@ -93,6 +94,11 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
     const ids = new Set(found.map(({ id }) => id));
     change('Spots from the frame', [...found, ...spots.filter(({ id }) => !ids.has(id))]);
   };
+  const changeSpot = (next: Spot) =>
+    change(
+      `Spot ${next.name}`,
+      spots.map((one) => (one.id === next.id ? next : one)),
+    );
   return (
     <Panel
       title={words.lightOnTheSet}
@@ -135,12 +141,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
             spot={spot}
             stops={survey.ok ? survey.value.spots.find((one) => one.spot.id === spot.id)?.stops : undefined}
             grey={survey.ok ? survey.value.grey : undefined}
-            onChange={(next) =>
-              change(
-                `Spot ${next.name}`,
-                spots.map((one) => (one.id === spot.id ? next : one)),
-              )
-            }
+            onChange={changeSpot}
             onRemove={() =>
               change(
                 `${spot.name} out`,
@@ -167,6 +168,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
       {survey.ok ? (
         <>
           <Lands survey={survey.value} />
+          {spots.length > 0 && <FrameShares survey={survey.value} onChange={changeSpot} />}
           {survey.value.warnings.map((warning) => (
             <p key={warning} className="text-warn mb-0">
               {warning}

@@ -1,5 +1,11 @@
 import * as z from 'zod/mini';
-import { SPOT_ROLES, SPOT_UNIT_IDS, type SpotRole } from '#core/exposure/spot.ts';
+import {
+  SPOT_ROLES,
+  SPOT_SHARE_IDS,
+  SPOT_UNIT_IDS,
+  type SpotRole,
+  type SpotShare,
+} from '#core/exposure/spot.ts';
 import {
   between,
   finite,
@@ -33,6 +39,7 @@ export const spotSchema = z.object({
   value: finite,
   reflectance: z.optional(between(0, 1)),
   at: z.optional(spotSettingsSchema),
+  share: z.optional(z.enum(SPOT_SHARE_IDS as [SpotShare, ...SpotShare[]])),
   subjectId: z.optional(idSchema),
 });
 

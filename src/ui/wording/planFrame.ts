@@ -1,0 +1,16 @@
+import { said } from '#core/said.ts';
+import type { Said } from './said.ts';
+
+/** Labels of what a meter of the whole frame reads, in Plan. */
+export const words = {
+  title: (mean: Said, within: Said, pulledBy: Said | undefined) => {
+    const reads = `A meter of the whole frame reads ${mean} ±${within} from the card`;
+    return pulledBy === undefined ? reads : `${reads}, pulled most by ${pulledBy}`;
+  },
+  nothingInFrame: 'A meter of the whole frame: no spot stands in the frame',
+  how: said(
+    'Say how much of the frame each spot stands for. What is more than four stops over the mean counts no more',
+    'than that: the sensor that meters is full there. A share may be twice as large or half: that is the ±.',
+  ),
+  shareOfNamed: (name: Said) => `How much of the frame ${name} fills`,
+} as const;
