@@ -14,7 +14,7 @@ export type HourRow = HourLight & {
 };
 
 /** A stretch of good light: the hours it lasts, and how many set-ups like this one fit in. */
-export type Stretch = {
+type Stretch = {
   readonly id: 'morningGold' | 'eveningGold' | 'morningBlue' | 'eveningBlue';
   readonly from: number;
   readonly to: number;
