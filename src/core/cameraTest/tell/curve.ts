@@ -161,6 +161,7 @@ export const curveOf = (basis: TestBasis): Result<TestCurve> => {
   if (!steps.ok) return steps;
   const { all, rising, clip, clipSignal, edges, errors } = steps.value;
   const top = rising[rising.length - 1].stops;
+  const isOneBracket = errors !== undefined || new Set(rising.map(({ light }) => light)).size === 1;
   let round: Round = { shift: 0 };
   let items: readonly EvidenceItem[] = [];
   let chip: readonly EvidenceItem[] = [];
@@ -178,7 +179,8 @@ export const curveOf = (basis: TestBasis): Result<TestCurve> => {
     const { shift } = round;
     const placeOf = (step: Step) => step.stops + shift + realOff(errors, step.shutter, step.light);
     if (basis.have.chip) chip = chipItem(basis, stopsAt, placesOf(basis, errors, shift), clipSignal);
-    edge = edgeEvidence(edges, rising, placeOf, stopsAt);
+    // Where lights hang apart, each is a bracket of its own: then a step at the edge has nothing to lean on.
+    edge = isOneBracket ? edgeEvidence(edges, rising, placeOf, stopsAt) : [];
   }
   if (!solved?.ok) throw new Error('curveOf: no round was run');
   const last = Math.max(...items[0].readings.map(({ reflectance }) => reflectanceToStops(reflectance)));
