@@ -37,7 +37,7 @@ await shoot('plan');
 for (const [name, setup, camera, part] of [
   ['plan-profile', 'lantern-quay', 'a-cam', 'profile'],
   ['plan-balance', 'furnace-mouth', 'a-cam', 'balance'],
-  ['plan-day', 'furnace-mouth', 'a-cam', 'day'],
+  ['plan-day', 'dunes', 'air-cam', 'day'],
   ['plan-cards', 'furnace-mouth', 'a-cam', 'cards'],
 ]) {
   await visit(on('plan', setup, camera, `&part=${part}`));
