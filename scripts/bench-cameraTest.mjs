@@ -20,7 +20,6 @@ export const benchCameraTest = async (seeds = SEEDS) => {
   const { cameraTestFigures } = await import('../.bench/cameraTest.mjs');
   say(`\nCamera tests: seven profiles, 8 and 10 bit, legal and full, ${seeds} bodies each\n`);
   const all = [...cameraTestFigures(seeds)];
-  // What a test does not tell is no figure of it.
   const covered = all.filter((one) => one.covered).length / all.length;
   say(`${all.length} tests: the whole curve in its band in ${(100 * covered).toFixed(1)} %`);
   if (covered < HELD.covered) process.exitCode = 1;
@@ -35,6 +34,7 @@ export const benchCameraTest = async (seeds = SEEDS) => {
     ['read', 'of it'],
     ['ms', 'ms to evaluate'],
   ]) {
+    // What a test does not tell is no figure of it.
     const values = all.map((one) => one[key]).filter(Number.isFinite);
     const worst = all.reduce((a, b) => (b[key] > a[key] ? b : a));
     const held = HELD[key] === undefined || at(values, 0.9) <= HELD[key];

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { AGAIN, SUN_SIDES } from '#core/day/lightOfHour.ts';
 import { printSigned, printStopsDecimal } from '#core/units.ts';
+import { printLight } from '#ui/format.ts';
 import { printHours, whenOf } from '#ui/bench/daylight.ts';
 import { useSelection } from '#ui/bench/hooks.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
@@ -17,12 +18,9 @@ import { SunCompass } from './SunCompass.tsx';
 /** Longer than this nobody waits for: printed as steady, minutes. */
 const STEADY = 90;
 
+/** Two figures: a model of a clear sky knows no more. */
 const lux = (value: number | undefined) =>
-  value === undefined
-    ? words.night
-    : value >= 100
-      ? `${Number(value.toPrecision(2)).toLocaleString('en-GB')} lx`
-      : `${value.toPrecision(1)} lx`;
+  value === undefined ? words.night : `${printLight(Number(value.toPrecision(2)))} lx`;
 const soon = (minutes: number) =>
   minutes > STEADY ? words.steady : words.inMinutes(Math.max(1, Math.round(minutes)));
 
@@ -72,7 +70,7 @@ const COLUMNS: readonly Column<HourRow>[] = [
 ];
 
 /** What moves first in this set-up, in a sentence. */
-const answer = ({ rows, side }: HoursOfSetup): string => {
+const answer = ({ rows, side, isTurned }: HoursOfSetup): string => {
   const fastest = rows.reduce((a, b) => (b.meterIn < a.meterIn ? b : a));
   const warmest = rows.reduce((a, b) => (b.balanceIn < a.balanceIn ? b : a));
   const meter =
@@ -83,7 +81,9 @@ const answer = ({ rows, side }: HoursOfSetup): string => {
     warmest.balanceIn > STEADY
       ? words.colourIsSteady
       : words.balanceEvery(Math.max(1, Math.round(warmest.balanceIn)));
-  return `${meter} ${balance} ${side ? words.lit(SUN_SIDES[side].name, SUN_SIDES[side].says) : words.sunIsDown}`;
+  if (rows.every(({ kelvin }) => kelvin === undefined)) return `${meter} ${words.sunIsDown}`;
+  const lit = side ? words.lit(SUN_SIDES[side].name, SUN_SIDES[side].says) : words.sunIsDown;
+  return `${meter} ${balance} ${isTurned ? lit : words.turnCamera}`;
 };
 
 /** The sun and sky while this set-up is shot: how fast level and colour move, and from where the sun comes. */

@@ -34,6 +34,8 @@ export type HoursOfSetup = {
   readonly stretches: readonly Stretch[];
   /** Where the camera looks, and how the sun lies to that at the set-up's middle; undefined with the sun down. */
   readonly bearing: number;
+  /** Somebody has said where it looks; else it is drawn to the north. */
+  readonly isTurned: boolean;
   readonly side?: SunSide;
 };
 
@@ -74,6 +76,7 @@ export const hoursOf = (setup: SetupRecord, sun: Sun): HoursOfSetup | undefined 
     rows,
     stretches: stretchesOf(found.value, date, sun, length),
     bearing,
+    isTurned: setup.when?.bearing !== undefined,
     ...(altitude > 0 ? { side: sunSide(bearing, azimuth) } : {}),
   };
 };

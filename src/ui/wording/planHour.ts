@@ -25,7 +25,9 @@ export const words = {
   steady: 'steady',
   inMinutes: (minutes: Said) => `${minutes} min`,
   lightIsSteady: 'The light is steady.',
-  colourIsSteady: 'Its colour is too.',
+  colourIsSteady: 'The sun’s colour is steady.',
+  turnCamera:
+    'Turn the camera on the compass to where it looks: then the side that the set is lit from is told.',
   meterEvery: (minutes: Said) => `The light moves a third of a stop in ${minutes} min: meter again.`,
   balanceEvery: (minutes: Said) => `The sun moves 10 mired in ${minutes} min: balance again between shots.`,
   lit: (name: Said, says: Said) => `With the camera as drawn the set is ${name}; ${says}.`,
