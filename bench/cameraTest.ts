@@ -2,13 +2,18 @@
 // that lean, meter and mark otherwise.
 import { evaluateTest } from '../src/core/cameraTest/evaluate.ts';
 import { isoOff } from '../src/core/cameraTest/film/film.ts';
+import type { SlipId } from '../src/core/cameraTest/film/slips.ts';
+import { findShots } from '../src/core/cameraTest/find/foundIn.ts';
+import { SURE } from '../src/core/cameraTest/find/recognise.ts';
 import {
   CAMERA,
+  filmedClips,
   filmedShotsOf,
   filmingOf,
   HAVE,
   lumaSensor,
   TRUTH,
+  USUAL,
 } from '../src/core/cameraTest/fixtures/filmed.ts';
 import { floorAt } from '../src/core/noise/sensorNoise.ts';
 import { ARCHETYPE_IDS, ARCHETYPES, compileProfile, type ArchetypeId } from '../src/core/profile/index.ts';
@@ -94,3 +99,51 @@ export function* cameraTestFigures(seeds: number): Generator<CameraTestFigures> 
       for (const bitDepth of [8, 10] as const)
         for (const range of ['legal', 'full'] as const) yield one(archetype, bitDepth, range, seed);
 }
+
+/** Slips that come together. */
+const MIXES: readonly (readonly SlipId[])[] = [
+  [],
+  ['twice', 'hand', 'drift'],
+  ['forgotten', 'twice'],
+  ['autoBalance', 'forgotten'],
+  ['mixed', 'hand'],
+  ['early', 'drift'],
+  ['autoExposure', 'early'],
+  ['autoExposure', 'forgotten', 'twice'],
+  ['autoExposure', 'autoBalance', 'hand', 'drift'],
+];
+const TOLD_APART: readonly (readonly [ArchetypeId, 8 | 10])[] = [
+  ['wideLog', 10],
+  ['flat', 8],
+  ['cineFlat', 10],
+];
+/** Steps of a bracket at clip are one like the other. */
+const isStep = (id: string | undefined) => /^(bracket|back) /.test(id ?? '');
+
+export type RecognitionFigures = {
+  readonly name: string;
+  readonly shots: number;
+  /** Named right and surely; named surely and wrong. */
+  readonly right: number;
+  readonly wrong: number;
+};
+
+/** Shots of a usual list told apart, by mix of slips. */
+export const recognitionFigures = function* (seeds: number): Generator<RecognitionFigures> {
+  for (const slips of MIXES) {
+    let [shots, right, wrong] = [0, 0, 0];
+    for (let seed = 3; seed < 3 + seeds; seed += 1)
+      for (const [archetype, bitDepth] of TOLD_APART) {
+        const filming = filmingOf(archetype, { bitDepth, range: 'legal' }, { slips, seed, frames: 8 });
+        const { clips, really } = filmedClips(filming);
+        for (const { hold, shotId, sure } of findShots(USUAL, clips, { labels: {}, bounds: {} })) {
+          const truth = really[Number(hold.clip)];
+          shots += 1;
+          if (sure < SURE) continue;
+          if (shotId === truth || (isStep(shotId) && isStep(truth))) right += 1;
+          else wrong += 1;
+        }
+      }
+    yield { name: slips.join(', ') || 'no slip', shots, right, wrong };
+  }
+};

@@ -4,6 +4,9 @@ import { say } from './ground.mjs';
 
 const HELD = { covered: 0.92, clip: 0.1, mired: 4, tint: 2, meter: 0.1, iso: 0.05, floor: 0.3, read: 0.1 };
 const SEEDS = 5;
+/** Share of shots named right and surely, over all mixes of slips. */
+const RECOGNISED = 0.98;
+const RECOGNITION_SEEDS = 2;
 
 const sorted = (values) => [...values].sort((a, b) => a - b);
 const at = (values, share) => sorted(values)[Math.min(values.length - 1, Math.floor(share * values.length))];
@@ -17,7 +20,7 @@ export const benchCameraTest = async (seeds = SEEDS) => {
     outfile: '.bench/cameraTest.mjs',
     logLevel: 'error',
   });
-  const { cameraTestFigures } = await import('../.bench/cameraTest.mjs');
+  const { cameraTestFigures, recognitionFigures } = await import('../.bench/cameraTest.mjs');
   say(`\nCamera tests: seven profiles, 8 and 10 bit, legal and full, ${seeds} bodies each\n`);
   const all = [...cameraTestFigures(seeds)];
   const covered = all.filter((one) => one.covered).length / all.length;
@@ -44,4 +47,16 @@ export const benchCameraTest = async (seeds = SEEDS) => {
         `  worst ${worst[key].toFixed(3)} ${unit} (${worst.name})${held ? '' : '  over its limit'}`,
     );
   }
+  const mixes = [];
+  for (const one of recognitionFigures(RECOGNITION_SEEDS)) {
+    mixes.push(one);
+    const asked = one.shots - one.right - one.wrong;
+    say(`${one.name}: ${one.right} of ${one.shots} shots right, ${asked} asked about, ${one.wrong} wrong`);
+  }
+  const sum = (key) => mixes.reduce((total, one) => total + one[key], 0);
+  const recognised = sum('right') / sum('shots');
+  const held = recognised >= RECOGNISED && sum('wrong') === 0;
+  if (!held) process.exitCode = 1;
+  const over = held ? '' : '  over its limit';
+  say(`shots told apart: ${(100 * recognised).toFixed(1)} % of ${sum('shots')}${over}`);
 };

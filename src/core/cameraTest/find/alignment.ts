@@ -5,6 +5,8 @@
 const MOVES = {
   /** A shot of the list was not filmed. */
   missing: 3.2,
+  /** A shot after the last hold: who stopped early left out all the rest. */
+  unfilmed: 0.7,
   /** A hold belongs to no shot. */
   stray: 5,
   /** A shot was filmed once more. */
@@ -48,12 +50,16 @@ type Sums = {
 };
 type Match = (shot: number, hold: number) => number;
 
+/** What a missing shot costs after so many holds. */
+const missingAfter = (holds: number) => (laid: number) => (laid === holds ? MOVES.unfilmed : MOVES.missing);
+
 /** Belief of all ways to have laid i shots and j holds. */
 const forward = (shots: number, holds: number, match: Match): Sums => {
   const [on, off] = [table(shots, holds), table(shots, holds)];
+  const missing = missingAfter(holds);
   for (let i = 0; i <= shots; i += 1)
     for (let j = 0; j <= holds; j += 1) {
-      const missed = logSum(off.get(i - 1, j), on.get(i - 1, j)) - MOVES.missing;
+      const missed = logSum(off.get(i - 1, j), on.get(i - 1, j)) - missing(j);
       const strayed = logSum(off.get(i, j - 1), on.get(i, j - 1)) - MOVES.stray;
       off.set(i, j, i === 0 && j === 0 ? 0 : logSum(missed, strayed));
       if (i === 0 || j === 0) continue;
@@ -66,13 +72,14 @@ const forward = (shots: number, holds: number, match: Match): Sums => {
 /** Belief of all ways to lay the rest once i shots and j holds are laid. */
 const backward = (shots: number, holds: number, match: Match): Sums => {
   const [on, off] = [table(shots, holds), table(shots, holds)];
+  const missing = missingAfter(holds);
   for (let i = shots; i >= 0; i -= 1)
     for (let j = holds; j >= 0; j -= 1) {
       const isEnd = i === shots && j === holds;
       const matched = i < shots && j < holds ? on.get(i + 1, j + 1) + match(i, j) : -Infinity;
       const rest = isEnd
         ? 0
-        : logSum(off.get(i + 1, j) - MOVES.missing, off.get(i, j + 1) - MOVES.stray, matched);
+        : logSum(off.get(i + 1, j) - missing(j), off.get(i, j + 1) - MOVES.stray, matched);
       const again = i > 0 && j < holds ? on.get(i, j + 1) + match(i - 1, j) - MOVES.repeat : -Infinity;
       off.set(i, j, rest);
       on.set(i, j, isEnd ? 0 : logSum(rest, again));

@@ -34,6 +34,10 @@ describe('laying holds along a list', () => {
   });
 });
 
+/** Steps of a bracket at clip are one like the other. */
+const isSame = (id: string | undefined, truth: string | undefined): boolean =>
+  id === truth || [id, truth].every((one) => /^(bracket|back) /.test(one ?? ''));
+
 describe('shots of a filmed list', () => {
   it.each<[SlipId[]]>([[[]], [['twice', 'hand', 'drift']], [['forgotten', 'twice']]])(
     'are found with %j: 98 of 100, none taken for another without being asked about',
@@ -45,30 +49,37 @@ describe('shots of a filmed list', () => {
         for (const { hold, shotId, sure } of found) {
           const truth = really[Number(hold.clip)];
           count += 1;
-          if (shotId === truth) right += 1;
-          // Steps at clip are one like the other.
-          else if (sure >= SURE)
-            expect([shotId, truth].every((id) => /^(bracket|back) /.test(id ?? ''))).toBe(true);
+          if (sure < SURE) continue;
+          right += 1;
+          expect(isSame(shotId, truth)).toBe(true);
         }
       }
-      expect(right / count).toBeGreaterThanOrEqual(0.97);
+      expect(right / count).toBeGreaterThanOrEqual(0.98);
     },
     60_000,
   );
 
-  it('are asked about where an automatic made them alike, and named where they are missing', () => {
+  it('are known by their noise where an automatic held the level, and named where they are missing', () => {
     const { clips, really } = filmedClips(filmingOf('wideLog', TEN, { slips: ['autoExposure', 'early'] }));
     const found = findShots(USUAL, clips, NO_EDITS);
-    for (const { hold, shotId, sure } of found)
-      if (sure >= SURE) expect(shotId).toBe(really[Number(hold.clip)]);
+    for (const { hold, shotId } of found) expect(shotId).toBe(really[Number(hold.clip)]);
     const problems = problemsOf(USUAL, found);
-    expect(problems.find(({ id }) => id === 'doubtful')?.text).toMatch(/not sure/);
     expect(
       problems.some(({ id, text }) => id === 'missing again' && /Not found: card at the end/.test(text)),
     ).toBe(true);
-    // What is not sure is not evaluated.
+  }, 30_000);
+
+  it('are asked about where one is as much the one as the other, and not evaluated before that', () => {
+    const filmed = USUAL.filter(({ id }) => id !== 'edge lowest');
+    const { clips, really } = filmedClips(filmingOf('wideLog', TEN), filmed);
+    const found = findShots(USUAL, clips, NO_EDITS);
+    for (const { hold, shotId, sure } of found)
+      if (sure >= SURE) expect(isSame(shotId, really[Number(hold.clip)])).toBe(true);
+    const doubtful = found.filter(({ shotId, sure }) => shotId !== undefined && sure < SURE);
+    expect(doubtful.length).toBeGreaterThan(0);
+    expect(problemsOf(USUAL, found).find(({ id }) => id === 'doubtful')?.text).toMatch(/not sure/);
     const used = filmedShots(USUAL, found).map(({ hold }) => hold);
-    for (const { hold, sure } of found) if (sure < SURE) expect(used).not.toContain(hold);
+    for (const { hold } of doubtful) expect(used).not.toContain(hold);
   }, 30_000);
 
   it('are what somebody says they are, and go from where to where they say', () => {

@@ -1,11 +1,12 @@
 import { median } from '../../maths/quantile.ts';
 import type { Shot } from '../types.ts';
 import { align, type Placed } from './alignment.ts';
+import { gainSign, gainsOf, type GainSign } from './gainSign.ts';
 import type { Hold } from './holds.ts';
 import { VIEW_FITS } from './views.ts';
 
-// Which shot of the list each hold is: by what fills the picture, by where the card's level and colour lie against the
-// other holds, and by the order. The levels of an unknown curve are learnt on the way.
+// Which shot of the list each hold is: by what fills the picture, by where the card's level, colour and noise lie
+// against the other holds, and by the order. The levels of an unknown curve are learnt on the way.
 
 export type FoundShot = {
   readonly hold: Hold;
@@ -28,9 +29,13 @@ const FREE = 0.15;
 const REACH = 0.7;
 const KEPT = 0.3;
 const ROUNDS = 3;
+/** How much less likely it is that an automatic was left on, negative log. */
+const LEFT_ON = 3;
 /** A card's colour: how exactly it repeats, and how far a turn of the dial moves it at least, signal fraction. */
 const COLOUR_SD = 0.008;
 const DIAL = 0.03;
+/** Less than this says little: an automatic may have turned it back. */
+const DIAL_AT_LEAST = 0.011;
 /** Farther from grey colours say little, stops. */
 const COLOURS_WITHIN = 2.5;
 /** No single sign speaks louder than this. */
@@ -51,10 +56,27 @@ const levelAt = (levels: Levels, stops: number): number => {
 
 const quiet = (off: number): number => Math.min(LOUDEST, (off * off) / 2);
 
-const levelCost = (shot: Shot, { card }: Hold, levels: Levels, sd: number): number => {
+type Colours = { readonly warmth: number; readonly green: number; readonly dial: number };
+
+/** What is known of the card so far. */
+type Known = {
+  readonly levels: Levels;
+  readonly sd: number;
+  readonly colours: Colours;
+  readonly noise: GainSign;
+  /** Automatic exposure was left on for the ISO steps. */
+  readonly isAutomatic: boolean;
+  readonly reference: readonly number[];
+};
+
+/** Whether the camera sets a shot's level, not its marks. */
+const isMetered = ({ kind }: Shot, isAutomatic: boolean): boolean =>
+  kind === 'meter' || (isAutomatic && kind === 'iso');
+
+const levelCost = (shot: Shot, { card }: Hold, { levels, sd, isAutomatic }: Known): number => {
   switch (shot.view) {
     case 'card':
-      return shot.kind === 'meter'
+      return isMetered(shot, isAutomatic)
         ? quiet((card.signal - levelAt(levels, 0)) / BY_METER)
         : quiet((card.signal - levelAt(levels, shot.settings.stops)) / sd);
     case 'white':
@@ -73,15 +95,13 @@ const colourOf = ({ card: { channels } }: Hold) => ({
   green: channels[1] - (channels[0] + channels[2]) / 2,
 });
 
-type Colours = { readonly warmth: number; readonly green: number; readonly dial: number };
-
 const colourCost = (shot: Shot, hold: Hold, at: Colours): number => {
   if (shot.view !== 'card' || Math.abs(shot.settings.stops) > COLOURS_WITHIN) return 0;
   const { warmth, green } = colourOf(hold);
   const turned = shot.id === 'balance lower' ? at.dial : shot.id === 'balance higher' ? -at.dial : 0;
   // How far it goes is not known before: only that it goes this way.
   const off =
-    turned === 0 ? warmth - at.warmth : Math.min(0, Math.sign(turned) * (warmth - at.warmth) - DIAL / 2);
+    turned === 0 ? warmth - at.warmth : Math.min(0, Math.sign(turned) * (warmth - at.warmth) - DIAL_AT_LEAST);
   const tinted = shot.kind === 'tint';
   const other = tinted ? Math.min(0, Math.abs(green - at.green) - 0.004) : green - at.green;
   return quiet(off / COLOUR_SD) + quiet(other / COLOUR_SD);
@@ -93,10 +113,11 @@ const learn = (
   shots: readonly Shot[],
   holds: readonly Hold[],
   { shotOf, sure }: Placed,
+  isAutomatic: boolean,
 ): Levels => {
   const known = holds.flatMap((hold, j) => {
     const shot = shots[shotOf[j]];
-    return shot && shot.view === 'card' && shot.kind !== 'meter' && sure[j] > 0.3
+    return shot && shot.view === 'card' && !isMetered(shot, isAutomatic) && sure[j] > 0.3
       ? [
           {
             stops: shot.settings.stops,
@@ -132,20 +153,14 @@ const referenceOf = (holds: readonly Hold[]): readonly number[] => {
 const cellMedians = (holds: readonly Hold[]): readonly number[] =>
   holds[0].signs.look.map((_, cell) => median(holds.map(({ signs }) => signs.look[cell])));
 
-const placed = (
-  shots: readonly Shot[],
-  holds: readonly Hold[],
-  levels: Levels,
-  sd: number,
-  colours: Colours,
-  reference: readonly number[],
-): Placed =>
+const placed = (shots: readonly Shot[], holds: readonly Hold[], known: Known): Placed =>
   align(shots.length, holds.length, (i, j) => {
     const [shot, hold] = [shots[i], holds[j]];
     return (
-      VIEW_FITS[shot.view](hold.signs, { reference, stops: shot.settings.stops }) +
-      levelCost(shot, hold, levels, sd) +
-      colourCost(shot, hold, colours)
+      VIEW_FITS[shot.view](hold.signs, { reference: known.reference, stops: shot.settings.stops }) +
+      levelCost(shot, hold, known) +
+      colourCost(shot, hold, known.colours) +
+      quiet(known.noise.off(shot, hold))
     );
   });
 
@@ -189,19 +204,28 @@ export const recognise = (
     green: median(from.map((hold) => colourOf(hold).green)),
     dial: DIAL,
   };
-  const begun = starts.map((signalAt) => {
-    const start = KNOTS.map(signalAt);
-    return { start, found: placed(shots, holds, start, AT_FIRST, colours, reference) };
+  const gains = gainsOf(shots);
+  const begun = starts.flatMap((signalAt) => {
+    const levels = KNOTS.map(signalAt);
+    const noise = gainSign(gains, holds, levelAt(levels, 0));
+    return [false, true].map((isAutomatic) => {
+      const known = { levels, sd: AT_FIRST, colours, noise, isAutomatic, reference };
+      const found = placed(shots, holds, known);
+      return { start: levels, isAutomatic, found, likely: found.likely - (isAutomatic ? LEFT_ON : 0) };
+    });
   });
-  const best = begun.reduce((a, b) => (b.found.likely > a.found.likely ? b : a));
-  const { start } = best;
+  const best = begun.reduce((a, b) => (b.likely > a.likely ? b : a));
+  const { start, isAutomatic } = best;
   let { found } = best;
-  let levels: Levels = start;
+  let known: Known | undefined;
   for (let round = 0; round < ROUNDS; round += 1) {
-    levels = learn(start, shots, holds, found);
+    const levels = learn(start, shots, holds, found, isAutomatic);
     colours = coloursOf(shots, holds, found) ?? colours;
+    const { shotOf } = found;
+    const noise = gainSign(gains, holds, levelAt(levels, 0), (j) => gains.get(shots[shotOf[j]]?.id ?? ''));
     const sd = AT_FIRST * (LEARNT / AT_FIRST) ** ((round + 1) / ROUNDS);
-    found = placed(shots, holds, levels, sd, colours, reference);
+    known = { levels, sd, colours, noise, isAutomatic, reference };
+    found = placed(shots, holds, known);
   }
   // Steps of a bracket at clip are one like the other: which of them is which makes no difference.
   const full = Math.max(...holds.map(({ card }) => card.signal)) - AS_FULL;
@@ -214,24 +238,23 @@ export const recognise = (
     const shot = shots[found.shotOf[j]];
     return { hold, sure: sureOf(j), ...(shot ? { shotId: shot.id } : {}) };
   });
-  return strayAgain(shots, result, (missing, stray) =>
-    placed(missing, stray, levels, LEARNT, colours, reference),
-  );
+  return known === undefined ? result : strayAgain(shots, result, known);
 };
 
 /** What was filmed out of the list's order: holds that fit nowhere are laid along the shots that are missing. */
 const strayAgain = (
   shots: readonly Shot[],
   found: readonly FoundShot[],
-  place: (shots: readonly Shot[], holds: readonly Hold[]) => Placed,
+  known: Known,
 ): readonly FoundShot[] => {
   const taken = new Set(found.flatMap(({ shotId }) => shotId ?? []));
   const missing = shots.filter(({ id }) => !taken.has(id));
   const stray = found.filter(({ shotId }) => shotId === undefined);
   if (missing.length === 0 || stray.length === 0) return found;
-  const again = place(
+  const again = placed(
     missing,
     stray.map(({ hold }) => hold),
+    known,
   );
   return found.map((one) => {
     const j = stray.indexOf(one);
