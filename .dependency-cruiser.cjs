@@ -24,6 +24,7 @@ const coreOrder = [
   'advice',
   'lut',
   'exposure',
+  'lens',
   'formats',
   'grade',
   'scopes',

@@ -1,4 +1,5 @@
-import { cell, expect, openPart, reloaded, test, visit } from './fixtures.ts';
+import { readFileSync } from 'node:fs';
+import { at, cell, expect, openPart, reloaded, test, visit } from './fixtures.ts';
 
 const plan = (setup: string, rest = '') => `/plan?shoot=salt-and-fire&setup=${setup}${rest}`;
 
@@ -193,4 +194,32 @@ test('the sun while a set-up is shot: the camera is turned on the compass, and s
   // Inside there is no sun to turn to.
   await visit(page, plan('furnace-mouth', '&camera=a-cam&part=day'));
   await expect(page.getByText('Sun and sky while you shoot')).toBeHidden();
+});
+
+test('lens and glass: a wish gives irises, a picked one is set; a polariser is in the card’s light and the log', async ({
+  page,
+}) => {
+  await visit(page, `${at('plan', 'bench-interview')}&part=lens`);
+  const depth = page.locator('.panel').filter({ hasText: 'Depth of field' });
+  await expect(depth).toContainText('f/1.4 to f/5.6 give it: eyes only. The card’s f/4 is one of them.');
+  await page.getByLabel('What is wanted of the depth').selectOption('soft');
+  await page.getByLabel('Blur of the background, %').fill('2');
+  await page.keyboard.press('Enter');
+  await expect(depth).toContainText('too far stopped down: more is sharp than is asked');
+  await depth.getByRole('button', { name: 'f/2', exact: true }).click();
+  await expect(cell(page, 'iris')).toHaveText('f/2');
+  await expect(depth).toContainText('The card’s f/2 is one of them.');
+  await page.getByLabel('Focus, m', { exact: true }).fill('0.1');
+  await page.keyboard.press('Enter');
+  await expect(depth).toContainText('focus 1.80 m');
+  await page.getByRole('button', { name: 'polariser' }).click();
+  await expect(page.getByText('Together they take 1.6 stops ±0.3.')).toBeVisible();
+  await page.keyboard.press('l');
+  await expect(page.getByText(/^Take \d+ logged/)).toBeVisible();
+  await visit(page, at('handoff', 'bench-interview'));
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'CSV' }).click(),
+  ]);
+  expect(readFileSync(await file.path(), 'utf8')).toContain('polariser');
 });

@@ -1,3 +1,4 @@
+import { stopsBefore } from '#core/exposure/glassLoss.ts';
 import { isoStanding } from '#core/exposure/iso.ts';
 import { recordedStops } from '#core/exposure/solver.ts';
 import type { Planned } from './selection.ts';
@@ -7,8 +8,8 @@ import type { Planned } from './selection.ts';
  * are what was opened or closed between them.
  */
 export const exposedStops = ({ camera, plan }: Planned, fps: number): number => {
-  const { iris, shutter, ndStops } = plan;
+  const { iris, shutter } = plan;
   // With an exposure index the sensor stays at its base.
   const iso = camera.sensitivity === 'ei' ? isoStanding(plan.iso, camera.baseIsos, 'ei').base : plan.iso;
-  return recordedStops(1, { iris, shutter, iso, nd: { stops: ndStops, names: [], setIds: [] } }, fps);
+  return recordedStops(1, { iris, shutter, iso, nd: { stops: stopsBefore(plan), names: [], setIds: [] } }, fps);
 };

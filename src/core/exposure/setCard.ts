@@ -4,6 +4,7 @@ import { compileNeutral } from '../lut/neutral.ts';
 import { compileProfile, type Profile, type ProfileData } from '../profile/index.ts';
 import type { Coding } from '../signal/scale.ts';
 import { exactFNumber } from './aperture.ts';
+import { stopsBefore } from './glassLoss.ts';
 import { isoStanding, type IsoStanding, type Sensitivity } from './iso.ts';
 import { illuminanceFor, luminanceFor } from './meter.ts';
 import { shutterSeconds, type Shutter } from './shutter.ts';
@@ -28,6 +29,8 @@ export type CardPlan = {
   readonly shutter: Shutter;
   readonly iris: number;
   readonly ndStops: number;
+  /** Other glass before the lens, by its ids. */
+  readonly glass?: readonly string[];
   /** Stops under clip at which the warning zebra sets in. */
   readonly warningMargin: number;
 };
@@ -110,7 +113,7 @@ export const setCardNumbers = (
   const seconds = shutterSeconds(plan.shutter, fps);
   // With an exposure index the sensor stays at its base, whatever the dial says.
   const speed = camera.sensitivity === 'ei' ? iso.base : plan.iso;
-  const settings = { fNumber: exactFNumber(plan.iris), seconds, iso: speed, ndStops: plan.ndStops };
+  const settings = { fNumber: exactFNumber(plan.iris), seconds, iso: speed, ndStops: stopsBefore(plan) };
   const levels = zebraLevels(camera, signal, {
     placement: plan.placement,
     faces: subjects,

@@ -26,38 +26,30 @@ export const TONE_LIMITS = {
   shoulder: { min: 0, max: 1 },
 } as const satisfies Record<keyof ToneScale, { readonly min: number; readonly max: number }>;
 
-/** Tone scales to begin with; the names are ours. */
+/** Tone scales to begin with; the names are ours. What each does is said in `toneWords.ts`. */
 export const TONE_PRESETS = {
   plain: {
     name: 'plain',
-    says: 'What the card and the verdicts are counted by',
     tone: { contrast: 1, toe: 0, shoulder: 0.5 },
   },
   soft: {
     name: 'soft',
-    says: 'Less contrast, shadows open',
     tone: { contrast: 0.85, toe: -0.3, shoulder: 0.65 },
   },
-  firm: { name: 'firm', says: 'More contrast', tone: { contrast: 1.2, toe: 0.25, shoulder: 0.55 } },
+  firm: { name: 'firm', tone: { contrast: 1.2, toe: 0.25, shoulder: 0.55 } },
   guarded: {
     name: 'guarded',
-    says: 'Highlights roll off from grey up, so that much light stays told apart',
     tone: { contrast: 0.95, toe: 0, shoulder: 1, white: 0.7 },
   },
   even: {
     name: 'even',
-    says: 'Straight as long as it can be: for measuring by eye',
     tone: { contrast: 1, toe: 0, shoulder: 0 },
   },
   deep: {
     name: 'deep',
-    says: 'Shadows held down, the rest as plain',
     tone: { contrast: 1, toe: 0.7, shoulder: 0.5 },
   },
-} as const satisfies Record<
-  string,
-  { readonly name: string; readonly says: string; readonly tone: ToneScale }
->;
+} as const satisfies Record<string, { readonly name: string; readonly tone: ToneScale }>;
 
 export type TonePresetId = keyof typeof TONE_PRESETS;
 export const TONE_PRESET_IDS = Object.keys(TONE_PRESETS) as TonePresetId[];

@@ -17,6 +17,7 @@ const SchoolsPanel = later(() => import('./SchoolsPanel.tsx').then((part) => par
 const FiguresView = later(() => import('./FiguresView.tsx').then((part) => part.FiguresView));
 const AdvicePanel = later(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
 const BalancePanel = later(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
+const LensView = later(() => import('./lens/LensView.tsx').then((part) => part.LensView));
 const DayPanel = later(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
 const ChecklistPanel = later(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
 const DayCardsView = later(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
@@ -69,6 +70,7 @@ const PARTS = {
   figures: { name: words.byThirds, View: FiguresView },
   profile: { name: words.profile, View: AdvicePanel },
   balance: { name: words.whiteBalance, View: BalancePanel },
+  lens: { name: words.lensAndGlass, View: LensView },
   day: { name: words.dayAndMedia, View: DayPanel },
   checklist: { name: words.checklist, View: ChecklistPanel },
   cards: { name: words.pocketCards, View: DayCardsView },

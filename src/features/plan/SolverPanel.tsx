@@ -13,7 +13,7 @@ import type { Locks } from '#store/records/setup.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { ISO_RULES, planFields, solvedAt } from './planModel.ts';
+import { behindGlass, ISO_RULES, planFields, solvedAt } from './planModel.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import { FLOATING_SHUTTER } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
@@ -93,7 +93,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
     survey.grey === undefined
       ? undefined
       : ndNeeded(
-          survey.grey,
+          behindGlass(plan, survey.grey),
           plan.placement,
           { iris: plan.iris, shutter: plan.shutter, iso: plan.iso },
           setup.fps,

@@ -1,4 +1,5 @@
 import { exactFNumber } from '#core/exposure/aperture.ts';
+import { stopsBefore } from '#core/exposure/glassLoss.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import {
   recommend,
@@ -19,6 +20,7 @@ import {
 } from '#core/exposure/solver.ts';
 import type { Spot } from '#core/exposure/spot.ts';
 import { inUnit, surveyOf, type Survey } from '#core/exposure/survey.ts';
+import { SHUTTER_RULE_IDS, shuttersBy, type ShutterRuleId } from '#core/lens/motion.ts';
 import type { Result } from '#core/result.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
@@ -29,6 +31,7 @@ import type { SetupRecord } from '#store/records/setup.ts';
 import type { Selection } from '#store/selection.ts';
 import { sensorOf } from '#ui/bench/sensorOf.ts';
 import { words } from '#ui/wording/plan.ts';
+import { depthIrises } from './lensModel.ts';
 
 export const surveyOfSetup = ({ setup, subjects }: Selection): Result<Survey> =>
   surveyOf(setup.spots, subjects, { k: setup.meterK, c: setup.meterC });
@@ -61,7 +64,7 @@ export const landsAt = ({ camera, plan, setup }: Selection, numbers: SetCardNumb
       iris: plan.iris,
       shutter: plan.shutter,
       iso: speedOf(camera, numbers, plan.iso),
-      nd: { stops: plan.ndStops, names: [], setIds: [] },
+      nd: { stops: stopsBefore(plan), names: [], setIds: [] },
     },
     setup.fps,
   );
@@ -75,8 +78,15 @@ const freeShutters = (camera: CameraRecord, setup: SetupRecord): readonly Shutte
     (shutter) => shutterSeconds(shutter, setup.fps) <= 1 / setup.fps + 1e-9,
   );
   const list = possible.length > 0 ? possible : shuttersOf(camera);
+  const rule = shutterRuleOf(setup);
+  const ruled = rule === 'any' ? undefined : shuttersBy(rule, list, setup.fps);
+  if (ruled) return ruled;
   return setup.brief.outside ? list : flickerSafe(list, setup.fps, setup.brief.mains);
 };
+
+/** Which shutters the set-up asks for where they are free. */
+export const shutterRuleOf = ({ locks }: Pick<SetupRecord, 'locks'>): ShutterRuleId =>
+  SHUTTER_RULE_IDS.find((id) => id === locks.rule) ?? 'any';
 
 const IRIS_REACH = 3;
 
@@ -128,13 +138,17 @@ export const knobsOf = (
       ? []
       : camera.isos.filter((iso) => ISO_RULES[locks.iso].allows(iso, { camera, set }));
   return {
-    irises: locks.iris ? [plan.iris] : irises.filter(near),
+    irises: depthIrises({ camera, plan }) ?? (locks.iris ? [plan.iris] : irises.filter(near)),
     shutters: locks.shutter ? [plan.shutter] : freeShutters(camera, setup),
     isos: isos.length > 0 ? isos : [set],
     nd: ndStacks(fitting(sets, camera)),
     lightMoves: !locks.light,
   };
 };
+
+/** Light of a card that is left behind glass which is not grey: what the ND may still take from. */
+export const behindGlass = ({ glass }: PlanRecord, grey: number): number =>
+  grey / 2 ** stopsBefore({ ndStops: 0, glass });
 
 /** Settings that put the surveyed card at a placement; undefined where nothing absolute was read. */
 export const solvedAt = (
@@ -147,7 +161,7 @@ export const solvedAt = (
   if (survey.grey === undefined) return undefined;
   const { camera, plan, setup } = selection;
   return solveExposure(
-    survey.grey,
+    behindGlass(plan, survey.grey),
     placement,
     knobsOf(selection, numbers, sets),
     { iris: plan.iris, baseIsos: camera.baseIsos },
@@ -214,7 +228,7 @@ export const settingsOf = (plan: PlanRecord, setup: SetupRecord): NonNullable<Sp
   iso: plan.iso,
   iris: plan.iris,
   seconds: shutterSeconds(plan.shutter, setup.fps),
-  ndStops: plan.ndStops,
+  ndStops: stopsBefore(plan),
 });
 
 /** What the camera's own meter showed on a spot, its bias taken off, at the settings it was shown at. */
@@ -251,7 +265,7 @@ export const spotsOfFrame = (
     fNumber: exactFNumber(plan.iris),
     seconds: numbers.seconds,
     iso: speedOf(camera, numbers, plan.iso),
-    ndStops: plan.ndStops,
+    ndStops: stopsBefore(plan),
   };
   return measured.patches.flatMap((reading) => {
     const { patch } = reading;

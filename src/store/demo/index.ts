@@ -50,6 +50,7 @@ const plans: PlanRecord[] = [
     shutter: HALF,
     iris: 2.8,
     ndStops: 0,
+    lens: { focal: 35, distance: 2.4, behind: 7, wish: 'none', confusion: 'seen' },
   }),
   plan('furnace-mouth', 'b-cam', {
     profileId: 'classicLog',
@@ -68,6 +69,7 @@ const plans: PlanRecord[] = [
     shutter: HALF,
     iris: 4,
     ndStops: 0,
+    lens: { focal: 60, distance: 1.8, behind: 4.5, wish: 'eyes', confusion: 'seen' },
   }),
   plan('bench-interview', 'b-cam', {
     profileId: 'cineFlat',
@@ -107,6 +109,7 @@ const plans: PlanRecord[] = [
     iris: 4,
     ndStops: 4,
     ndSetId: 'nd-air',
+    lens: { focal: 9, distance: 40, wish: 'none', confusion: 'seen', speed: 9 },
   }),
   plan('slipway', 'small-cam', {
     profileId: 'flat',

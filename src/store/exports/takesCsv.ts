@@ -45,6 +45,7 @@ const COLUMNS: readonly CsvColumn<TakeRecord>[] = [
   { name: 'fps', of: ({ card }) => card.fps },
   { name: 'iris (f)', of: ({ card }) => card.iris },
   { name: 'ND (stops)', of: ({ card }) => card.ndStops },
+  { name: 'other glass', of: ({ card }) => card.glass ?? '' },
   { name: 'zebra scale', of: ({ card }) => (card.zebraScale ? SCALES[card.zebraScale].name : '') },
   { name: 'card zebra', of: ({ card }) => card.cardZebra },
   {

@@ -1,9 +1,11 @@
 import * as z from 'zod/mini';
+import type { Imager } from '#core/lens/depth.ts';
 import type { Shutter } from '#core/exposure/shutter.ts';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import {
   atLeast,
   between,
+  checkedLater,
   demoSchema,
   finite,
   idSchema,
@@ -113,6 +115,8 @@ export const cameraSchema = z.object({
   /** Empty: the lens has no iris to set; `fixedIris` holds its f-number. */
   irises: listOf(positive, 0, 60),
   fixedIris: z.optional(positive),
+  /** What the picture is recorded from; without it depth of field is not known. */
+  imager: checkedLater<Imager>(),
   shutterBy: z.enum(['angle', 'time']),
   /** Degrees, or denominators of a second. */
   shutters: listOf(positiveTo(32_000), 1, 60),

@@ -1,5 +1,16 @@
 import * as z from 'zod/mini';
-import { between, idSchema, natural, positive, positiveTo, stopsSchema, whole } from './common.ts';
+import type { GlassId } from '#core/exposure/glassLoss.ts';
+import type { LensUse } from '#core/lens/depthWishes.ts';
+import {
+  between,
+  checkedLater,
+  idSchema,
+  natural,
+  positive,
+  positiveTo,
+  stopsSchema,
+  whole,
+} from './common.ts';
 import { gradeSchema } from './grade.ts';
 import { lutBuildSchema } from './lut.ts';
 import { roomSchema } from './room.ts';
@@ -25,6 +36,10 @@ export const planSchema = z.object({
   /** Which glass makes them; without it any. */
   ndSetId: z.optional(idSchema),
   warningMargin: between(0, 3),
+  /** Focal length, focus and what is wanted of the depth. */
+  lens: checkedLater<LensUse>(),
+  /** Glass before the lens that is not grey. */
+  glass: checkedLater<readonly GlassId[]>(),
   /** The LUT on each monitor, by the monitor's id; without one a monitor shows the computed picture. */
   monitorLuts: z.optional(z.record(idSchema, idSchema)),
   /** The LUT that is being built here; without one the plain one. */

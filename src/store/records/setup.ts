@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import type { ShutterRuleId } from '#core/lens/motion.ts';
 import {
   SPOT_ROLES,
   SPOT_SHARE_IDS,
@@ -8,6 +9,7 @@ import {
 } from '#core/exposure/spot.ts';
 import {
   between,
+  checkedLater,
   finite,
   idSchema,
   listOf,
@@ -79,6 +81,8 @@ const locksSchema = z.object({
   iso: z.enum(['stays', 'base', 'ceiling', 'free']),
   shutter: z.boolean(),
   light: z.boolean(),
+  /** Which shutters may be used where it is free; by day outside any, under lamps what does not flicker. */
+  rule: checkedLater<ShutterRuleId>(),
 });
 export type Locks = z.infer<typeof locksSchema>;
 export const PLAIN_LOCKS: Locks = { iris: true, iso: 'stays', shutter: true, light: true };

@@ -19,6 +19,8 @@ const cardSnapshotSchema = z.object({
   fps: finite,
   iris: finite,
   ndStops: finite,
+  /** Other glass before the lens, by its names. */
+  glass: z.optional(text(0, 200)),
   /** What the zebra levels are in; takes logged before it was kept have none. */
   zebraScale: z.optional(z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]])),
   cardZebra: z.string(),

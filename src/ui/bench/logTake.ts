@@ -1,4 +1,5 @@
 import { failure, success } from '#core/result.ts';
+import { GLASS_LOSS, knownGlass } from '#core/exposure/glassLoss.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { printZebraOrInstead } from '#core/exposure/zebra.ts';
 import type { Distribution } from '#core/scopes/distribution.ts';
@@ -6,6 +7,7 @@ import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import { cardReading, type Verdict } from '#core/verdict/index.ts';
 import type { TakeDraft } from '#store/book.ts';
+import type { PlanRecord } from '#store/records/plan.ts';
 import type { CardSnapshot, TakeMeasurement, TakeRecord } from '#store/records/take.ts';
 import type { Selection } from '#store/selection.ts';
 import { takeMarksOf } from '#store/takeMarks.ts';
@@ -32,6 +34,11 @@ export type TakeSource = {
   readonly at?: number;
 };
 
+const glassNamesOf = ({ glass }: PlanRecord): Pick<CardSnapshot, 'glass'> => {
+  const names = knownGlass(glass).map((id) => GLASS_LOSS[id].name);
+  return names.length > 0 ? { glass: names.join(', ') } : {};
+};
+
 const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
   const { plan, setup, camera, profile, monitors } = selection;
   return {
@@ -48,6 +55,7 @@ const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
     fps: setup.fps,
     iris: plan.iris,
     ndStops: plan.ndStops,
+    ...glassNamesOf(plan),
     zebraScale: camera.zebra.scale,
     cardZebra: printZebraOrInstead(numbers.card),
     skinZebras: numbers.skin.map(({ subject, zebra }) => ({

@@ -1,3 +1,4 @@
+import { stopsBefore } from '#core/exposure/glassLoss.ts';
 import { dialFor } from '#core/colour/lean.ts';
 import { DISPLAY_GREY } from '#core/lut/monitoring.ts';
 import { isFlickerSafe } from '#core/exposure/shutter.ts';
@@ -38,7 +39,7 @@ const lightLines = ({ selection, numbers }: CellInput) => {
           fNumber: n,
           seconds: numbers.seconds,
           iso: camera.sensitivity === 'ei' ? numbers.iso.base : plan.iso,
-          ndStops: plan.ndStops,
+          ndStops: stopsBefore(plan),
           placement: plan.placement,
         },
         numbers.luminance,

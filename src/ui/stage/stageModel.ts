@@ -1,4 +1,5 @@
 import { exactFNumber, F_NUMBERS } from '#core/exposure/aperture.ts';
+import { stopsBefore } from '#core/exposure/glassLoss.ts';
 import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
@@ -40,15 +41,24 @@ export const DIFFUSIONS = [
   { name: '1/2', share: 0.02 },
 ] as const;
 
+/** What the glass on the card spreads, by its id. */
+const SPREADS: Readonly<Record<string, number>> = {
+  diffusion8: DIFFUSIONS[1].share,
+  diffusion4: DIFFUSIONS[2].share,
+  diffusion2: DIFFUSIONS[3].share,
+};
+const diffusionOf = (glass: unknown): number =>
+  Array.isArray(glass) ? Math.max(0, ...glass.map((id) => SPREADS[String(id)] ?? 0)) : 0;
+
 export const knobsOfCard = ({ plan }: Selection): Knobs => ({
   iris: plan.iris,
   shutter: plan.shutter,
   iso: plan.iso,
-  ndStops: plan.ndStops,
+  ndStops: stopsBefore(plan),
   kelvin: plan.kelvin,
   tint: plan.tint,
   profileId: plan.profileId,
-  diffusion: 0,
+  diffusion: diffusionOf(plan.glass),
 });
 
 /** Widest clip of a camera's own profiles: there its sensor is full. */

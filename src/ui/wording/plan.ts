@@ -105,6 +105,7 @@ export const words = {
   byThirds: 'By thirds',
   profile: 'Profile',
   whiteBalance: 'White balance',
+  lensAndGlass: 'Lens and glass',
   dayAndMedia: 'Day and media',
   checklist: 'Checklist',
   pocketCards: 'Pocket cards',

@@ -12,6 +12,7 @@ import {
 } from '#core/grade/start/startingPoints.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
+import { TONE_SAYS } from '#core/lut/toneWords.ts';
 import type { GradeRead } from '#workers/judge/gradeProtocol.ts';
 import { outputIdOf, schoolsOf, toneIdOf, withNewRow } from '#ui/bench/grade/gradeModel.ts';
 import { Folded } from '#ui/parts/Folded.tsx';
@@ -77,7 +78,7 @@ const Conversion = ({ hand }: { hand: GradeAtHand }) => {
       )}
       <Choice
         label={words.toneScale}
-        says={TONE_PRESETS[tone].says}
+        says={TONE_SAYS[tone]}
         value={tone}
         options={TONE_PRESET_IDS.map((id) => ({ id, name: TONE_PRESETS[id].name }))}
         onPick={(id) => hand.choose(words.toneScale, { tone: id })}

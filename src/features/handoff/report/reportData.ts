@@ -79,7 +79,7 @@ const cardOf = (card: CardSnapshot): readonly (readonly [string, string])[] => [
   [words.balance, `${printKelvin(card.kelvin)}${printTint(card.tint)}`],
   [words.shutter, `${printShutter(card.shutter)}, ${card.fps} fps`],
   [words.iris, printFNumber(card.iris)],
-  [words.nd, printNd(card.ndStops)],
+  [words.nd, [printNd(card.ndStops), card.glass].filter(Boolean).join(', ')],
   [words.placement, printStops(card.placement)],
   [words.cardZebra, card.cardZebra],
   [

@@ -5,6 +5,7 @@ import { UNKNOWN_GAMUT } from '#core/colour/gamut.ts';
 import { COMPRESS_FROM } from '#core/lut/compressFrom.ts';
 import type { CompiledRecipe, LutRecipe } from '#core/lut/recipe.ts';
 import { TONE_PRESET_IDS, TONE_PRESETS } from '#core/lut/toneScale.ts';
+import { TONE_SAYS } from '#core/lut/toneWords.ts';
 import { printStops } from '#core/units.ts';
 import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { matchOf } from '../lutModel.ts';
@@ -59,7 +60,7 @@ export const TonePanel = ({ recipe, compiled }: { recipe: LutRecipe; compiled: C
         options={TONE_PRESET_IDS.map((id) => ({
           id,
           name: TONE_PRESETS[id].name,
-          says: TONE_PRESETS[id].says,
+          says: TONE_SAYS[id],
         }))}
         value={build.preset}
         onPick={(preset) => set(preset, { preset, moved: {} })}
