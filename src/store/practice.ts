@@ -1,7 +1,5 @@
 import type { Database } from './database.ts';
-import type { PracticeRecord } from './records/practice.ts';
-import { readRows } from './setAside.ts';
-import { TABLES } from './tables.ts';
+import { practiceSchema, type PracticeRecord } from './records/practice.ts';
 
 /** What somebody practised, oldest first; rows that cannot be read are left out, and stay. */
 export const practiceOf = async (database: Database, person: string): Promise<readonly PracticeRecord[]> => {
@@ -10,7 +8,7 @@ export const practiceOf = async (database: Database, person: string): Promise<re
     .where('[person+at]')
     .between([person, ''], [person, '\uffff'])
     .toArray();
-  return readRows('practice', rows).good;
+  return rows.flatMap((row) => practiceSchema.safeParse(row).data ?? []);
 };
 
 /** Everybody who has practised here, by name. */
@@ -20,5 +18,5 @@ export const peopleOf = async (database: Database): Promise<readonly string[]> =
 /** Keeps one result. @throws Dexie's and Zod's errors; nothing is written then. */
 export const keepPractice = async (database: Database, record: PracticeRecord): Promise<void> => {
   if (database.isNewer) throw new Error('the records are of a newer version and only read here');
-  await database.table('practice').put(TABLES.practice.parse(record));
+  await database.table('practice').put(practiceSchema.parse(record));
 };
