@@ -55,6 +55,10 @@ export const frameMean = ({ spots }: Survey): FrameMean | undefined => {
   };
 };
 
+/** Whether a frame's mean means something: within 1.5 stops of grey, known within 0.75. */
+export const isGuide = ({ mean, within }: FrameMean): boolean =>
+  Math.abs(mean) <= ODD_FRAME && within <= UNSURE_FRAME;
+
 /**
  * Readings of the camera's meter for a placement: spot on the card, on each face, and of the whole frame where its
  * mean is known and means something (within 1.5 stops of grey, known within 0.75).
@@ -69,10 +73,9 @@ export const meterTargets = (
 ): readonly MeterTarget[] => {
   const target = (on: string, offset: number) => meterOn(meter, on, placement + offset);
   const mean = survey && frameMean(survey);
-  const isGuide = mean && Math.abs(mean.mean) <= ODD_FRAME && mean.within <= UNSURE_FRAME;
   return [
     target('card', 0),
     ...faces.map(({ name, skinOffset }) => target(name, skinOffset)),
-    ...(isGuide ? [target('whole frame', mean.mean)] : []),
+    ...(mean && isGuide(mean) ? [target('whole frame', mean.mean)] : []),
   ];
 };

@@ -1,3 +1,4 @@
+import { usualCompensation } from './compensation.ts';
 import { kindOf, type Profile } from '../profile/index.ts';
 import { snrAt, type SensorModel } from '../noise/sensorNoise.ts';
 import { printStops, printStopsDecimal, toThird } from '../units.ts';
@@ -147,7 +148,7 @@ export const SCHOOLS = {
       const frame = frameMean(input.survey);
       if (!frame) return { why: 'No spots: survey the scene, and the mean is known.' };
       // Common practice: +0.7..+1.3 for 8-bit wide log, +1.7..+2 for classic log, -0.5 for bodies that over-expose.
-      const compensation = !isLog(input) ? 0 : input.profile.signalAt(0) < 0.36 ? 11 / 6 : 1;
+      const compensation = usualCompensation(input.profile, isLog(input));
       const placement = toThird(compensation - frame.mean - input.meterBias);
       return { placement, why: meteredFrame(frame, compensation) };
     },

@@ -8,6 +8,7 @@ import { Arithmetic } from '#ui/parts/Arithmetic.tsx';
 import { Empty } from '#ui/parts/Empty.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { VerdictList } from '#ui/parts/VerdictList.tsx';
+import { FrameMeterLine } from './FrameMeterLine.tsx';
 import { toolsFor } from './picture/tools.ts';
 import { useLog } from '#ui/shell/LogContext.ts';
 import { words } from '#ui/wording/judge.ts';
@@ -85,6 +86,7 @@ export const VerdictPane = ({ picked, onPick }: { picked?: string; onPick: (id?:
         onPick={onPick}
         opened={(verdict) => <OpenVerdict verdict={verdict} />}
       />
+      <FrameMeterLine />
       {muted.length > 0 && (
         <p className="verdict-muted quiet">
           Muted: {muted.map((id) => ruleOf(id)?.name ?? id).join(', ')}.{' '}

@@ -17,6 +17,7 @@ import { StateMark } from '#ui/parts/StateMark.tsx';
 import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
 import { IndexPanel } from './IndexPanel.tsx';
+import { MeterPanel } from './MeterPanel.tsx';
 import { placementRows } from './placementRows.ts';
 import { behindTheLut } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
@@ -156,5 +157,6 @@ export const FiguresView = () => (
     </div>
     <IndexPanel />
     <Placements />
+    <MeterPanel />
   </>
 );

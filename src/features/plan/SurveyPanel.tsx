@@ -14,6 +14,7 @@ import { Term } from '#ui/help/Term.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { later } from '#ui/later.tsx';
 import { landsAt, newSpot, spotsOfFrame } from './planModel.ts';
+import { RatioFold } from './RatioFold.tsx';
 import { SpotRow } from './SpotRow.tsx';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import { words } from '#ui/wording/plan.ts';
@@ -169,6 +170,7 @@ export const SurveyPanel = ({ survey }: { survey: Result<Survey> }) => {
         <>
           <Lands survey={survey.value} />
           {spots.length > 0 && <FrameShares survey={survey.value} onChange={changeSpot} />}
+          {spots.length > 1 && <RatioFold survey={survey.value} />}
           {survey.value.warnings.map((warning) => (
             <p key={warning} className="text-warn mb-0">
               {warning}

@@ -5,17 +5,24 @@ import { PLAIN_BRIEF, PLAIN_LOCKS, type Brief, type SetupRecord } from '../recor
 export const SHOOT = 'salt-and-fire';
 
 type Spots = SetupRecord['spots'];
-type SpotRow = readonly [name: string, role: Spots[number]['role'], candelas: number, subjectId?: string];
+type SpotRow = readonly [
+  name: string,
+  role: Spots[number]['role'],
+  candelas: number,
+  subjectId?: string,
+  share?: Spots[number]['share'],
+];
 
 /** Spots read with a spot meter, cd/m2. */
 const spots = (rows: readonly SpotRow[]): Spots =>
-  rows.map(([name, role, value, subjectId], i) => ({
+  rows.map(([name, role, value, subjectId, share], i) => ({
     id: `spot-${i + 1}`,
     name,
     role,
     unit: 'luminance',
     value,
     ...(subjectId === undefined ? {} : { subjectId }),
+    ...(share === undefined ? {} : { share }),
   }));
 
 type Fields = Pick<
@@ -26,6 +33,7 @@ type Fields = Pick<
   readonly brief?: Partial<Brief>;
   readonly spots: readonly SpotRow[];
   readonly water?: SetupRecord['water'];
+  readonly ratio?: SetupRecord['ratio'];
 };
 
 const setup = (order: number, { spots: rows, brief, ...fields }: Fields): SetupRecord => ({
@@ -77,7 +85,9 @@ export const demoSetups: readonly SetupRecord[] = [
       ['Ola, key side', 'skin', 23, 'ola'],
       ['Window pane', 'light', 900],
       ['Wall behind', 'keep', 5],
+      ['Ola, shadow side', 'keep', 7.6, undefined, 'glint'],
     ],
+    ratio: { bright: 'spot-3', shadow: 'spot-6', behind: 'spot-5', wanted: 'shaped' },
   }),
   setup(3, {
     id: 'packing-yard',

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import type { ShutterRuleId } from '#core/lens/motion.ts';
+import type { RatioBandId } from '#core/exposure/ratio.ts';
 import {
   SPOT_ROLES,
   SPOT_SHARE_IDS,
@@ -20,6 +21,14 @@ import {
   text,
   whole,
 } from './common.ts';
+
+/** Bright side, shadow side and background of a subject, each a spot by its id. */
+export type RatioOf = {
+  readonly bright?: string;
+  readonly shadow?: string;
+  readonly behind?: string;
+  readonly wanted?: RatioBandId;
+};
 
 /** Cautions that a set-up calls for; their words are in core/cautions.ts. */
 const CAUTION_IDS = ['hotWork', 'sun', 'air', 'diving', 'lamps', 'longRecording', 'waterEdge'] as const;
@@ -106,6 +115,8 @@ export const setupSchema = z.object({
   meterC: z._default(between(200, 500), 250),
   /** Stops the brightest kept tone stays under clip. */
   backOff: z._default(between(0, 2), 1 / 3),
+  /** Spots whose ratio is looked at, by their ids, and what is wanted of it. */
+  ratio: checkedLater<RatioOf>(),
   /** Lights of the bag that play here; the one on the skin first. */
   lightIds: z._default(listOf(idSchema, 0, 8), []),
   water: z.optional(waterSchema),

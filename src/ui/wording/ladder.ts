@@ -1,3 +1,5 @@
+import type { Said } from './said.ts';
+
 /** Labels and headings of the ladder. */
 export const words = {
   placementOfTheCard: 'Placement of the card',
@@ -5,6 +7,7 @@ export const words = {
   putTheLadderAway: 'Put the ladder away',
   stopLadder: 'Stop ladder',
   warn: 'warn',
+  ratio: (stops: Said) => `Ratio ${stops}`,
   white: 'white',
   card: 'card',
 } as const;
