@@ -2,8 +2,10 @@
 
 import { useMemo } from 'react';
 import { bitsPerPixel, cardMinutes, gigabytes, megabitsPerFrame } from '#core/day/media.ts';
+import { slowMotionCost } from '#core/exposure/lampFlicker.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
+import { printStops } from '#core/units.ts';
 import { camerasOf, setupsOf } from '#store/selection.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
@@ -17,11 +19,13 @@ import { PIXELS, recordingAt } from './adviceModel.ts';
 import { daysOf, type ShootDay } from './dayModel.ts';
 import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
+import { FlickerPanel } from './FlickerPanel.tsx';
 import { HourPanel } from './HourPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
 import { dayTotals } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
+import { words as slow } from '#ui/wording/planSlow.ts';
 
 const CARD_GB = 256;
 const COPIES = 2;
@@ -100,15 +104,15 @@ const costLines = (days: readonly ShootDay[], costs: readonly Cost[]): CostLine[
   });
 
 type Rate = { readonly rate: number; readonly codec: string; readonly mbps: number };
-const RATE_COLUMNS: readonly Column<Rate>[] = [
-  { id: 'rate', header: words.fps, cell: ({ rate }) => rate },
-  { id: 'codec', header: words.codec, cell: ({ codec }) => codec },
-  { id: 'mbps', header: words.mbS, className: 'num', cell: ({ mbps }) => mbps },
+const rateColumns = (fps: number, own: number | undefined): readonly Column<Rate>[] => [
   {
-    id: 'frame',
-    header: words.mbAFrame,
-    className: 'num',
-    cell: ({ rate, mbps }) => megabitsPerFrame(mbps, rate).toFixed(1),
+    id: 'rate',
+    header: words.fps,
+    cell: ({ rate, codec, mbps }) => (
+      <>
+        {rate} <span className="quiet rate-codec">{slow.codec(codec, mbps)}</span>
+      </>
+    ),
   },
   {
     id: 'pixel',
@@ -116,6 +120,28 @@ const RATE_COLUMNS: readonly Column<Rate>[] = [
     className: 'num',
     cell: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height).toFixed(2),
     sortBy: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height),
+  },
+  {
+    id: 'against',
+    header: slow.against(fps),
+    says: slow.againstSays,
+    className: 'num',
+    cell: ({ rate, mbps }) =>
+      own === undefined ? '–' : `${((100 * megabitsPerFrame(mbps, rate)) / own).toFixed(0)} %`,
+  },
+  {
+    id: 'light',
+    header: slow.light,
+    says: slow.lightSays,
+    className: 'num',
+    cell: ({ rate }) => printStops(-slowMotionCost(rate, fps).stops),
+  },
+  {
+    id: 'noise',
+    header: slow.noise,
+    says: slow.noiseSays,
+    className: 'num',
+    cell: ({ rate }) => `×${slowMotionCost(rate, fps).noise.toFixed(1)}`,
   },
 ];
 
@@ -139,16 +165,20 @@ const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
     return recording ? [{ rate, codec: recording.codec, mbps: recording.mbps }] : [];
   });
   if (rows.length === 0) return null;
+  const own = recordingAt(camera, fps);
   return (
     <Panel title={words.bitsAPixel} note={words.slowMotionByThe(camera.name)}>
-      <DataTable
-        label={words.bitsAPixel}
-        className="figures words"
-        columns={RATE_COLUMNS}
-        rows={rows}
-        rowKey={({ rate }) => String(rate)}
-        rowProps={({ rate }) => ({ className: rate === fps ? 'taken' : undefined })}
-      />
+      <TableScroll label={words.bitsAPixel}>
+        <DataTable
+          label={words.bitsAPixel}
+          className="figures words"
+          columns={rateColumns(fps, own && megabitsPerFrame(own.mbps, fps))}
+          rows={rows}
+          rowKey={({ rate }) => String(rate)}
+          rowProps={({ rate }) => ({ className: rate === fps ? 'taken' : undefined })}
+        />
+      </TableScroll>
+      <p className="mt-2 mb-1">{slow.match}</p>
       <p className="quiet small-print">
         Of a {PIXELS.width} × {PIXELS.height} picture; as fast as the camera’s list reaches.
       </p>
@@ -205,6 +235,7 @@ export const DayPanel = () => {
           <OrderPanel />
           <Briefing />
           <SlowMotion camera={camera} fps={setup.fps} />
+          <FlickerPanel />
           <Panel title={words.at180Degrees} note={words.onSOwnList(camera.name)}>
             <DataTable
               label={words.at180Degrees}

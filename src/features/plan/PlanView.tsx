@@ -20,6 +20,7 @@ const BalancePanel = later(() => import('./BalancePanel.tsx').then((part) => par
 const LensView = later(() => import('./lens/LensView.tsx').then((part) => part.LensView));
 const DayPanel = later(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
 const ChecklistPanel = later(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
+const CamerasView = later(() => import('./cameras/CamerasView.tsx').then((part) => part.CamerasView));
 const DayCardsView = later(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
 
 const Cautions = () => {
@@ -72,6 +73,7 @@ const PARTS = {
   balance: { name: words.whiteBalance, View: BalancePanel },
   lens: { name: words.lensAndGlass, View: LensView },
   day: { name: words.dayAndMedia, View: DayPanel },
+  cameras: { name: words.cameras, View: CamerasView },
   checklist: { name: words.checklist, View: ChecklistPanel },
   cards: { name: words.pocketCards, View: DayCardsView },
 } as const;

@@ -11,8 +11,8 @@ import { words } from '#ui/wording/bench.ts';
 /** A change of the plan with the words for it. */
 export type PlanChange = { readonly label: string; readonly fields: Partial<PlanRecord> };
 
-const clamp = (v: number, [low, high]: readonly [number, number]) => Math.min(high, Math.max(low, v));
-const onStep = (v: number, step: number) => Math.round(v / step) * step;
+export const clamp = (v: number, [low, high]: readonly [number, number]) => Math.min(high, Math.max(low, v));
+export const onStep = (v: number, step: number) => Math.round(v / step) * step;
 
 type Turn<K extends Correction['kind']> = (
   correction: Extract<Correction, { kind: K }>,

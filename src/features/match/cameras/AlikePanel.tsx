@@ -1,8 +1,8 @@
 'use client';
 
-import { alikeRows, type AlikeRow, type AlikeState, type RoomCamera } from '#core/match/alike.ts';
+import { alikeRows, type AlikeRow, type AlikeState } from '#core/match/alike.ts';
 import type { VerdictState } from '#core/verdict/types.ts';
-import type { Selection } from '#store/selection.ts';
+import { roomCamera } from '#ui/bench/roomCamera.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -14,17 +14,6 @@ const MARKS = { same: 'holds', may: 'holds', look: 'watch', differs: 'lost' } as
   AlikeState,
   VerdictState
 >;
-
-const roomCamera = ({ plan, camera, profile }: Selection): RoomCamera => ({
-  profile,
-  placement: plan.placement,
-  shutter: plan.shutter,
-  iso: plan.iso,
-  iris: plan.iris,
-  ndStops: plan.ndStops,
-  dial: { kelvin: plan.kelvin, tint: plan.tint },
-  lean: { mired: camera.lean?.mired ?? 0, tint: camera.lean?.tint ?? 0 },
-});
 
 const columnsFor = (camera: string, hero: string): readonly Column<AlikeRow>[] => [
   {
