@@ -11,5 +11,9 @@ export const exposedStops = ({ camera, plan }: Planned, fps: number): number => 
   const { iris, shutter } = plan;
   // With an exposure index the sensor stays at its base.
   const iso = camera.sensitivity === 'ei' ? isoStanding(plan.iso, camera.baseIsos, 'ei').base : plan.iso;
-  return recordedStops(1, { iris, shutter, iso, nd: { stops: stopsBefore(plan), names: [], setIds: [] } }, fps);
+  return recordedStops(
+    1,
+    { iris, shutter, iso, nd: { stops: stopsBefore(plan), names: [], setIds: [] } },
+    fps,
+  );
 };

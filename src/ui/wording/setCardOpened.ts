@@ -4,6 +4,11 @@ import type { Said } from './said.ts';
 export const words = {
   newSetUp: 'New set-up',
   addSetUp: 'Add set-up',
+  startFrom: 'Start from',
+  startEmpty: 'nothing: an empty one',
+  templates: 'Templates, with example readings',
+  setUpsPlanned: 'As a set-up of yours stands',
+  setUpOf: (setup: Said, shoot: Said) => `${setup}, ${shoot}`,
   allShootsNewShoot: 'All shoots, new shoot',
   newCamera: 'New camera',
   backToTheCameras: 'Back to the camera’s start value',
