@@ -38,7 +38,7 @@ for (const [name, setup, camera, part] of [
   ['plan-profile', 'lantern-quay', 'a-cam', 'profile'],
   ['plan-balance', 'furnace-mouth', 'a-cam', 'balance'],
   ['plan-day', 'dunes', 'air-cam', 'day'],
-  ['plan-cards', 'furnace-mouth', 'a-cam', 'cards'],
+  ['plan-lens', 'bench-interview', 'a-cam', 'lens'],
 ]) {
   await visit(on('plan', setup, camera, `&part=${part}`));
   await shoot(name);

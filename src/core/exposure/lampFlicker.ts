@@ -64,7 +64,7 @@ export const swingLeft = (depth: number, hertz: number, seconds: number): number
 /** How often a second the picture beats at a frame rate; 0 stands still. */
 export const beat = (hertz: number, fps: number): number => Math.abs(hertz - Math.round(hertz / fps) * fps);
 
-export type FlickerState = 'holds' | 'watch' | 'lost';
+type FlickerState = 'holds' | 'watch' | 'lost';
 export type LampFlicker = {
   readonly id: LampId;
   /** Swing in the picture, of the light: what it is at most where the lamp's rate is not known. */

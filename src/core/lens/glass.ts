@@ -96,7 +96,7 @@ export const glassSum = (ids: readonly GlassId[]): GlassSum =>
 export const veilStops = (veil: number, meanStops: number): number => Math.log2(veil) + meanStops;
 
 /** Grey filters stronger than this let so much infrared through that blacks turn warm, stops. Common practice. */
-export const INFRARED_FROM = 6;
+const INFRARED_FROM = 6;
 /** Pieces before a lens; more vignette and cost sharpness. Our own choice. */
 const MOST_GLASS = 2;
 

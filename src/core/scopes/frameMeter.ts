@@ -7,7 +7,7 @@ export const PULLS = {
   bright: { name: 'sky, lamps and white', holds: (stops: number) => stops > 2.3 },
   dark: { name: 'black and dark ground', holds: (stops: number) => stops < -3 },
 } as const;
-export type PullId = keyof typeof PULLS;
+type PullId = keyof typeof PULLS;
 const PULL_IDS = Object.keys(PULLS) as PullId[];
 
 /** So little of a pull nobody asks about, stops. */

@@ -17,6 +17,7 @@ const ZebraSheet = later(() => import('./ZebraSheet.tsx').then((part) => part.Ze
 const ShootsView = later(() => import('./shoots/ShootsView.tsx').then((part) => part.ShootsView));
 const NewCameraView = later(() => import('./newCamera/NewCameraView.tsx').then((part) => part.NewCameraView));
 const RecordsView = later(() => import('./records/RecordsView.tsx').then((part) => part.RecordsView));
+const ScreensView = later(() => import('./screens/ScreensView.tsx').then((part) => part.ScreensView));
 const BagView = later(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
 const CameraTestView = later(() =>
@@ -68,6 +69,7 @@ const PARTS = {
   zebra: { name: words.zebraSheet, View: ZebraSheet },
   test: { name: words.knowYourCamera, View: CameraTestView },
   bag: { name: words.bag, View: BagView },
+  screens: { name: words.screens, View: ScreensView },
   shoots: { name: words.shoots, View: ShootsView },
   new: { name: words.newCamera, View: NewCameraView },
   records: { name: words.backUp, View: RecordsView },

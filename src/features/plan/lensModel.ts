@@ -8,7 +8,7 @@ import type { PlanRecord } from '#store/records/plan.ts';
 export const USUAL_LENS: LensUse = { focal: 35, distance: 2, wish: 'none', confusion: 'seen' };
 
 /** Irises of a camera's lens, by its marks. */
-export const lensIrises = ({ fixedIris, irises }: CameraRecord): readonly number[] =>
+const lensIrises = ({ fixedIris, irises }: CameraRecord): readonly number[] =>
   fixedIris !== undefined ? [fixedIris] : irises.length > 0 ? irises : F_NUMBERS;
 
 /** The depth of every iris; undefined where the sensor was not described. */

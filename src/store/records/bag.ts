@@ -1,6 +1,16 @@
 import * as z from 'zod/mini';
+import type { ScreenCheck } from './screen.ts';
 import { leanSchema } from './camera.ts';
-import { between, demoSchema, idSchema, listOf, nameSchema, positiveTo, whole } from './common.ts';
+import {
+  between,
+  checkedLater,
+  demoSchema,
+  idSchema,
+  listOf,
+  nameSchema,
+  positiveTo,
+  whole,
+} from './common.ts';
 
 // What is carried beside the cameras.
 
@@ -62,6 +72,8 @@ export const monitorSchema = z.object({
   /** cd/m2. */
   peak: positiveTo(10_000),
   range: z.enum(['SDR', 'HDR']),
+  /** What was seen and measured of it. */
+  check: checkedLater<ScreenCheck>(),
   isDemo: demoSchema,
 });
 export type MonitorRecord = z.infer<typeof monitorSchema>;

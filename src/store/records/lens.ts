@@ -12,7 +12,7 @@ export const imagerSchema = z.object({
   photosites: whole(320, 20_000),
 });
 
-export const lensUseSchema = z
+const lensUseSchema = z
   .object({
     focal: between(1, 2000),
     distance: between(0.05, 5000),

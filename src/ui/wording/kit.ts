@@ -75,6 +75,7 @@ export const words = {
   cameraAndProfile: 'Camera and profile',
   zebraSheet: 'Zebra sheet',
   bag: 'Bag',
+  screens: 'Screens',
   shoots: 'Shoots',
   newCamera: 'New camera',
   backUp: 'Back-up',

@@ -37,7 +37,14 @@ export const bagForm = (kind: BagKind, selection: Selection, id: string, was?: R
         return z.NEVER;
       };
       if (!made.ok) return wrong(made.where, made.reason);
-      const record = { ...made.value, id, name, ...(was && 'isDemo' in was ? { isDemo: was.isDemo } : {}) };
+      const record = {
+        ...made.value,
+        id,
+        name,
+        ...(was && 'isDemo' in was ? { isDemo: was.isDemo } : {}),
+        // What was measured of a screen is no field of its form, and stays.
+        ...(was && 'check' in was ? { check: was.check } : {}),
+      };
       const read = TABLES[kind.table].safeParse(record);
       return read.success
         ? (read.data as RecordOf<BagTable>)

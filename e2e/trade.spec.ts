@@ -1,0 +1,80 @@
+import { at, cell, expect, openPart, test, visit } from './fixtures.ts';
+
+test('the ratio of a face stands in its band, on the ladder, and asks for fill where more is wanted', async ({
+  page,
+}) => {
+  await visit(page, at('plan', 'bench-interview'));
+  await page.getByText('Ratio: Ola, key side to Ola, shadow side 1.6 stops (3:1), shaped').click();
+  await expect(page.getByText('As wanted: shaped.')).toBeVisible();
+  await expect(page.locator('.scene-ratio')).toBeVisible();
+  await page.getByLabel('Wanted').selectOption('flat');
+  await expect(page.getByText('For flat: 0.6 stop more on the shadow side.')).toBeVisible();
+  await page.getByLabel('Shadow side', { exact: true }).selectOption('');
+  await expect(page.getByText('Ratio of key to fill, and to the background')).toBeVisible();
+  await expect(page.locator('.scene-ratio')).toHaveCount(0);
+});
+
+test('cameras side by side: one number for all is one step, undone as one', async ({ page }) => {
+  await visit(page, `${at('plan', 'bench-interview')}&part=cameras`);
+  await expect(
+    page.getByText(/^3 settings that must be equal differ: profile, grey card at, white balance/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Placement +2/3 for all' }).click();
+  await expect(page.getByRole('button', { name: 'Placement is one for all' })).toBeDisabled();
+  await expect(page.getByText(/^2 settings that must be equal differ: profile, white balance/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Placement +2/3 for all', exact: true })).toBeEnabled();
+});
+
+test('a new set-up from a template has its light read as examples, and one from another set-up its plans', async ({
+  page,
+}) => {
+  await visit(page, at('plan', 'packing-yard'));
+  const add = async (name: string, from: string) => {
+    await page.getByRole('button', { name: /^Salt and Fire/ }).click();
+    await page.getByRole('textbox', { name: 'New set-up' }).fill(name);
+    await page.getByLabel('Start from').selectOption({ label: from });
+    await page.getByRole('button', { name: 'Add set-up' }).click();
+    await expect(page.getByRole('heading', { name, level: 2 })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('textbox', { name: 'New set-up' })).toHaveCount(0);
+  };
+  await add('Corner table', 'Interview by the window');
+  await expect(page.getByLabel('Reading of Card (example)')).toHaveValue('25');
+  await expect(page.getByRole('row', { name: /By card/ })).toBeVisible();
+  await add('Yard again', 'Packing yard at noon, Salt and Fire');
+  await expect(page.getByLabel('Reading of Card in the sun')).toHaveValue('4000');
+  await expect(cell(page, 'iris')).toHaveText('f/5');
+});
+
+test('a screen is trusted as far as its steps were seen, and keeps how far off it shows', async ({
+  page,
+}) => {
+  await visit(page, `${at('kit', 'bench-interview')}&part=screens`);
+  await expect(page.getByText(/^By eye between −3.5 and \+6.0 from grey/)).toBeVisible();
+  await page.getByRole('button', { name: '12 %', exact: true }).click();
+  await expect(page.getByText(/^By eye between −2.3 and/)).toBeVisible();
+  await page.getByLabel('How it is set').fill('brightness 3');
+  await page.getByLabel('Patch measured, cd/m²').fill('36.4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Shows 0.5 stop too dark, at brightness 3.')).toBeVisible();
+  await page.getByLabel('It stands in').selectOption('sun');
+  await expect(page.getByText(/the veil covers it/)).toBeVisible();
+  // The bag's own form leaves what was measured alone.
+  await openPart(page, 'Bag');
+  await openPart(page, 'Screens');
+  await expect(page.getByText('Shows 0.5 stop too dark, at brightness 3.')).toBeVisible();
+});
+
+test('meters of a plan, lamps at its rate, and what a whole frame would have made of the picture', async ({
+  page,
+}) => {
+  await visit(page, `${at('plan', 'bench-interview')}&part=figures`);
+  const meters = page.getByRole('table', { name: 'What meters read of this plan' });
+  await expect(meters.getByRole('row', { name: /the grey card/ })).toContainText('compensation +2/3');
+  await openPart(page, 'Day and media');
+  const lamps = page.getByRole('table', { name: 'Lamps at this rate and shutter' });
+  await expect(lamps.getByRole('row', { name: /LED dimmed by pulses/ })).toContainText('up to');
+  await visit(page, at('judge', 'furnace-mouth'));
+  await expect(page.locator('.verdict-meter')).toContainText(/A meter of the whole frame reads [+−]?\d/);
+});
