@@ -44,6 +44,10 @@ describe('a set-up to start from', () => {
     });
     expect(setup.when).toBeUndefined();
     expect(setup.subjectIds).toEqual(beside.subjectIds);
+    const alone = setupFrom(book, book.setups.get('slipway')!, camera, 'Again', 'again', {
+      setup: 'packing-yard',
+    });
+    expect(setupIn(alone).subjectIds).toEqual(yard.subjectIds);
     const plans = edit.changes.slice(1).map(({ after }) => after as PlanRecord);
     expect(plans.map(({ cameraId }) => cameraId)).toEqual(beside.cameraIds);
     for (const plan of plans) {

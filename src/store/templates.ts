@@ -155,8 +155,7 @@ export const setupFrom = (
 ): Edit => {
   const edit = newSetup(book, beside, camera, name, id);
   if (from === undefined) return edit;
-  const [{ after }] = edit.changes;
-  const plain = after as SetupRecord;
+  const plain = edit.changes[0].after as SetupRecord;
   if ('template' in from)
     return { ...edit, changes: [{ table: 'setups', id, after: { ...plain, ...fieldsOf(from.template) } }] };
   const source = book.setups.get(from.setup);
@@ -169,5 +168,8 @@ export const setupFrom = (
     const copy = { ...own, id: planId(id, cameraId), setupId: id };
     return [{ table: 'plans' as const, id: copy.id, after: planChange(copy, {}).after }];
   });
-  return { ...edit, changes: [{ table: 'setups', id, after: { ...plain, ...taken } }, ...plans] };
+  // Who was read there comes along, so that each reading of a face knows whose it is.
+  const subjectIds = [...new Set([...plain.subjectIds, ...source.subjectIds])].slice(0, 12);
+  const after = { ...plain, ...taken, subjectIds };
+  return { ...edit, changes: [{ table: 'setups', id, after }, ...plans] };
 };

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { ndNeeded, type ExposureAnswer } from '#core/exposure/solver.ts';
 import type { Survey } from '#core/exposure/survey.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
+import { SHUTTER_RULES } from '#core/lens/motion.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal, printStopsOf } from '#core/units.ts';
 import { isoCeiling } from '#store/records/camera.ts';
@@ -13,10 +14,12 @@ import type { Locks } from '#store/records/setup.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
-import { behindGlass, ISO_RULES, planFields, solvedAt } from './planModel.ts';
+import { depthIrises } from './lensModel.ts';
+import { behindGlass, ISO_RULES, planFields, shutterRuleOf, solvedAt } from './planModel.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import { FLOATING_SHUTTER } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
+import { words as lensWords } from '#ui/wording/planLens.ts';
 
 const LOCKS = [
   ['iris', 'Iris', 'set by depth of field'],
@@ -87,6 +90,7 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
   const editSetup = useEditSetup();
   const { plan, setup, camera } = selection;
   const { locks } = setup;
+  const rule = shutterRuleOf(setup);
   const sets = fitting([...records.ndSets.values()], camera);
   const answer = solvedAt(selection, numbers, survey, sets, plan.placement);
   const need =
@@ -134,11 +138,14 @@ export const SolverPanel = ({ survey }: { survey: Survey }) => {
         </Form.Select>
         {camera.sensitivity === 'ei' && <span className="quiet">{words.eiTheSensorStays}</span>}
       </div>
+      {depthIrises({ camera, plan }) && <p className="quiet">{lensWords.irisByWish}</p>}
       {!locks.shutter && (
         <p className="quiet">
-          {setup.brief.outside
-            ? FLOATING_SHUTTER
-            : `Only shutters that do not flicker at ${setup.brief.mains} Hz.`}
+          {rule !== 'any'
+            ? lensWords.shutterByRule(SHUTTER_RULES[rule].name)
+            : setup.brief.outside
+              ? FLOATING_SHUTTER
+              : `Only shutters that do not flicker at ${setup.brief.mains} Hz.`}
         </p>
       )}
       {sets.length === 0 && (

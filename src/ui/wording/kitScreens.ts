@@ -11,6 +11,7 @@ export const words = {
     `peak ${peak} cd/m², and ${veil} cd/m² of veil from the light that falls on it`,
   stops: (stops: Said) => `It shows ${stops} here.`,
   trust: (from: Said, to: Said) => `By eye between ${from} and ${to} from grey.`,
+  blind: 'Nothing can be judged by eye here: shade the screen, or go by numbers alone.',
   under: (from: Said, by: Said) =>
     `What lies under ${from} is not seen (${by}): read the waveform, or the ladder.`,
   over: (to: Said) => `What lies over ${to} looks white: read the warning zebra.`,

@@ -28,6 +28,9 @@ import { TestPicture } from './TestPicture.tsx';
 /** Off by less nobody sees, stops. */
 const RIGHT = 0.1;
 
+/** A span in which nothing can be judged, stops. Our own choice. */
+const LEAST_SPAN = 3;
+
 const PLAIN: ScreenCheck = { surround: 'dim' };
 
 /** The picture of the set-up on a screen: recorded signal to the screen's. */
@@ -49,18 +52,23 @@ const Trusted = ({ monitor, check }: { monitor: MonitorRecord; check: ScreenChec
   const { neutral, profile } = usePicture();
   const { surround, dark, bright } = check;
   const trust = trustOf(profile, neutral, { surround, peak: monitor.peak, seen: { dark, bright } });
+  const isBlind = trust.to - trust.from < LEAST_SPAN;
   const [from, to] = [printStopsDecimal(trust.from), printStopsDecimal(trust.to)];
   return (
     <>
-      <p className="solved">
-        <strong>{words.trust(from, to)}</strong>
+      <p className={isBlind ? 'solved text-warn' : 'solved'}>
+        <strong>{isBlind ? words.blind : words.trust(from, to)}</strong>
       </p>
       <p>
         {words.stops(printStopsOf(stopsOfScreen(surround, monitor.peak)))}{' '}
         <span className="quiet">{words.peakOf(monitor.peak, Number(veilOf(surround).toPrecision(2)))}</span>
       </p>
-      <p>{words.under(from, trust.by === 'seen' ? words.bySteps : words.bySurround)}</p>
-      <p>{words.over(to)}</p>
+      {!isBlind && (
+        <>
+          <p>{words.under(from, trust.by === 'seen' ? words.bySteps : words.bySurround)}</p>
+          <p>{words.over(to)}</p>
+        </>
+      )}
       {check.offset !== undefined && (
         <p className={Math.abs(check.offset) < RIGHT ? undefined : 'text-warn'}>{offsetWords(check)}</p>
       )}

@@ -1,7 +1,8 @@
 'use client';
 
 import Form from 'react-bootstrap/Form';
-import { CONFUSION_IDS, CONFUSIONS, type ConfusionId } from '#core/lens/depth.ts';
+import * as z from 'zod/mini';
+import { CONFUSION_IDS, CONFUSIONS, isFocusable, type ConfusionId } from '#core/lens/depth.ts';
 import {
   DEPTH_WISH_IDS,
   DEPTH_WISHES,
@@ -21,7 +22,8 @@ import { USUAL_LENS } from '../lensModel.ts';
 type Asked = {
   readonly key: 'focal' | 'distance' | 'behind' | 'near' | 'far';
   readonly label: string;
-  readonly rule: NumberRule;
+  /** What it may be beside the rest. */
+  readonly rule: (use: LensUse) => NumberRule;
   readonly step?: number;
   /** Shown as an example while nothing was typed. */
   readonly example: (use: LensUse) => number;
@@ -31,20 +33,26 @@ const FOCUS: readonly Asked[] = [
   {
     key: 'focal',
     label: words.focal,
-    rule: { schema: between(1, 2000), says: words.typeFocal },
+    rule: ({ distance }) => ({
+      schema: between(1, 2000).check(z.refine((focal) => isFocusable({ focal, distance }))),
+      says: words.typeFocal,
+    }),
     example: () => USUAL_LENS.focal,
   },
   {
     key: 'distance',
     label: words.distance,
-    rule: { schema: between(0.05, 5000), says: words.typeDistance },
+    rule: ({ focal }) => ({
+      schema: between(0.05, 5000).check(z.refine((distance) => isFocusable({ focal, distance }))),
+      says: words.typeDistance,
+    }),
     step: 0.1,
     example: () => USUAL_LENS.distance,
   },
   {
     key: 'behind',
     label: words.behind,
-    rule: { schema: positiveTo(100_000), says: words.typeBehind },
+    rule: () => ({ schema: positiveTo(100_000), says: words.typeBehind }),
     step: 0.5,
     example: ({ distance }) => 3 * distance,
   },
@@ -53,14 +61,20 @@ const ZONE: readonly Asked[] = [
   {
     key: 'near',
     label: words.near,
-    rule: { schema: positive, says: words.typeNear },
+    rule: ({ distance }) => ({
+      schema: positive.check(z.refine((near) => near < distance)),
+      says: words.typeNear,
+    }),
     step: 0.1,
     example: ({ distance }) => Number((0.8 * distance).toFixed(2)),
   },
   {
     key: 'far',
     label: words.far,
-    rule: { schema: positive, says: words.typeFar },
+    rule: ({ distance }) => ({
+      schema: positive.check(z.refine((far) => far > distance)),
+      says: words.typeFar,
+    }),
     step: 0.1,
     example: ({ distance }) => Number((1.3 * distance).toFixed(2)),
   },
@@ -111,17 +125,14 @@ export const LensPanel = () => {
   const { plan } = useSelection();
   const editPlan = useEditPlan();
   const use = lensUseOf(plan) ?? USUAL_LENS;
-  const set = (part: Partial<LensUse>) => {
-    const next = { ...use, ...part };
-    if (lensUseOf({ lens: next })) editPlan(words.setLens, { lens: next });
-  };
+  const set = (part: Partial<LensUse>) => editPlan(words.setLens, { lens: { ...use, ...part } });
   const fields = (list: readonly Asked[]) =>
     list.map(({ key, label, rule, step, example }) => (
       <NumberField
         key={key}
         className="anchor-half"
         label={label}
-        rule={rule}
+        rule={rule(use)}
         value={use[key] ?? example(use)}
         isExample={lensUseOf(plan)?.[key] === undefined}
         {...(step === undefined ? {} : { step })}
