@@ -273,6 +273,7 @@ export const VIEWS = [
   'plan&part=profile',
   'plan&part=balance',
   'plan&part=lens',
+  'plan&part=colours',
   'plan&part=day',
   'plan&part=cameras',
   'plan&part=checklist',

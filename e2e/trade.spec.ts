@@ -78,3 +78,21 @@ test('meters of a plan, lamps at its rate, and what a whole frame would have mad
   await visit(page, at('judge', 'furnace-mouth'));
   await expect(page.locator('.verdict-meter')).toContainText(/A meter of the whole frame reads [+−]?\d/);
 });
+
+test('colours: what melts is said with the way out, a colour is added, and green off leaves is told', async ({
+  page,
+}) => {
+  await visit(page, `${at('plan', 'bench-interview')}&part=colours`);
+  await expect(page.getByText('Ola’s checked shirt melts into Brick wall.')).toBeVisible();
+  await expect(page.getByText(/^Ola’s checked shirt parts best towards green, by \d+ more/)).toBeVisible();
+  await page.getByLabel('Repeat of its pattern, mm: Ola’s checked shirt').fill('0.2');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/It will crawl/)).toBeVisible();
+  await page.getByLabel('Light on the face that comes off leaves').selectOption('much');
+  await expect(page.getByText(/^It turns the face by .* of tint/)).toBeVisible();
+  await page.getByRole('button', { name: 'Add a colour' }).click();
+  await expect(page.getByLabel('Where Colour 4 is')).toHaveValue('behind');
+  await page.getByRole('button', { name: 'Take Ola’s checked shirt out' }).click();
+  await expect(page.getByText(/melts into Brick wall/)).toHaveCount(0);
+  await expect(page.getByText(/It will crawl/)).toHaveCount(0);
+});

@@ -27,7 +27,7 @@ const WALL_STOPS = -1;
 /** Share of its cell that a field takes, across and down. */
 const FIELD = { width: 0.7, height: 0.74 } as const;
 /** Skin against a grey as bright, linear BT.2020: the mean of the two faces of the rendered scenes. */
-const SKIN_HUE: Triple = [1.27, 0.925, 0.667];
+export const SKIN_HUE: Triple = [1.27, 0.925, 0.667];
 
 const scaled = (rgb: Triple, to: number): Triple => {
   const share = to / luminance(...rgb);

@@ -5,10 +5,15 @@ import { COMPENSATION_IDS, COMPENSATIONS, compensationFor } from '#core/exposure
 import { frameMean, isGuide } from '#core/exposure/meterTarget.ts';
 import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { flickerSafe } from '#core/exposure/solver.ts';
+import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { kindOf } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { frameMeter } from '#core/scopes/frameMeter.ts';
+import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
+import { patchStops } from '#core/verdict/patchStops.ts';
 import { isoCeiling, shuttersOf } from '#store/records/camera.ts';
-import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { distributionOf } from '#ui/bench/benchModel.ts';
+import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -26,10 +31,25 @@ type Reading = {
   readonly isGuide: boolean;
 };
 
+/** What a meter of the frame that is open reads once its card lies where it is planned; undefined without a card. */
+const openFrame = (
+  measurement: FrameMeasurement,
+  numbers: SetCardNumbers,
+  placement: number,
+): number | undefined => {
+  const card = measurement.patches.find(({ patch }) => patch.kind === 'card');
+  const meter = frameMeter(distributionOf(measurement, numbers), 0);
+  if (!card || !meter) return undefined;
+  return meter.shows - patchStops(card, measurement.coding, numbers.profile) + placement;
+};
+
 const useReadings = (): readonly Reading[] => {
   const { camera, plan, subjects } = useSelection();
   const survey = useSurvey();
   const mean = survey.ok ? frameMean(survey.value) : undefined;
+  const { numbers } = useCard();
+  const measurement = useSession(({ measured }) => measured?.measurement);
+  const open = measurement && openFrame(measurement, numbers, plan.placement);
   const { meter } = camera;
   return [
     { target: meterOn(meter, 'the grey card', plan.placement), isGuide: true },
@@ -37,6 +57,7 @@ const useReadings = (): readonly Reading[] => {
       target: meterOn(meter, name, plan.placement + skinOffset),
       isGuide: true,
     })),
+    ...(open === undefined ? [] : [{ target: meterOn(meter, words.openFrame, open), isGuide: true }]),
     ...(mean
       ? [
           {

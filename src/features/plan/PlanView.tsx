@@ -18,6 +18,7 @@ const FiguresView = later(() => import('./FiguresView.tsx').then((part) => part.
 const AdvicePanel = later(() => import('./AdvicePanel.tsx').then((part) => part.AdvicePanel));
 const BalancePanel = later(() => import('./BalancePanel.tsx').then((part) => part.BalancePanel));
 const LensView = later(() => import('./lens/LensView.tsx').then((part) => part.LensView));
+const ColoursView = later(() => import('./colours/ColoursView.tsx').then((part) => part.ColoursView));
 const DayPanel = later(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
 const ChecklistPanel = later(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
 const CamerasView = later(() => import('./cameras/CamerasView.tsx').then((part) => part.CamerasView));
@@ -72,6 +73,7 @@ const PARTS = {
   profile: { name: words.profile, View: AdvicePanel },
   balance: { name: words.whiteBalance, View: BalancePanel },
   lens: { name: words.lensAndGlass, View: LensView },
+  colours: { name: words.colours, View: ColoursView },
   day: { name: words.dayAndMedia, View: DayPanel },
   cameras: { name: words.cameras, View: CamerasView },
   checklist: { name: words.checklist, View: ChecklistPanel },

@@ -34,6 +34,7 @@ type Fields = Pick<
   readonly spots: readonly SpotRow[];
   readonly water?: SetupRecord['water'];
   readonly ratio?: SetupRecord['ratio'];
+  readonly wardrobe?: SetupRecord['wardrobe'];
 };
 
 const setup = (order: number, { spots: rows, brief, ...fields }: Fields): SetupRecord => ({
@@ -88,6 +89,14 @@ export const demoSetups: readonly SetupRecord[] = [
       ['Ola, shadow side', 'keep', 7.6, undefined, 'glint'],
     ],
     ratio: { bright: 'spot-3', shadow: 'spot-6', behind: 'spot-5', wanted: 'shaped' },
+    wardrobe: {
+      things: [
+        { id: 'jacket', name: 'Ana’s blue jacket', where: 'worn', hex: '#35507a' },
+        { id: 'shirt', name: 'Ola’s checked shirt', where: 'worn', hex: '#7a5a48', repeat: 0.5 },
+        { id: 'wall', name: 'Brick wall', where: 'behind', hex: '#75523f' },
+      ],
+      leaves: 'none',
+    },
   }),
   setup(3, {
     id: 'packing-yard',

@@ -8,6 +8,7 @@ import {
   type SpotRole,
   type SpotShare,
 } from '#core/exposure/spot.ts';
+import type { Wardrobe } from './wardrobe.ts';
 import {
   between,
   checkedLater,
@@ -115,6 +116,8 @@ export const setupSchema = z.object({
   meterC: z._default(between(200, 500), 250),
   /** Stops the brightest kept tone stays under clip. */
   backOff: z._default(between(0, 2), 1 / 3),
+  /** What is worn and what stands behind, by colour. */
+  wardrobe: checkedLater<Wardrobe>(),
   /** Spots whose ratio is looked at, by their ids, and what is wanted of it. */
   ratio: checkedLater<RatioOf>(),
   /** Lights of the bag that play here; the one on the skin first. */

@@ -102,6 +102,7 @@ export const words = {
   byThirds: 'By thirds',
   profile: 'Profile',
   whiteBalance: 'White balance',
+  colours: 'Colours',
   lensAndGlass: 'Lens and glass',
   dayAndMedia: 'Day and media',
   cameras: 'Cameras',

@@ -1,0 +1,50 @@
+import { said } from '#core/said.ts';
+import type { Said } from './said.ts';
+
+/** Labels of wardrobe and background, in Plan. */
+export const words = {
+  title: 'What parts from what, on the monitor',
+  note: 'lit by the set’s first light, placed and shown as planned; CIEDE2000',
+  things: 'Worn and behind',
+  add: 'Add a colour',
+  fromFrame: 'From the frame',
+  setThings: 'Colours',
+  empty: said(
+    'Add what is worn and what stands behind, by colour: then it is said what melts into what.',
+    'Or mark them as neutral in Judge and take them from the frame.',
+  ),
+  inARow: 'Name, where it is, its colour in daylight, the repeat of its pattern in mm where it has one.',
+  nameOf: 'Name of the colour',
+  where: (name: Said) => `Where ${name} is`,
+  worn: 'worn',
+  behind: 'behind',
+  colourOf: (name: Said) => `Colour of ${name} in daylight`,
+  repeatOf: (name: Said) => `Repeat of its pattern, mm: ${name}`,
+  typeRepeat: 'Type the repeat of the pattern, up to 1000 mm',
+  remove: (name: Said) => `Take ${name} out`,
+  newName: (n: Said) => `Colour ${n}`,
+  patchName: (n: Said) => `Patch ${n}`,
+  melts: (one: Said, other: Said) => `${one} melts into ${other}`,
+  near: (one: Said, other: Said) => `${one} and ${other} lie close`,
+  parts: (one: Said, other: Said) => `${one} parts from ${other}`,
+  goes: (thing: Said, way: Said, gains: Said) => `${thing} parts best ${way}, by ${gains} more.`,
+  allPart: 'Everything parts.',
+  thing: 'Colour',
+  against: 'Against',
+  deltaE: 'ΔE',
+  lightness: 'Lighter by, L*',
+  hue: 'Hue, °',
+  greyish: 'grey',
+  skinOf: (name: Said) => `${name}’s skin`,
+  shown: 'as the monitor shows it',
+  pattern: (name: Said, photosites: Said) => `${name}: its pattern repeats every ${photosites} photosites.`,
+  aliases: 'It will crawl: another cloth, nearer, or out of focus.',
+  colourMoire: 'It may turn to colours: film a test, move a step nearer or farther.',
+  clear: 'Coarse enough.',
+  noSensor: 'Say the sensor under Lens and glass, and patterns are checked.',
+  leaves: 'Light on the face that comes off leaves',
+  leavesCast: (mired: Said, tint: Said) =>
+    `It turns the face by ${mired} mired and ${tint} of tint: balance on a card before the face, not in the sun.`,
+  daylight:
+    'Colours are what they look in daylight; cloth may look otherwise under lamps with gaps in their spectrum.',
+} as const;
