@@ -138,7 +138,6 @@ const WAYS = {
   green: { name: 'towards green', move: ([l, a, b]: Lab): Lab => [l, a - 22, b + 6] },
   blue: { name: 'towards blue', move: ([l, a, b]: Lab): Lab => [l, a + 4, b - 22] },
 } as const;
-export type WayId = keyof typeof WAYS;
 
 /** The way that parts a thing best from the others: it raises the smallest distance most. */
 export const bestWay = (
