@@ -26,10 +26,17 @@ export const listOf = <T extends z.core.$ZodType>(entry: T, min: number, max: nu
 export const idSchema = text(1, 80).check(z.regex(/^[A-Za-z0-9:_-]+$/));
 export const nameSchema = named(80);
 export const stopsSchema = between(-20, 20);
+/** Whether no number in a value is NaN or endless. */
+const isFiniteThroughout = (value: unknown): boolean => {
+  if (typeof value === 'number') return Number.isFinite(value);
+  return typeof value !== 'object' || value === null || Object.values(value).every(isFiniteThroughout);
+};
+
 /**
  * A part of a record that one screen alone reads: that screen checks it by its own schema as it opens it, and takes
  * what it cannot read for not there. So no schema stands on the first screen that nothing there needs.
  */
-export const checkedLater = <T>() => z.optional(z.unknown()) as z.ZodMiniOptional<z.ZodMiniType<T>>;
+export const checkedLater = <T>() =>
+  z.optional(z.unknown().check(z.refine(isFiniteThroughout))) as z.ZodMiniOptional<z.ZodMiniType<T>>;
 /** A record of the demo: never counted as the user's own. */
 export const demoSchema = z.optional(z.literal(true));
