@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { setCardNumbers } from '#core/exposure/setCard.ts';
 import { DEPTH_WISH_IDS, type LensUse } from '#core/lens/depthWishes.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
-import { imagerOf, lensUseOf } from '#store/records/lens.ts';
+import { imagerOf, imagerSaid, lensUseOf } from '#store/records/lens.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import { depthIrises, depthOf } from './lensModel.ts';
 import { knobsOf, solvedAt, surveyOfSetup } from './planModel.ts';
@@ -44,6 +44,9 @@ describe('the lens of a plan', () => {
       expect(() => planned(...YARD, { lens: lens as LensUse })).not.toThrow();
     }
     expect(imagerOf({ imager: { width: 0, photosites: 1 } })).toBeUndefined();
+    // Half of it was typed: nothing is worked out from a half that nobody said.
+    expect(imagerOf({ imager: { width: 24 } })).toBeUndefined();
+    expect(imagerSaid({ imager: { width: 24 } })).toEqual({ width: 24 });
     const { camera, plan } = planned(...YARD, {}).selection;
     expect(depthOf({ ...camera, imager: undefined }, plan)).toBeUndefined();
     for (const wish of DEPTH_WISH_IDS)

@@ -116,7 +116,7 @@ export const cameraSchema = z.object({
   irises: listOf(positive, 0, 60),
   fixedIris: z.optional(positive),
   /** What the picture is recorded from; without it depth of field is not known. */
-  imager: checkedLater<Imager>(),
+  imager: checkedLater<Partial<Imager>>(),
   shutterBy: z.enum(['angle', 'time']),
   /** Degrees, or denominators of a second. */
   shutters: listOf(positiveTo(32_000), 1, 60),

@@ -26,7 +26,11 @@ const lensUseSchema = z
   })
   .check(z.refine(isFocusable, 'a focus beyond twice the focal length'));
 
-/** A camera's imager, where it was said and can be read. */
+/** What was said of a camera's imager so far. */
+export const imagerSaid = ({ imager }: { readonly imager?: unknown }): Partial<Imager> =>
+  z.partial(imagerSchema).safeParse(imager).data ?? {};
+
+/** A camera's imager, where all of it was said and can be read. */
 export const imagerOf = ({ imager }: { readonly imager?: unknown }): Imager | undefined =>
   imagerSchema.safeParse(imager).data;
 

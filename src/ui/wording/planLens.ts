@@ -43,6 +43,8 @@ export const words = {
   noCard: 'read a card',
   shortOfLight: (stops: Said) => `${stops} short of light`,
   tooBright: (stops: Said) => `${stops} too bright`,
+  exampleLens: (focal: Said, distance: Said) =>
+    `For example: ${focal} mm, focused on ${distance} m. Type what is on the camera.`,
   horizon: '∞',
   fits: (from: Said, to: Said, wish: Said) => `${from} to ${to} give it: ${wish}.`,
   fitsOne: (iris: Said, wish: Said) => `Only ${iris} gives it: ${wish}.`,
@@ -73,6 +75,7 @@ export const words = {
   typeSpeed: 'Type how fast it moves across the picture, 0 to 400 m/s; a walk is 1.4, a car in town 14',
   streak: (pixels: Said, percent: Said, shutter: Said) =>
     `A streak of ${pixels} photosites, ${percent} % of the width, at ${shutter}.`,
+  walk: 'A walk across, 1.4 m/s:',
   usual: 'That is as long as at 180°, or longer.',
   addInPost: (pixels: Said) => `Post adds ${pixels} photosites of blur to look like 180°.`,
   shutterRule: 'Shutters while it is free',

@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form';
 import { LEAVES_IDS, LEAVES_SHARE, type LeavesId } from '#core/sensor/wardrobe.ts';
 import { printSigned } from '#core/units.ts';
 import type { VerdictState } from '#core/verdict/types.ts';
+import { imagerOf } from '#store/records/lens.ts';
 import { wardrobeOf, type Thing } from '#store/records/wardrobe.ts';
 import { useCard, useRecords, useSelection, useSession } from '#ui/bench/hooks.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
@@ -192,7 +193,7 @@ export const ColoursView = () => {
           ))}
         </Form.Select>
       </Panel>
-      <Answer found={found} hasSensor={selection.camera.imager !== undefined} />
+      <Answer found={found} hasSensor={imagerOf(selection.camera) !== undefined} />
     </div>
   );
 };

@@ -9,7 +9,7 @@ import { softFrom } from '#core/lens/depth.ts';
 import { DEPTH_WISHES, type IrisDepth, type IrisRange } from '#core/lens/depthWishes.ts';
 import { printStops, printStopsOf } from '#core/units.ts';
 import { fitting } from '#store/records/bag.ts';
-import { imagerOf } from '#store/records/lens.ts';
+import { imagerOf, lensUseOf } from '#store/records/lens.ts';
 import { useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
@@ -186,6 +186,9 @@ export const DepthPanel = () => {
           <span className="quiet">{words.solves}</span>
         )}
       </p>
+      {lensUseOf(plan) === undefined && (
+        <p className="quiet">{words.exampleLens(found.use.focal, found.use.distance)}</p>
+      )}
       <DepthDrawing use={found.use} depth={now} />
       <Irises found={found} />
       <p className="quiet mb-0">{words.softDiffraction(printExactF(softFrom(imager)))}</p>

@@ -2,7 +2,7 @@
 
 import Form from 'react-bootstrap/Form';
 import * as z from 'zod/mini';
-import { CONFUSION_IDS, CONFUSIONS, isFocusable, type ConfusionId } from '#core/lens/depth.ts';
+import { CONFUSION_IDS, CONFUSIONS, isFocusable, type ConfusionId, type Imager } from '#core/lens/depth.ts';
 import {
   DEPTH_WISH_IDS,
   DEPTH_WISHES,
@@ -11,7 +11,7 @@ import {
   type LensUse,
 } from '#core/lens/depthWishes.ts';
 import { between, positive, positiveTo } from '#store/records/common.ts';
-import { imagerOf, imagerSchema, lensUseOf } from '#store/records/lens.ts';
+import { imagerSaid, imagerSchema, lensUseOf } from '#store/records/lens.ts';
 import { useBench, useEditPlan, useSelection } from '#ui/bench/hooks.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { NumberRule } from '#ui/forms/numberText.ts';
@@ -80,12 +80,15 @@ const ZONE: readonly Asked[] = [
   },
 ];
 
+/** What stands in the fields while nothing was typed. */
+const EXAMPLE: Imager = { width: 24, photosites: 3840 };
+
 /** The camera's sensor, as far as depth needs it. */
 const SensorFields = () => {
   const { book } = useBench();
   const { camera } = useSelection();
-  const imager = imagerOf(camera);
-  const keep = (part: Partial<{ width: number; photosites: number }>) =>
+  const imager = imagerSaid(camera);
+  const keep = (part: Partial<Imager>) =>
     void book.edit({
       label: words.setSensor(camera.name),
       changes: [
@@ -93,7 +96,7 @@ const SensorFields = () => {
           table: 'cameras',
           id: camera.id,
           before: camera,
-          after: { ...camera, imager: { width: 23.6, photosites: 3840, ...imager, ...part } },
+          after: { ...camera, imager: { ...imager, ...part } },
         },
       ],
     });
@@ -103,8 +106,8 @@ const SensorFields = () => {
         className="anchor-half"
         label={words.sensorWidth}
         rule={{ schema: imagerSchema.shape.width, says: words.typeWidth }}
-        value={imager?.width ?? 23.6}
-        isExample={imager === undefined}
+        value={imager.width ?? EXAMPLE.width}
+        isExample={imager.width === undefined}
         step={0.1}
         onSet={(width) => keep({ width })}
       />
@@ -112,8 +115,8 @@ const SensorFields = () => {
         className="anchor-half"
         label={words.photosites}
         rule={{ schema: imagerSchema.shape.photosites, says: words.typePhotosites }}
-        value={imager?.photosites ?? 3840}
-        isExample={imager === undefined}
+        value={imager.photosites ?? EXAMPLE.photosites}
+        isExample={imager.photosites === undefined}
         onSet={(photosites) => keep({ photosites })}
       />
     </>

@@ -71,6 +71,7 @@ export const MotionPanel = () => {
       </div>
       {streak !== undefined && imager && (
         <p className="mt-2">
+          {use.speed === undefined && words.walk}{' '}
           {words.streak(
             Math.round(streak),
             printShare(streak / imager.photosites),
