@@ -28,6 +28,14 @@ describe('laying holds along a list', () => {
       for (const row of beliefs) expect(row.reduce((a, b) => a + b, 0)).toBeLessThan(1 + 1e-9);
   });
 
+  it('takes who stopped early to have left out the rest, not a shot in the middle', () => {
+    const { shotOf, sure } = fits('abbcd', 'ab');
+    expect(shotOf).toEqual([0, 1]);
+    expect(sure[1]).toBeGreaterThan(0.85);
+    // With the rest filmed the middle one is as open as before.
+    expect(fits('abbcd', 'abcd').sure[1]).toBeLessThan(0.6);
+  });
+
   it('holds nothing where there is nothing', () => {
     expect(align(0, 2, () => 0).shotOf).toEqual([-1, -1]);
     expect(align(3, 0, () => 0).shotOf).toEqual([]);
