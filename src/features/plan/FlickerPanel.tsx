@@ -7,6 +7,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { StateMark } from '#ui/parts/StateMark.tsx';
+import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/planSlow.ts';
 
 const percent = (swing: number) => `${(100 * swing).toFixed(swing < 0.1 ? 1 : 0)} %`;
@@ -45,13 +46,15 @@ export const FlickerPanel = () => {
   const { mains } = setup.brief;
   return (
     <Panel title={words.flicker} note={words.flickerNote(setup.fps, printShutter(plan.shutter), mains)}>
-      <DataTable
-        label={words.flicker}
-        className="figures words"
-        columns={COLUMNS}
-        rows={lampFlicker(setup.fps, numbers.seconds, mains)}
-        rowKey={({ id }) => id}
-      />
+      <TableScroll label={words.flicker}>
+        <DataTable
+          label={words.flicker}
+          className="figures words"
+          columns={COLUMNS}
+          rows={lampFlicker(setup.fps, numbers.seconds, mains)}
+          rowKey={({ id }) => id}
+        />
+      </TableScroll>
       <p className="quiet small-print">{words.test}</p>
     </Panel>
   );
