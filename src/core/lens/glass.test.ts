@@ -17,7 +17,7 @@ describe('glass before the lens', () => {
     // A polariser takes 1.3 to 2 stops; diffusion 1/8 about 0.5 %, 1/4 about 1 % of the scene's mean. Common practice.
     expect(GLASS_LOSS.polariser.stops - GLASS.polariser.within).toBeCloseTo(1.3);
     expect(GLASS_LOSS.polariser.stops + GLASS.polariser.within).toBeCloseTo(2);
-    expect([GLASS.diffusion8.veil, GLASS.diffusion4.veil]).toEqual([0.005, 0.01]);
+    expect([GLASS_LOSS.diffusion8.veil, GLASS_LOSS.diffusion4.veil]).toEqual([0.005, 0.01]);
     // 1 % of a scene whose mean lies on grey is 6.6 stops under grey.
     expect(veilStops(0.01, 0)).toBeCloseTo(-6.644, 3);
   });

@@ -10,14 +10,12 @@ type Glass = {
   /** What it turns the light by: mired warm +, tint green +. */
   readonly mired: number;
   readonly tint: number;
-  /** Share of the scene's mean light that it spreads over the picture. */
-  readonly veil: number;
   /** What it is for, and what it takes. */
   readonly does: string;
   readonly watch: string;
 };
 
-const plain = { within: 0, mired: 0, tint: 0, veil: 0 };
+const plain = { within: 0, mired: 0, tint: 0 };
 
 /** A further piece is a row. */
 export const GLASS = {
@@ -29,19 +27,16 @@ export const GLASS = {
   },
   diffusion8: {
     ...plain,
-    veil: 0.005,
     does: 'Softens skin and lets lights glow a little.',
     watch: 'Lifts blacks a little: set them in post, not in the camera.',
   },
   diffusion4: {
     ...plain,
-    veil: 0.01,
     does: 'Softens skin and lets lights glow.',
     watch: 'Lifts blacks and spreads clipped lights: hold those under clip.',
   },
   diffusion2: {
     ...plain,
-    veil: 0.02,
     does: 'Glow round every light, a veil over the blacks.',
     watch: 'The lowest stops drown in the veil: do not count on them.',
   },
@@ -79,7 +74,7 @@ export type GlassSum = {
 /** What several pieces do together: losses, shifts in mired and veils add. */
 export const glassSum = (ids: readonly GlassId[]): GlassSum =>
   ids
-    .map((id) => ({ ...(GLASS[id] as Glass), ...GLASS_LOSS[id] }))
+    .map((id) => ({ veil: 0, ...(GLASS[id] as Glass), ...GLASS_LOSS[id] }))
     .reduce<GlassSum>(
       (sum, glass) => ({
         names: [...sum.names, glass.name],

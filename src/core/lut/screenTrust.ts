@@ -1,10 +1,10 @@
 import type { Profile } from '../profile/index.ts';
+import { TRANSFERS } from '../transfer/index.ts';
 import { stopsShownAt } from './greyAxis.ts';
 
 // What a screen can show in the light it stands in, and so what may be judged by eye on it. A screen's light is
 // peak · signal^2.4 (ITU-R BT.1886 with black at 0); light that falls on it adds a veil E ρ/π.
 
-const GAMMA = 2.4;
 /** Share of the light that a matt screen throws back: usual screens 1 to 4 %. Common practice, from memory. */
 const REFLECTS = 0.02;
 
@@ -23,11 +23,12 @@ export const SURROUND_IDS = Object.keys(SURROUNDS) as SurroundId[];
 export const veilOf = (surround: SurroundId): number => (SURROUNDS[surround].lux * REFLECTS) / Math.PI;
 
 /** Light of a signal on a screen, cd/m2, without what falls on it. */
-export const screenLight = (signal: number, peak: number): number => peak * Math.max(0, signal) ** GAMMA;
+export const screenLight = (signal: number, peak: number): number =>
+  peak * TRANSFERS.bt1886.decode(Math.max(0, signal));
 
 /** Signal whose own light is as much as the veil: what lies under it drowns. Held to 1. */
 export const drownedUnder = (surround: SurroundId, peak: number): number =>
-  Math.min(1, (veilOf(surround) / peak) ** (1 / GAMMA));
+  Math.min(1, TRANSFERS.bt1886.encode(veilOf(surround) / peak));
 
 /** Stops from the veil to the peak: log2((peak + veil)/veil). */
 export const stopsOfScreen = (surround: SurroundId, peak: number): number => {

@@ -5,20 +5,16 @@ import { COMPENSATION_IDS, COMPENSATIONS, compensationFor } from '#core/exposure
 import { frameMean, isGuide } from '#core/exposure/meterTarget.ts';
 import { printShutter, shutterSeconds } from '#core/exposure/shutter.ts';
 import { flickerSafe } from '#core/exposure/solver.ts';
-import type { SetCardNumbers } from '#core/exposure/setCard.ts';
 import { kindOf } from '#core/profile/index.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
-import { frameMeter } from '#core/scopes/frameMeter.ts';
-import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
-import { patchStops } from '#core/verdict/patchStops.ts';
 import { isoCeiling, shuttersOf } from '#store/records/camera.ts';
-import { distributionOf } from '#ui/bench/benchModel.ts';
 import { useCard, useSelection, useSession } from '#ui/bench/hooks.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/planRatio.ts';
+import { openFrame } from './openFrame.ts';
 import { useSurvey } from './useSurvey.ts';
 
 /** A compensation dial goes so far, stops. Common practice. */
@@ -31,18 +27,6 @@ type Reading = {
   readonly isGuide: boolean;
 };
 
-/** What a meter of the frame that is open reads once its card lies where it is planned; undefined without a card. */
-const openFrame = (
-  measurement: FrameMeasurement,
-  numbers: SetCardNumbers,
-  placement: number,
-): number | undefined => {
-  const card = measurement.patches.find(({ patch }) => patch.kind === 'card');
-  const meter = frameMeter(distributionOf(measurement, numbers), 0);
-  if (!card || !meter) return undefined;
-  return meter.shows - patchStops(card, measurement.coding, numbers.profile) + placement;
-};
-
 const useReadings = (): readonly Reading[] => {
   const { camera, plan, subjects } = useSelection();
   const survey = useSurvey();
@@ -52,7 +36,7 @@ const useReadings = (): readonly Reading[] => {
   const open = measurement && openFrame(measurement, numbers, plan.placement);
   const { meter } = camera;
   return [
-    { target: meterOn(meter, 'the grey card', plan.placement), isGuide: true },
+    { target: meterOn(meter, words.greyCard, plan.placement), isGuide: true },
     ...subjects.map(({ name, skinOffset }) => ({
       target: meterOn(meter, name, plan.placement + skinOffset),
       isGuide: true,

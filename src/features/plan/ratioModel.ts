@@ -11,8 +11,7 @@ export const ratioOf = ({ ratio }: Pick<SetupRecord, 'ratio'>): RatioOf => {
 export type Side = { readonly name: string; readonly stops: number };
 
 /**
- * The sides by the spots that were chosen; without a choice the brightest and the darkest reading of a face, where two
- * were taken.
+ * The sides by the spots that were chosen; the bright one, without a choice, is the brightest reading of a face.
  */
 export const sidesOf = (
   setup: Pick<SetupRecord, 'ratio'>,

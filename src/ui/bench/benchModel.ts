@@ -3,9 +3,10 @@ import { setCardNumbers, type SetCardNumbers } from '#core/exposure/setCard.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { stopsDistribution, type Distribution } from '#core/scopes/distribution.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
-import { balancedLight } from '#core/colour/lean.ts';
+import { balancedLight, TINT_STEP } from '#core/colour/lean.ts';
 import type { Temperature } from '#core/colour/temperature.ts';
 import type { ProfileData } from '#core/profile/index.ts';
+import type { BookRecords } from '#store/book.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import { monitorPicture } from '#store/monitorPicture.ts';
 import type { Selection } from '#store/selection.ts';
@@ -35,6 +36,12 @@ export const dialledLight = (
   { plan, camera }: Pick<Selection, 'plan' | 'camera'>,
   { kelvin = plan.kelvin, tint = plan.tint }: { readonly kelvin?: number; readonly tint?: number } = {},
 ): Temperature => balancedLight({ kelvin, tint }, camera.lean);
+
+/** Colour of the set-up's light: the first of the bag that plays there, else what the card is balanced to. */
+export const setupLight = (selection: Selection, { lights }: Pick<BookRecords, 'lights'>): Temperature => {
+  const first = lights.get(selection.setup.lightIds[0] ?? '');
+  return first ? { kelvin: first.kelvin, duv: TINT_STEP * first.tint } : dialledLight(selection);
+};
 
 /**
  * Changes of a plan with what they bring along: where the dial is an exposure index, it and the placement are one

@@ -1,5 +1,5 @@
 import { exactFNumber, F_NUMBERS } from '#core/exposure/aperture.ts';
-import { stopsBefore } from '#core/exposure/glassLoss.ts';
+import { GLASS_LOSS, knownGlass, stopsBefore } from '#core/exposure/glassLoss.ts';
 import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
@@ -33,22 +33,22 @@ export type Automatics = {
   readonly spot: readonly [number, number];
 };
 
-/** Diffusion filters by strength: the share of light they spread, within what is usual (0.5 to 2 %). Our own. */
-export const DIFFUSIONS = [
-  { name: 'none', share: 0 },
-  { name: '1/8', share: 0.005 },
-  { name: '1/4', share: 0.012 },
-  { name: '1/2', share: 0.02 },
-] as const;
+const DIFFUSING = ['diffusion8', 'diffusion4', 'diffusion2'] as const;
 
-/** What the glass on the card spreads, by its id. */
-const SPREADS: Readonly<Record<string, number>> = {
-  diffusion8: DIFFUSIONS[1].share,
-  diffusion4: DIFFUSIONS[2].share,
-  diffusion2: DIFFUSIONS[3].share,
+/** Diffusion filters by strength: the share of light they spread. */
+export const DIFFUSIONS: readonly { readonly name: string; readonly share: number }[] = [
+  { name: 'none', share: 0 },
+  ...DIFFUSING.map((id) => ({
+    name: GLASS_LOSS[id].name.replace('diffusion ', ''),
+    share: GLASS_LOSS[id].veil,
+  })),
+];
+
+/** What the strongest diffusion on the card spreads. */
+const diffusionOf = (glass: unknown): number => {
+  const on = knownGlass(glass);
+  return Math.max(0, ...DIFFUSING.map((id) => (on.includes(id) ? GLASS_LOSS[id].veil : 0)));
 };
-const diffusionOf = (glass: unknown): number =>
-  Array.isArray(glass) ? Math.max(0, ...glass.map((id) => SPREADS[String(id)] ?? 0)) : 0;
 
 export const knobsOfCard = ({ plan }: Selection): Knobs => ({
   iris: plan.iris,

@@ -1,6 +1,4 @@
 import type { LightOfSpots } from '#core/scene/ofSpots.ts';
-import { TINT_STEP } from '#core/colour/lean.ts';
-import type { Temperature } from '#core/colour/temperature.ts';
 import { isoStanding } from '#core/exposure/iso.ts';
 import { luminanceFor } from '#core/exposure/meter.ts';
 import { failure, type Result } from '#core/result.ts';
@@ -8,7 +6,7 @@ import { surveyOf, type Survey } from '#core/exposure/survey.ts';
 import { OF_SPOTS, sceneFits, standingOf, type StandingId } from '#store/demo/scenes.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
-import { dialledLight } from '../bench/benchModel.ts';
+import { setupLight } from '../bench/benchModel.ts';
 import { FIRST_LOOK } from './stageStart.ts';
 import { knobsOfCard, settingsOfKnobs, type Knobs } from './stageModel.ts';
 import { words } from '#ui/wording/stage.ts';
@@ -47,12 +45,6 @@ const cardAsPlanned = (selection: Selection, records: BookRecords): number | und
   return luminanceFor({ ...settings, iso }, selection.plan.placement);
 };
 
-/** Colour of the set-up's light: the first of the bag that plays there, else what the card is balanced to. */
-const colourOf = (selection: Selection, records: BookRecords): Temperature => {
-  const first = records.lights.get(selection.setup.lightIds[0] ?? '');
-  return first ? { kelvin: first.kelvin, duv: TINT_STEP * first.tint } : dialledLight(selection);
-};
-
 const KIND_OF_ROLE = { card: 'card', skin: 'skin', light: 'light', keep: 'thing', mayLose: 'thing' } as const;
 
 /** The survey's readings as fields of light; a card is added where none was read. */
@@ -69,7 +61,7 @@ const lightOf = (selection: Selection, survey: Survey, records: BookRecords): Li
   const hasCard = fields.some(({ kind }) => kind === 'card');
   return {
     card,
-    light: colourOf(selection, records),
+    light: setupLight(selection, records),
     fields: hasCard ? fields : [...fields, { name: words.greyCard, kind: 'card', luminance: card }],
   };
 };

@@ -20,7 +20,6 @@ export const words = {
   soft: 'Blur of the background, %',
   typeSoft: 'Type 0.1 to 100 % of the picture’s width',
   confusion: 'Sharp is',
-  sensor: 'Recorded from the sensor',
   sensorWidth: 'Width, mm',
   typeWidth: 'Type the width of what is recorded, 1 to 80 mm; a crop of the sensor counts as that crop',
   photosites: 'Photosites across',
@@ -97,8 +96,8 @@ export const words = {
   within: (stops: Said) => `±${stops}`,
   sum: (stops: Said) => `Together they take ${stops}.`,
   noGlass: 'None: only the ND of the card stands before the lens.',
-  turns: (kelvin: Said, from: Said) =>
-    `They turn ${from} into about ${kelvin}. Set the balance through the glass, not by this.`,
+  turns: (kelvin: Said, from: Said, tint: Said) =>
+    `They turn ${from} into about ${kelvin}, tint ${tint}. Set the balance through the glass, not by this.`,
   veil: (stops: Said, percent: Said) =>
     `The veil is ${percent} % of the scene’s mean light: at ${stops} from grey. What is darker is not seen clearly.`,
   veilNoMean: (percent: Said) =>

@@ -20,7 +20,7 @@ import type { BookRecords } from '#store/book.ts';
 import { imagerOf, lensUseOf } from '#store/records/lens.ts';
 import { wardrobeOf, type Thing } from '#store/records/wardrobe.ts';
 import type { Selection } from '#store/selection.ts';
-import { dialledLight } from '#ui/bench/benchModel.ts';
+import { dialledLight, setupLight } from '#ui/bench/benchModel.ts';
 import { words } from '#ui/wording/planColours.ts';
 import { USUAL_LENS } from '../lensModel.ts';
 
@@ -34,17 +34,11 @@ export type Pair = {
 export type Advice = { readonly thing: Coloured; readonly way: string; readonly gains: number };
 export type Patterned = { readonly thing: Thing; readonly photosites: number; readonly state: PatternState };
 
-/** The light that falls on the things: the set-up's first; the one that is dialled where none was said. */
-const lightOf = (selection: Selection, { lights }: Pick<BookRecords, 'lights'>) => {
-  const first = selection.setup.lightIds.flatMap((id) => lights.get(id) ?? [])[0];
-  return first ? { kelvin: first.kelvin, duv: first.tint / 1000 } : dialledLight(selection);
-};
-
 /** Everything worn against everything behind and against skins; backgrounds against skins. Closest first. */
 export const coloursOf = (selection: Selection, records: Pick<BookRecords, 'lights'>) => {
   const { plan, profile, subjects, setup, camera } = selection;
   const { things, leaves } = wardrobeOf(setup);
-  const light = lightOf(selection, records);
+  const light = setupLight(selection, records);
   const shown = shownOnMonitor({
     profile: profile.data,
     placement: plan.placement,

@@ -1,6 +1,7 @@
 'use client';
 
-import { kelvinToMired, kelvin, printStopsDecimal, printStopsOf } from '#core/units.ts';
+import { neutralOf } from '#core/colour/lean.ts';
+import { printSigned, printStopsDecimal, printStopsOf } from '#core/units.ts';
 import { GLASS_IDS, GLASS_LOSS, knownGlass, type GlassId } from '#core/exposure/glassLoss.ts';
 import { frameMean } from '#core/exposure/meterTarget.ts';
 import { GLASS, glassSum, glassWarnings, veilStops } from '#core/lens/glass.ts';
@@ -37,14 +38,20 @@ const Sum = ({ ids }: { ids: readonly GlassId[] }) => {
     },
     setup.water !== undefined,
   );
-  const turned = 1e6 / (kelvinToMired(kelvin(plan.kelvin)) + sum.mired);
+  const turned = neutralOf(plan.kelvin, -sum.mired);
   return (
     <>
       {sum.stops > 0 && (
         <p>{words.sum(`${printStopsOf(sum.stops)} ${words.within(sum.within.toFixed(1))}`)}</p>
       )}
       {sum.mired !== 0 && (
-        <p>{words.turns(printKelvin(Math.round(turned / 50) * 50), printKelvin(plan.kelvin))}</p>
+        <p>
+          {words.turns(
+            printKelvin(Math.round(turned / 50) * 50),
+            printKelvin(plan.kelvin),
+            printSigned(sum.tint),
+          )}
+        </p>
       )}
       {sum.veil > 0 && (
         <p>
