@@ -35,6 +35,7 @@ const coreOrder = [
   'clips',
   'room',
   'cameraTest',
+  'inCamera',
   'practice',
 ];
 const isTest = '\\.test\\.tsx?$|/fixtures/';

@@ -264,6 +264,7 @@ export const VIEWS = [
   'kit&part=test',
   'kit&part=bag',
   'kit&part=screens',
+  'kit&part=settings',
   'kit&part=shoots',
   'kit&part=new',
   'kit&part=records',

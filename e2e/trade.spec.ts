@@ -66,6 +66,33 @@ test('a screen is trusted as far as its steps were seen, and keeps how far off i
   await expect(page.getByText('Shows 0.5 stop too dark, at brightness 3.')).toBeVisible();
 });
 
+test('a picture menu is set by either school, measured by two frames and stands in the checklist', async ({
+  page,
+}) => {
+  await visit(page, `${at('kit', 'packing-yard')}&camera=b-cam&part=settings`);
+  const menu = page.getByRole('table', { name: 'In-camera settings' });
+  const detail = menu.getByRole('row', { name: /^Detail/ });
+  await expect(detail).toContainText('lowest');
+  await page.getByText('Some of it in the camera', { exact: true }).first().click();
+  await expect(detail).toContainText('one or two steps over lowest');
+  await page.getByLabel('How Detail, sharpness is set').fill('−7');
+  await page.getByLabel('How Noise reduction is set').fill('off');
+  await page.getByRole('button', { name: 'Let the simulated camera film both' }).click();
+  await expect(page.getByText(/^It changes .*edge overshoots \(\d+ to \d+ % of the step\)/)).toBeVisible();
+  await expect(detail).toContainText('Edge overshoots');
+  await page.getByRole('button', { name: 'Noise reduction' }).click();
+  const file = (name: string, body: string) => ({ name, mimeType: 'image/png', buffer: Buffer.from(body) });
+  await page.getByLabel('Frame without it').setInputFiles(file('a.png', 'hello'));
+  await expect(page.getByText('a.png is in.')).toBeVisible();
+  await page.getByLabel('Frame with it').setInputFiles(file('b.png', 'hello'));
+  await expect(page.getByText(/^The frame without it: /)).toBeVisible();
+  await visit(page, `${at('plan', 'packing-yard')}&camera=b-cam`);
+  await openPart(page, 'Checklist');
+  await expect(
+    page.getByText('detail, sharpness −7; noise reduction off; the rest left alone'),
+  ).toBeVisible();
+});
+
 test('meters of a plan, lamps at its rate, and what a whole frame would have made of the picture', async ({
   page,
 }) => {

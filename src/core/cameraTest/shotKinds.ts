@@ -22,8 +22,17 @@ export const SHOT_KINDS = {
   again,
 } as const satisfies Record<ShotKindId, ShotKind>;
 
-/** Seconds from one shot to the next, to set it. Our own choice, by the clock. */
-const TO_SET = 9;
+/** Seconds to set a shot: a click of the shutter or ISO dial; anything else, such as the light, a menu, the view. Our own estimate. */
+const TO_SET = { dial: 5, other: 15 } as const;
+
+/** Whether nothing but a dial is turned from one shot to the next. */
+const isByDial = (shot: Shot, before: Shot | undefined): boolean =>
+  before !== undefined &&
+  shot.view === before.view &&
+  shot.kind !== 'meter' &&
+  (['kelvin', 'tint', 'processing', 'moreLight'] as const).every(
+    (key) => shot.settings[key] === before.settings[key],
+  );
 
 /** The list for what somebody has: every shot in its order. */
 export const shotList = (basis: ListBasis): readonly Shot[] =>
@@ -31,4 +40,7 @@ export const shotList = (basis: ListBasis): readonly Shot[] =>
 
 /** Minutes that a list takes. */
 export const minutesOf = (list: readonly Shot[]): number =>
-  list.reduce((sum, { seconds }) => sum + seconds + TO_SET, 0) / 60;
+  list.reduce(
+    (sum, shot, i) => sum + shot.seconds + (isByDial(shot, list[i - 1]) ? TO_SET.dial : TO_SET.other),
+    0,
+  ) / 60;

@@ -1,5 +1,5 @@
 import { printShutter } from '../exposure/shutter.ts';
-import { printStops, stopsWord } from '../units.ts';
+import { printStops, printStopsLength, stopsWord } from '../units.ts';
 import { SHOT_KINDS } from './shotKinds.ts';
 import type { Shot } from './types.ts';
 
@@ -62,8 +62,7 @@ const CHANGES: readonly ((
   ({ moreLight }, was, { ring }) => {
     const stops = moreLight - (was?.moreLight ?? 0);
     if (stops === 0) return undefined;
-    const size = Math.abs(stops);
-    const by = `by ${size} ${stopsWord(size)}`;
+    const by = `by ${printStopsLength(stops)} ${stopsWord(stops)}`;
     if (ring) return `${stops > 0 ? 'open' : 'close'} the iris ${by}`;
     return `${stops > 0 ? 'raise' : 'lower'} the light on the card ${by}: lamp nearer or farther, ND off or on`;
   },

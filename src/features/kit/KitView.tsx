@@ -18,6 +18,7 @@ const ShootsView = later(() => import('./shoots/ShootsView.tsx').then((part) => 
 const NewCameraView = later(() => import('./newCamera/NewCameraView.tsx').then((part) => part.NewCameraView));
 const RecordsView = later(() => import('./records/RecordsView.tsx').then((part) => part.RecordsView));
 const ScreensView = later(() => import('./screens/ScreensView.tsx').then((part) => part.ScreensView));
+const SettingsView = later(() => import('./settings/SettingsView.tsx').then((part) => part.SettingsView));
 const BagView = later(() => import('./bag/BagView.tsx').then((part) => part.BagView));
 
 const CameraTestView = later(() =>
@@ -68,6 +69,7 @@ const PARTS = {
   camera: { name: words.cameraAndProfile, View: CameraAndProfile },
   zebra: { name: words.zebraSheet, View: ZebraSheet },
   test: { name: words.knowYourCamera, View: CameraTestView },
+  settings: { name: words.settings, View: SettingsView },
   bag: { name: words.bag, View: BagView },
   screens: { name: words.screens, View: ScreensView },
   shoots: { name: words.shoots, View: ShootsView },

@@ -2,11 +2,13 @@ import { printFNumber } from '#core/exposure/aperture.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printZebraOrInstead } from '#core/exposure/zebra.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
+import { IN_CAMERA, IN_CAMERA_IDS } from '#core/inCamera/settings.ts';
 import { printStops } from '#core/units.ts';
 import type { Selection } from '#store/selection.ts';
 import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { isoCeiling } from '#store/records/camera.ts';
+import { inCameraOf } from '#store/records/inCamera.ts';
 import { recordingAt } from './adviceModel.ts';
 import { words } from '#ui/wording/plan.ts';
 
@@ -59,7 +61,16 @@ export const CHECKLIST = {
   },
   detail: {
     name: words.detailAndNoiseReduction,
-    set: () => 'at their lowest; saturation and contrast left alone',
+    set: ({ selection: { camera, profile } }) => {
+      const { notes } = inCameraOf(camera);
+      const written = IN_CAMERA_IDS.flatMap((id) => {
+        const note = notes.find(({ profileId, setting }) => profileId === profile.id && setting === id);
+        return note?.at ? [`${IN_CAMERA[id].name.toLowerCase()} ${note.at}`] : [];
+      });
+      return written.length > 0
+        ? `${written.join('; ')}; the rest left alone`
+        : 'at their lowest; saturation and contrast left alone';
+    },
   },
   guides: { name: words.frameGuides, set: () => 'on, for the picture that is delivered' },
 } as const satisfies Record<string, Item>;

@@ -20,6 +20,7 @@ import {
   whole,
 } from './common.ts';
 import { correctionSchema } from './correction.ts';
+import type { InCamera } from './inCamera.ts';
 
 const levels = z.object({ min: finite, max: finite, step: positive });
 const picture = z.enum(['log', 'lut']);
@@ -162,6 +163,8 @@ export const cameraSchema = z.object({
   starts: z.optional(startsSchema),
   /** What brings it to other cameras, a light each. */
   matches: z.optional(listOf(matchSchema, 0, 60)),
+  /** What its picture menu is set to and does, by profile: see `inCamera.ts`. */
+  inCamera: checkedLater<InCamera>(),
   /** Controls of its panel, learnt by turning them. */
   panel: z.optional(listOf(controlSchema, 0, 12)),
   isDemo: demoSchema,

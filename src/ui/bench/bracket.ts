@@ -1,13 +1,21 @@
 import type { EvidenceItem } from '#core/profile/index.ts';
+import type { FilmedCamera } from '#core/cameraTest/film/film.ts';
+import type { InCameraId } from '#core/inCamera/settings.ts';
 import type { CardMark } from '#core/scopes/cardReading.ts';
 import { failure, success, type Result } from '#core/result.ts';
 import type { Range } from '#core/signal/scale.ts';
-import type { BracketJobs, FilmedCard } from '#workers/bracket/protocol.ts';
+import type { BracketJobs, FilmedCard, MeasuredPair } from '#workers/bracket/protocol.ts';
 import type { Pixels } from '#workers/judge/protocol.ts';
 import type { Client } from '#workers/rpc/client.ts';
+import type { Outcome } from '#workers/rpc/protocol.ts';
 
 /** A frame of a bracket as a file; `range` where it is known how its codes are laid out. */
 type FilmedFrame = { readonly bytes: Blob; readonly range?: Range };
+
+const answerOf = <T>(outcome: Outcome<Result<T>>): Result<T> | undefined => {
+  if (outcome.state === 'cancelled') return undefined;
+  return outcome.state === 'done' ? outcome.output : failure('frames', outcome.reason);
+};
 
 /** What is asked about frames of a filmed bracket; the worker keeps nothing of them. */
 export const createBracket = (client: Client<BracketJobs>) => ({
@@ -25,8 +33,7 @@ export const createBracket = (client: Client<BracketJobs>) => ({
         { bytes: buffer, range: range ?? recorded, mark },
         { transfer: [buffer], signal },
       );
-      if (outcome.state === 'cancelled') return undefined;
-      return outcome.state === 'done' ? outcome.output : failure('frame', outcome.reason);
+      return answerOf(outcome);
     } catch (error) {
       const detail = error instanceof Error ? error.message : String(error);
       return failure('frame', `it could not be read (${detail}): drop it again.`);
@@ -48,6 +55,33 @@ export const createBracket = (client: Client<BracketJobs>) => ({
     );
     return outcome.state === 'done' && outcome.output.ok ? outcome.output.value : undefined;
   },
+  /** What a setting does, from a frame without it and one with it; undefined when nobody waits any more. */
+  pair: async (
+    files: { readonly without: Blob; readonly with: Blob },
+    range: Range,
+    signal: AbortSignal,
+  ): Promise<Result<MeasuredPair> | undefined> => {
+    try {
+      const [without, withIt] = await Promise.all([files.without.arrayBuffer(), files.with.arrayBuffer()]);
+      return answerOf(
+        await client.call(
+          'pair',
+          { without, with: withIt, range },
+          { transfer: [without, withIt], latest: 'pair', signal },
+        ),
+      );
+    } catch {
+      return failure('frames', 'A frame could not be read: choose both again.');
+    }
+  },
+  /** The same of two frames that the stage films. */
+  stagePair: async (
+    camera: FilmedCamera,
+    setting: InCameraId,
+    seed: number,
+    signal: AbortSignal,
+  ): Promise<Result<MeasuredPair> | undefined> =>
+    answerOf(await client.call('stagePair', { camera, setting, seed }, { latest: 'pair', signal })),
   /** What each source of a profile does to the whole; a newer question takes an older one's place. */
   effects: (items: readonly EvidenceItem[], signal: AbortSignal) =>
     client.call('effects', { items }, { latest: 'effects', signal }),

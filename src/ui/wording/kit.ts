@@ -76,6 +76,7 @@ export const words = {
   zebraSheet: 'Zebra sheet',
   bag: 'Bag',
   screens: 'Screens',
+  settings: 'Picture menu',
   shoots: 'Shoots',
   newCamera: 'New camera',
   backUp: 'Back-up',

@@ -64,7 +64,8 @@ export const deskChartText = (): string => {
   ].join('\n');
 };
 
-type Box = readonly [x: number, y: number, width: number, height: number, rgb: Triple];
+/** A thing by its place, fractions of the picture, and its reflectance; the later one lies over the earlier. */
+export type Box = readonly [x: number, y: number, width: number, height: number, rgb: Triple];
 const grey = (v: number): Triple => [v, v, v];
 
 const chartBoxes = (): readonly Box[] => {
@@ -114,6 +115,31 @@ const VIEWS: Readonly<Record<View, (card: number) => readonly Box[]>> = {
 const WEAVE = 0.06;
 
 /**
+ * Light of things that are lit evenly, cd/m2, planar.
+ * @param white Luminance of a perfect white in this light @param weave What each place varies by, 1 not at all
+ */
+export const boxLight = (
+  boxes: readonly Box[],
+  kelvin: number,
+  white: number,
+  weave: (u: number, v: number) => number = () => 1,
+): SceneLight => {
+  const { width, height } = DESK;
+  const pixels = width * height;
+  const rgb = new Float32Array(3 * pixels);
+  const colour = lightColour(kelvin);
+  for (let row = 0, i = 0; row < height; row += 1)
+    for (let column = 0; column < width; column += 1, i += 1) {
+      const [u, v] = [(column + 0.5) / width, (row + 0.5) / height];
+      const [, , , , own] =
+        boxes.findLast(([x, y, w, h]) => u >= x && u < x + w && v >= y && v < y + h) ?? boxes[0];
+      const varied = weave(u, v);
+      for (let c = 0; c < 3; c += 1) rgb[c * pixels + i] = own[c] * colour[c] * white * varied;
+    }
+  return { width, height, rgb };
+};
+
+/**
  * Light of a view, cd/m2, planar.
  * @param white Luminance of a perfect white in this light @param card Reflectance of the card
  */
@@ -124,24 +150,12 @@ export const deskLight = (
   card: number,
   seed: number,
 ): SceneLight => {
-  const { width, height } = DESK;
-  const pixels = width * height;
-  const rgb = new Float32Array(3 * pixels);
-  const colour = lightColour(kelvin);
-  const weave = seededRandom(seed);
-  const cells = Float32Array.from({ length: 40 * 24 }, () => 1 + WEAVE * (weave() - 0.5));
+  const random = seededRandom(seed);
+  const cells = Float32Array.from({ length: 40 * 24 }, () => 1 + WEAVE * (random() - 0.5));
   const isPlain = (x: number, y: number) => x >= 0.34 && x < 0.78 && y >= 0.28 && y < 0.72;
-  const boxes = VIEWS[view](card);
-  for (let row = 0, i = 0; row < height; row += 1)
-    for (let column = 0; column < width; column += 1, i += 1) {
-      const [u, v] = [(column + 0.5) / width, (row + 0.5) / height];
-      const [, , , , own] =
-        boxes.findLast(([x, y, w, h]) => u >= x && u < x + w && v >= y && v < y + h) ?? boxes[0];
-      const varied =
-        view === 'card' && !isPlain(u, v) ? cells[Math.floor(v * 24) * 40 + Math.floor(u * 40)] : 1;
-      for (let c = 0; c < 3; c += 1) rgb[c * pixels + i] = own[c] * colour[c] * white * varied;
-    }
-  return { width, height, rgb };
+  return boxLight(VIEWS[view](card), kelvin, white, (u, v) =>
+    view === 'card' && !isPlain(u, v) ? cells[Math.floor(v * 24) * 40 + Math.floor(u * 40)] : 1,
+  );
 };
 
 /** A hand over the lens between two shots: a frame of nearly no light. */

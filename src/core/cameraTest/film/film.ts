@@ -1,17 +1,18 @@
 import { shutterSeconds } from '../../exposure/shutter.ts';
 import { luminanceFor } from '../../exposure/meter.ts';
-import { makeFrame, type Frame } from '../../frame/frame.ts';
+import type { Frame } from '../../frame/frame.ts';
 import { gaussian, seededRandom } from '../../random.ts';
 import type { SceneLight } from '../../scene/scene.ts';
 import { expose, type CameraBody } from '../../sensor/camera.ts';
 import type { ProfileData } from '../../profile/index.ts';
 import type { Chroma } from '../../signal/chroma.ts';
-import { maxCode, type Coding } from '../../signal/scale.ts';
+import type { Coding } from '../../signal/scale.ts';
 import { NO_PAINT, type Paint } from '../../sensor/paint.ts';
 import { stopsToReflectance } from '../../units.ts';
 import { CARDS, type CardKind, type Shot, type View } from '../types.ts';
 import { firstBase } from '../shots/ground.ts';
 import { DESK_REFLECTANCE, deskLight } from './desk.ts';
+import { sharpened } from './sharpened.ts';
 import { covered, SLIPS, windowLit, type SlipId } from './slips.ts';
 
 // The stage films the list: a simulated camera on a desk, as an owner would, with what a real body does to the marks on
@@ -75,23 +76,6 @@ const markError = (seed: number, mark: number, sd: number): number =>
 const REFLECTANCE: Partial<Record<View, number>> = {
   white: DESK_REFLECTANCE.white,
   black: DESK_REFLECTANCE.black,
-};
-
-/** A picture sharpened across its edges, in place on its codes: what detail settings do. */
-const sharpened = (frame: Frame, amount: number): Frame => {
-  if (amount === 0) return frame;
-  const { width, height, r, g, b } = frame;
-  const top = maxCode(frame.bitDepth);
-  const copy = [r, g, b].map((plane) => plane.slice());
-  for (let y = 0; y < height; y += 1)
-    for (let x = 1, i = y * width + 1; x < width - 1; x += 1, i += 1) {
-      const lift = Math.round(amount * (g[i] - (g[i - 1] + g[i + 1]) / 2));
-      copy.forEach((plane) => {
-        plane[i] = Math.min(top, Math.max(0, plane[i] + lift));
-      });
-    }
-  const [red, green, blue] = copy;
-  return makeFrame({ ...frame, r: red, g: green, b: blue, source: undefined });
 };
 
 /** Rows brighter and darker as the lamp swings while they are read out; exposing for longer evens it out. */

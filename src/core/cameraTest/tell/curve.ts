@@ -20,6 +20,8 @@ import {
   type EdgeReading,
   type Step,
 } from './steps.ts';
+import { throughSteps } from './throughSteps.ts';
+import { downToBlack } from './toe.ts';
 import type { TestBasis, TestCurve } from './types.ts';
 
 // The curve from the bracket, its way back, the cap and the chip in one solution.
@@ -166,13 +168,20 @@ export const curveOf = (basis: TestBasis): Result<TestCurve> => {
   let items: readonly EvidenceItem[] = [];
   let chip: readonly EvidenceItem[] = [];
   let edge: EvidenceItem['readings'] = [];
-  let solved: ReturnType<typeof profileFromEvidence> | undefined;
+  let solved: Result<{ readonly profile: ProfileData; readonly warnings: readonly string[] }> | undefined;
   for (let i = 0; i < ROUNDS; i += 1) {
     const [first, ...others] = evidenceOf(basis, rising, round, errors !== undefined);
     items = [{ ...first, readings: [...first.readings, ...edge] }, ...others, ...chip];
     const known = errors && { stepSd: STEP_LEFT + OF_DOUBT * errors.doubt };
-    solved = profileFromEvidence(items, basis.gamut, top + round.shift, known);
-    if (!solved.ok) return solved;
+    const formed = profileFromEvidence(items, basis.gamut, top + round.shift, known);
+    if (!formed.ok) return formed;
+    const { profile, warnings } = formed.value;
+    const closer = known ? throughSteps(profile, items[0].readings, known.stepSd) : profile;
+    const black = items.find(({ id }) => id === 'cap')?.readings[0].signal;
+    solved = success({
+      profile: black === undefined ? closer : downToBlack(closer, toeOf(rising, round), black),
+      warnings,
+    });
     const { transfer, stopsAt } = compileProfile({ ...solved.value.profile, clipStops: OPEN });
     const off = basis.greySignal !== undefined && i === 0 ? stopsAt(basis.greySignal) : 0;
     round = { encode: transfer.encode, shift: round.shift - off };

@@ -5,6 +5,7 @@ import { reflectanceToStops } from '../../units.ts';
 import { firstBase } from '../shots/ground.ts';
 import { isCutInMiddle, noiseIn } from './steps.ts';
 import { cutOff } from './cutOff.ts';
+import { toeUnder, type Toe } from './toe.ts';
 import type { Figure, FilmedShot, TestBasis, TestCurve, Told } from './types.ts';
 
 // Photon transfer (EMVA Standard 1288 release 4.0, clause 2.3): variance in linear light is what reading makes of no
@@ -38,24 +39,8 @@ const slopeAt = ({ signalOf }: { signalOf: (light: number) => number }, light: n
   return (signalOf(light + h) - signalOf(light - h)) / (2 * h);
 };
 
-/** Between black and the darkest steps a curve is a power of light: a straight toe has 1, a root a half. Our own. */
-const LEAST_POWER = 0.4;
-const STRAIGHT = 0.8;
-
-/** The toe under the darkest step: signal over black is `scale` times a power of light. */
-const toeOf = ({ toe: [low, high], blackSignal }: TestCurve) => {
-  const [a, b] = [low.signal - blackSignal, high.signal - blackSignal];
-  const wanted = Math.log(b / a) / Math.log(high.light / low.light);
-  // Two steps tell a power no better than their shutters do: near straight it is straight, as nearly all toes are.
-  const isStraight = !(a > 0 && Number.isFinite(wanted)) || wanted > STRAIGHT;
-  const power = isStraight ? 1 : Math.max(LEAST_POWER, wanted);
-  // Both steps tell how steep it is.
-  const scale = Math.max(1e-9, a / low.light ** power + b / high.light ** power) / 2;
-  return { light: low.light, scale, power };
-};
-
 const coderOf = (curve: TestCurve) => {
-  const toe = toeOf(curve);
+  const toe = toeUnder(curve.toe, curve.blackSignal);
   return {
     signalOf: (light: number) =>
       light < toe.light
@@ -82,7 +67,7 @@ const absMoment = (q: number): number => {
  * Linear light that a deviation about black stands for, as luma of three channels has it: each goes through the toe by
  * itself, under black as over it, or ends at black where the file holds nothing lower.
  */
-const darkLight = (deviation: number, { scale, power }: ReturnType<typeof toeOf>, isCut: boolean): number => {
+const darkLight = (deviation: number, { scale, power }: Toe, isCut: boolean): number => {
   const square = absMoment(2 * power);
   const variance = isCut ? square / 2 - absMoment(power) ** 2 / 4 : square;
   const each = (deviation ** 2 / (scale ** 2 * LUMA_SQUARES * variance)) ** (1 / (2 * power));
@@ -92,7 +77,7 @@ const darkLight = (deviation: number, { scale, power }: ReturnType<typeof toeOf>
 /** Dark noise by ISO, from frames with the cap on. */
 const darkNoise = ({ filmed, coding }: TestBasis, curve: TestCurve): readonly DarkNoise[] => {
   const perCode = codeToSignal(1, coding) - codeToSignal(0, coding);
-  const toe = toeOf(curve);
+  const toe = toeUnder(curve.toe, curve.blackSignal);
   return filmed
     .filter(({ shot, hold }) => shot.kind === 'cap' && hold.signs.dark)
     .map((one) => {

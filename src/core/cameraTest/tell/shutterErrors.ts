@@ -1,3 +1,5 @@
+import { choleskyOf, solveBy } from '../../maths/cholesky.ts';
+
 // Real shutter times from a bracket filmed in two lights. The same shutter stands at two places of the curve, so that
 // what is its own error shows at both, and what is the curve's at one: errors of marks and a smooth curve of no form
 // are solved together (as Debevec and Malik 1997 solve a curve with exposures that are known).
@@ -29,36 +31,6 @@ const BENDS = [0.0015, 0.004, 0.01, 0.025, 0.07] as const;
 /** How far a light that was turned up by hand lies off, stops. */
 const LIGHT_SD = 0.2;
 const ROUNDS = 4;
-
-/** Cholesky factor of a symmetric matrix, row by row in place; undefined where it is not positive. */
-const factored = (a: number[][]): number[][] | undefined => {
-  const n = a.length;
-  const l = a.map((row) => [...row]);
-  for (let i = 0; i < n; i += 1)
-    for (let j = 0; j <= i; j += 1) {
-      let sum = l[i][j];
-      for (let k = 0; k < j; k += 1) sum -= l[i][k] * l[j][k];
-      if (i === j) {
-        if (!(sum > 0)) return undefined;
-        l[i][i] = Math.sqrt(sum);
-      } else l[i][j] = sum / l[j][j];
-    }
-  return l;
-};
-
-const solved = (l: number[][], b: readonly number[]): number[] => {
-  const n = b.length;
-  const y = [...b];
-  for (let i = 0; i < n; i += 1) {
-    for (let k = 0; k < i; k += 1) y[i] -= l[i][k] * y[k];
-    y[i] /= l[i][i];
-  }
-  for (let i = n - 1; i >= 0; i -= 1) {
-    for (let k = i + 1; k < n; k += 1) y[i] -= l[k][i] * y[k];
-    y[i] /= l[i][i];
-  }
-  return y;
-};
 
 type Row = {
   readonly at: readonly (readonly [index: number, value: number])[];
@@ -136,9 +108,9 @@ export const shutterErrors = (steps: readonly MarkedStep[]): ShutterErrors | und
           for (const [j, u] of at) a[i][j] += w * v * u;
         }
       }
-      l = factored(a);
+      l = choleskyOf(a);
       if (!l) return undefined;
-      x = solved(l, b);
+      x = solveBy(l, b);
       const explained = x.reduce((sum, v, i) => sum + v * b[i], 0);
       const determinant = l.reduce((sum, row, i) => sum + 2 * Math.log(row[i]), 0);
       likely = -0.5 * (squares - explained) - logs - 0.5 * determinant;
@@ -158,7 +130,7 @@ export const shutterErrors = (steps: readonly MarkedStep[]): ShutterErrors | und
   const doubts = shutters.map((shutter) => {
     const unit = new Array<number>(unknowns).fill(0);
     unit[shutterAt(shutter)] = 1;
-    return Math.sqrt(Math.max(0, solved(best.l!, unit)[shutterAt(shutter)]));
+    return Math.sqrt(Math.max(0, solveBy(best.l!, unit)[shutterAt(shutter)]));
   });
   const left = Math.sqrt([...errors.values()].reduce((sum, v) => sum + v * v, 0) / errors.size);
   return {

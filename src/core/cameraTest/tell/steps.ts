@@ -27,11 +27,13 @@ const DITHERED = 0.35;
 /** Two steps at the upper end that are no farther apart are clipped, signal fraction. */
 const FLAT = 0.004;
 /** At the clip a step rises by less than this part of what the steps under it do. */
-const BARELY = 0.08;
+const BARELY = 0.04;
 /** So much of the light's range a flat end covers at least, stops. */
 const FLAT_FOR = 0.7;
 /** So far over luma a single channel may stand where all are full, signal fraction. */
 const CHANNEL_OVER = 0.05;
+/** A rise is taken over so many stops at least. */
+const RISE_OVER = 0.7;
 /** Steps that have to rise before one may be the first at clip. */
 const RISING_FIRST = 4;
 
@@ -95,9 +97,12 @@ export const stepsOf = (filmed: readonly FilmedShot[], cardStops: number): reado
  */
 export const clipFrom = (steps: readonly Step[], perCode: number): number | undefined => {
   const flat = Math.max(FLAT, 1.5 * perCode);
-  const slope = (i: number) =>
-    (steps[i + 1].signal - steps[i].signal) / Math.max(0.3, steps[i + 1].stops - steps[i].stops);
-  const rise = Math.max(...steps.slice(0, -1).map((_, i) => slope(i)));
+  // Over steps that lie closer a shutter's own error would be taken for the curve's rise.
+  const slope = (step: Step) => {
+    const next = steps.find(({ stops }) => stops - step.stops > RISE_OVER);
+    return next ? (next.signal - step.signal) / (next.stops - step.stops) : 0;
+  };
+  const rise = Math.max(...steps.map(slope));
   const last = steps[steps.length - 1];
   for (let i = RISING_FIRST; i < steps.length - 1; i += 1) {
     const later = Math.max(...steps.slice(i + 1).map(({ signal }) => signal));
@@ -151,11 +156,14 @@ export const edgeReadings = (
     );
 };
 
-/** How far the mean of noisy light lies off the light's own signal, by how the curve bends there. */
+/**
+ * How far the mean of noisy light lies off the light's own signal, by how the curve bends there. Under no light a solved
+ * curve is not known and goes on straight: no farther down is looked.
+ */
 export const bentOff = (encode: (light: number) => number, light: number, deviation: number): number => {
   const h = Math.max(1e-5, light * 0.02);
   const slope = (encode(light + h) - encode(light - h)) / (2 * h);
-  const spread = slope > 0 ? deviation / slope : 0;
+  const spread = slope > 0 ? Math.min(light, deviation / slope) : 0;
   const near = (encode(light + spread) + encode(light - spread)) / 2 - encode(light);
   return Number.isFinite(near) ? near : 0;
 };
