@@ -123,3 +123,24 @@ test('colours: what melts is said with the way out, a colour is added, and green
   await expect(page.getByText(/melts into Brick wall/)).toHaveCount(0);
   await expect(page.getByText(/It will crawl/)).toHaveCount(0);
 });
+
+test('raw: whether it is worth its bits, how bright it holds, what post makes of it', async ({ page }) => {
+  await visit(page, `${at('plan', 'furnace-mouth')}&camera=a-cam&part=figures`);
+  await expect(page.getByText('Raw is worth its bits here.')).toBeVisible();
+  await page.getByRole('button', { name: 'This plan records raw' }).click();
+  await expect(page.getByText(/^Before the LUT: develop raw at ISO 800 and 4000 K to wide log/)).toBeVisible();
+  await page.getByLabel('Post develops to').selectOption({ index: 1 });
+  await page.getByText('This camera’s raw').click();
+  const isos = page.getByLabel('ISOs with real gain');
+  await isos.fill('801');
+  await isos.press('Tab');
+  await expect(page.getByText(/^Type ISOs of this camera/)).toBeVisible();
+  await isos.fill('800 1600 3200');
+  await isos.press('Tab');
+  await expect(page.getByText(/^Real gain: ISO 800, 1600, 3200\./)).toBeVisible();
+  await page.getByLabel('Data rate, Mb/s').fill('2400');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^18.0 GB a minute/)).toBeVisible();
+  await page.getByRole('button', { name: /^Place the card at/ }).click();
+  await expect(page.getByRole('button', { name: /^Place the card at/ })).toBeHidden();
+});

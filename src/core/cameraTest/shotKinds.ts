@@ -22,7 +22,7 @@ export const SHOT_KINDS = {
   again,
 } as const satisfies Record<ShotKindId, ShotKind>;
 
-/** Seconds to set a shot: a click of the shutter or ISO dial; anything else, such as the light, a menu, the view. Our own estimate. */
+/** Seconds to set a shot: a click of the shutter or ISO dial; a light, a menu, another view. Our own estimate. */
 const TO_SET = { dial: 5, other: 15 } as const;
 
 /** Whether nothing but a dial is turned from one shot to the next. */

@@ -154,6 +154,6 @@ export const IN_CAMERA = {
 export type InCameraId = keyof typeof IN_CAMERA;
 export const IN_CAMERA_IDS = Object.keys(IN_CAMERA) as InCameraId[];
 
-/** The school that fits a kind of profile where nobody has chosen: a log is graded anyway, a finished picture is not. */
+/** The school that fits a kind of profile where nobody has chosen: a log is graded anyway, a finished one is not. */
 export const schoolFor = (kind: ProfileKind): SchoolId =>
   kind === 'finished' || kind === 'hlg' ? 'camera' : 'post';

@@ -22,7 +22,7 @@ export type TwoFrames = {
   readonly colour?: { readonly hue: number; readonly saturation: number };
   /** How far the darkest thousandth, the middle tones and the brightest thousandth moved, codes. */
   readonly moved: { readonly black: number; readonly grey: number; readonly clip: number };
-  /** Dark, middle and bright tones as far as the frame has them: where they lie without it, and how far they moved, codes. */
+  /** Dark, middle and bright tones that the frame has: where they lie without it, how far they moved, codes. */
   readonly tones: readonly { readonly code: number; readonly moved: number }[];
 };
 
@@ -31,7 +31,7 @@ const ACROSS = 40;
 const SMALLEST = 8;
 /** How far apart a block's quarters may lie, in deviations of their means, to count as even. Our own choice. */
 const EVEN = 4;
-/** Fine texture is even too: it is alike in both frames, as noise is not (correlation), and rougher than a plain wall. */
+/** Fine texture is even too: it is alike in both frames, as noise is not (correlation), and rougher than a wall. */
 const TEXTURE = 0.35;
 const [PLAIN, ROUGHER] = [0.25, 1.25];
 const FEWEST = 12;

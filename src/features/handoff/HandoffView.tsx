@@ -8,6 +8,7 @@ import { undoStops, type TakeFacts } from '#store/takeFacts.ts';
 import { takesOfShoot } from '#store/takes.ts';
 import { failureWords } from '#store/words.ts';
 import { setupsOf } from '#store/selection.ts';
+import { rawNotes } from '#store/records/raw.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useTakeIndex } from '#ui/bench/useTakeIndex.ts';
 import { CardTools } from '#ui/cards/CardTools.tsx';
@@ -142,7 +143,7 @@ const MonitoringLutPanel = () => {
       <WriteFile
         source={source}
         name={`${setup.name} ${camera.name} ${profile.name} ${pullInFile(pull)}`}
-        notes={recipeNotes(recipe, profile.name, profile.data.band)}
+        notes={[...rawNotes(plan, camera), ...recipeNotes(recipe, profile.name, profile.data.band)]}
       />
     </Panel>
   );

@@ -18,6 +18,7 @@ import { ZebraLevel } from '#ui/parts/ZebraLevel.tsx';
 import { REASONS } from '#ui/setCard/reasons.ts';
 import { IndexPanel } from './IndexPanel.tsx';
 import { MeterPanel } from './MeterPanel.tsx';
+import { RawPanel } from './raw/RawPanel.tsx';
 import { placementRows } from './placementRows.ts';
 import { behindTheLut } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
@@ -158,5 +159,6 @@ export const FiguresView = () => (
     <IndexPanel />
     <Placements />
     <MeterPanel />
+    <RawPanel />
   </>
 );

@@ -21,6 +21,7 @@ import {
 } from './common.ts';
 import { correctionSchema } from './correction.ts';
 import type { InCamera } from './inCamera.ts';
+import type { RawKind } from './raw.ts';
 
 const levels = z.object({ min: finite, max: finite, step: positive });
 const picture = z.enum(['log', 'lut']);
@@ -165,6 +166,8 @@ export const cameraSchema = z.object({
   matches: z.optional(listOf(matchSchema, 0, 60)),
   /** What its picture menu is set to and does, by profile: see `inCamera.ts`. */
   inCamera: checkedLater<InCamera>(),
+  /** How it records raw: see `raw.ts`. */
+  raw: checkedLater<RawKind>(),
   /** Controls of its panel, learnt by turning them. */
   panel: z.optional(listOf(controlSchema, 0, 12)),
   isDemo: demoSchema,

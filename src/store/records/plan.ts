@@ -14,6 +14,7 @@ import {
 import { gradeSchema } from './grade.ts';
 import { lutBuildSchema } from './lut.ts';
 import { roomSchema } from './room.ts';
+import type { RawPlan } from './raw.ts';
 
 export const shutterSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('angle'), degrees: positiveTo(360) }),
@@ -40,6 +41,8 @@ export const planSchema = z.object({
   lens: checkedLater<LensUse>(),
   /** Glass before the lens that is not grey. */
   glass: checkedLater<readonly GlassId[]>(),
+  /** Recorded raw, and what post develops into: see `raw.ts`. */
+  raw: checkedLater<RawPlan>(),
   /** The LUT on each monitor, by the monitor's id; without one a monitor shows the computed picture. */
   monitorLuts: z.optional(z.record(idSchema, idSchema)),
   /** The LUT that is being built here; without one the plain one. */

@@ -40,7 +40,7 @@ export const words = {
   howMeasured: 'How it is measured',
   arithmetic: said(
     'Noise: deviation of luma on the evenest parts, texture left out. Edge: how far it passes its own sides.',
-    'Hue and saturation: angle and length on a vectorscope (BT.709). Darkest and brightest: a thousandth of the picture.',
+    'Hue and saturation: angle and length on a vectorscope (BT.709). Darkest, brightest: a thousandth of the picture.',
   ),
   saved: 'in-camera setting',
 } as const;

@@ -77,6 +77,16 @@ const straightOn = (profile: ProfileData, last: number): ProfileData => {
   return { ...profile, curve: { ...curve, rows: [...rows, ...beyond] } };
 };
 
+/** The same down to the black that was filmed; where none was, as it is. */
+const underSteps = (
+  profile: ProfileData,
+  items: readonly EvidenceItem[],
+  toe: TestCurve['toe'],
+): ProfileData => {
+  const black = items.find(({ id }) => id === 'cap')?.readings[0].signal;
+  return black === undefined ? profile : downToBlack(profile, toe, black);
+};
+
 /** A band that also holds how far the whole curve may lie to one side, stops. */
 const withShift = (
   band: UncertaintyBand,
@@ -177,11 +187,7 @@ export const curveOf = (basis: TestBasis): Result<TestCurve> => {
     if (!formed.ok) return formed;
     const { profile, warnings } = formed.value;
     const closer = known ? throughSteps(profile, items[0].readings, known.stepSd) : profile;
-    const black = items.find(({ id }) => id === 'cap')?.readings[0].signal;
-    solved = success({
-      profile: black === undefined ? closer : downToBlack(closer, toeOf(rising, round), black),
-      warnings,
-    });
+    solved = success({ profile: underSteps(closer, items, toeOf(rising, round)), warnings });
     const { transfer, stopsAt } = compileProfile({ ...solved.value.profile, clipStops: OPEN });
     const off = basis.greySignal !== undefined && i === 0 ? stopsAt(basis.greySignal) : 0;
     round = { encode: transfer.encode, shift: round.shift - off };

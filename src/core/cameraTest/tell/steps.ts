@@ -157,8 +157,8 @@ export const edgeReadings = (
 };
 
 /**
- * How far the mean of noisy light lies off the light's own signal, by how the curve bends there. Under no light a solved
- * curve is not known and goes on straight: no farther down is looked.
+ * How far the mean of noisy light lies off the light's own signal, by how the curve bends there. Under no light a
+ * solved curve is not known: no farther down is looked.
  */
 export const bentOff = (encode: (light: number) => number, light: number, deviation: number): number => {
   const h = Math.max(1e-5, light * 0.02);

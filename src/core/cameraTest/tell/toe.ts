@@ -25,17 +25,16 @@ export const toeUnder = ([low, high]: readonly [Lit, Lit], black: number): Toe =
 };
 
 /** A table's rows under its darkest step, drawn as a toe down to black: no step tells the solver what lies there. */
-export const downToBlack = (
-  profile: ProfileData,
-  steps: readonly [Lit, Lit],
-  black: number,
-): ProfileData => {
+export const downToBlack = (profile: ProfileData, steps: readonly [Lit, Lit], black: number): ProfileData => {
   const { curve } = profile;
   if (curve.kind !== 'table') return profile;
   const { light, scale, power } = toeUnder(steps, black);
   const kept = curve.rows.filter((row) => row.reflectance > light);
   // Each third of a stop over eight stops, so that a power is drawn as what it is.
-  const drawn = Array.from({ length: 25 }, (_, i) => light * stopsToReflectance(i / 3 - 8) / stopsToReflectance(0));
+  const drawn = Array.from(
+    { length: 25 },
+    (_, i) => (light * stopsToReflectance(i / 3 - 8)) / stopsToReflectance(0),
+  );
   return {
     ...profile,
     curve: {

@@ -1,5 +1,6 @@
 import { dequal } from 'dequal';
 import type { ProfileRecord } from '#store/records/profile.ts';
+import { rawNotes } from '#store/records/raw.ts';
 import { safeName } from '#core/formats/safeName.ts';
 import { outputOf } from '#core/lut/outputs.ts';
 import type { LutRecipe } from '#core/lut/recipeData.ts';
@@ -49,9 +50,12 @@ export const selectionsOf = ({ records, shoot, part }: BundleOf): readonly Selec
   );
 
 /** A recipe as what is baked, with what its file says of it. */
-const ofRecipe = (recipe: LutRecipe, { profile }: Selection): Pick<Made, 'source' | 'notes' | 'output'> => ({
+const ofRecipe = (
+  recipe: LutRecipe,
+  { profile, plan, camera }: Selection,
+): Pick<Made, 'source' | 'notes' | 'output'> => ({
   source: { spec: { kind: 'recipe', recipe } },
-  notes: recipeNotes(recipe, profile.name, profile.data.band),
+  notes: [...rawNotes(plan, camera), ...recipeNotes(recipe, profile.name, profile.data.band)],
   output: recipe.output,
 });
 

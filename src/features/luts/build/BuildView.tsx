@@ -6,6 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { HDR_WHITE } from '#core/lut/loss.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
+import { rawNotes } from '#store/records/raw.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
@@ -114,7 +115,7 @@ export const BuildView = () => {
                 <WriteFile
                   source={source}
                   name={`${selection.setup.name} ${camera.name} ${name}`}
-                  notes={recipeNotes(recipe, profile.name, profile.data.band)}
+                  notes={[...rawNotes(plan, camera), ...recipeNotes(recipe, profile.name, profile.data.band)]}
                 />
               ),
             },
