@@ -128,7 +128,9 @@ test('raw: whether it is worth its bits, how bright it holds, what post makes of
   await visit(page, `${at('plan', 'furnace-mouth')}&camera=a-cam&part=figures`);
   await expect(page.getByText('Raw is worth its bits here.')).toBeVisible();
   await page.getByRole('button', { name: 'This plan records raw' }).click();
-  await expect(page.getByText(/^Before the LUT: develop raw at ISO 800 and 4000 K to wide log/)).toBeVisible();
+  await expect(
+    page.getByText(/^Before the LUT: develop raw at ISO 800 and 4000 K to wide log/),
+  ).toBeVisible();
   await page.getByLabel('Post develops to').selectOption({ index: 1 });
   await page.getByText('This camera’s raw').click();
   const isos = page.getByLabel('ISOs with real gain');
@@ -143,4 +145,26 @@ test('raw: whether it is worth its bits, how bright it holds, what post makes of
   await expect(page.getByText(/^18.0 GB a minute/)).toBeVisible();
   await page.getByRole('button', { name: /^Place the card at/ }).click();
   await expect(page.getByRole('button', { name: /^Place the card at/ })).toBeHidden();
+});
+
+test('two cards of one set-up are switched by a key on any screen; a window’s light stands by the hour', async ({
+  page,
+}) => {
+  await visit(page, `${at('plan', 'packing-yard')}&camera=b-cam`);
+  await page.getByLabel('Light falls by, stops').fill('3');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Make the other card' }).click();
+  await expect(page.getByText(/^Dialled in: the card for sun\./)).toBeVisible();
+  await visit(page, `${at('judge', 'packing-yard')}&camera=b-cam`);
+  const balance = page.getByRole('button', { name: /^White bal/ }).first();
+  await expect(balance).toContainText('5600');
+  await page.keyboard.press('k');
+  await expect(balance).toContainText('6500');
+  await page.keyboard.press('k');
+  await expect(balance).toContainText('5600');
+  await visit(page, `${at('plan', 'bench-interview')}&part=day`);
+  await page.getByLabel('Window looks to').selectOption('south');
+  await expect(page.getByText(/The sun lies in the room from/)).toBeVisible();
+  await page.getByLabel('Sky', { exact: true }).selectOption('overcast');
+  await expect(page.getByText(/The sun does not come in\./)).toBeVisible();
 });

@@ -23,6 +23,7 @@ import { FlickerPanel } from './FlickerPanel.tsx';
 import { HourPanel } from './HourPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
 import { SunPanel } from './SunPanel.tsx';
+import { WindowPanel } from './WindowPanel.tsx';
 import { dayTotals } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
 import { words as slow } from '#ui/wording/planSlow.ts';
@@ -204,6 +205,7 @@ export const DayPanel = () => {
   return (
     <>
       <HourPanel />
+      <WindowPanel />
       <div className="plan-columns">
         <div className="kit-side">
           <SunPanel />

@@ -22,6 +22,7 @@ const ColoursView = later(() => import('./colours/ColoursView.tsx').then((part) 
 const DayPanel = later(() => import('./DayPanel.tsx').then((part) => part.DayPanel));
 const ChecklistPanel = later(() => import('./ChecklistPanel.tsx').then((part) => part.ChecklistPanel));
 const CamerasView = later(() => import('./cameras/CamerasView.tsx').then((part) => part.CamerasView));
+const TwoCardsPanel = later(() => import('./TwoCardsPanel.tsx').then((part) => part.TwoCardsPanel));
 const DayCardsView = later(() => import('./DayCardsView.tsx').then((part) => part.DayCardsView));
 
 const Cautions = () => {
@@ -56,6 +57,7 @@ const LightAndPlacement = () => {
         <SurveyPanel survey={survey} />
         {found && <SolverPanel survey={found} />}
       </div>
+      <TwoCardsPanel />
       {schools ? (
         <SchoolsPanel schools={schools} />
       ) : (

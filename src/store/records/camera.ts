@@ -21,6 +21,7 @@ import {
 } from './common.ts';
 import { correctionSchema } from './correction.ts';
 import type { InCamera } from './inCamera.ts';
+import type { PanelControl } from './panel.ts';
 import type { RawKind } from './raw.ts';
 
 const levels = z.object({ min: finite, max: finite, step: positive });
@@ -64,30 +65,6 @@ const matchSchema = z.object({
   fromPost: z.optional(listOf(whole(0, 2 ** 32), 0, 60)),
 });
 export type CameraMatch = z.infer<typeof matchSchema>;
-
-const channels = z.readonly(z.tuple([finite, finite, finite]));
-/** A step of a panel. */
-export const panelStep = whole(-9999, 9999);
-/** A control of its panel, and what a step of it does once that was measured. */
-const controlSchema = z.object({
-  id: idSchema,
-  name: nameSchema,
-  low: panelStep,
-  high: panelStep,
-  at: panelStep,
-  response: z.optional(
-    z.object({
-      gain: channels,
-      black: channels,
-      saturation: between(-1, 10),
-      gamma: z.optional(between(-1, 10)),
-      hue: z.optional(between(-180, 180)),
-      straight: z.optional(finite),
-      misfit: atLeast(0),
-    }),
-  ),
-});
-export type PanelControl = z.infer<typeof controlSchema>;
 
 export const cameraSchema = z.object({
   id: idSchema,
@@ -169,7 +146,7 @@ export const cameraSchema = z.object({
   /** How it records raw: see `raw.ts`. */
   raw: checkedLater<RawKind>(),
   /** Controls of its panel, learnt by turning them. */
-  panel: z.optional(listOf(controlSchema, 0, 12)),
+  panel: checkedLater<readonly PanelControl[]>(),
   isDemo: demoSchema,
 });
 

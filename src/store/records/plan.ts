@@ -14,6 +14,7 @@ import {
 import { gradeSchema } from './grade.ts';
 import { lutBuildSchema } from './lut.ts';
 import { roomSchema } from './room.ts';
+import type { OtherCard } from './otherCard.ts';
 import type { RawPlan } from './raw.ts';
 
 export const shutterSchema = z.discriminatedUnion('kind', [
@@ -43,6 +44,8 @@ export const planSchema = z.object({
   glass: checkedLater<readonly GlassId[]>(),
   /** Recorded raw, and what post develops into: see `raw.ts`. */
   raw: checkedLater<RawPlan>(),
+  /** A second card for another light: see `otherCard.ts`. */
+  other: checkedLater<OtherCard>(),
   /** The LUT on each monitor, by the monitor's id; without one a monitor shows the computed picture. */
   monitorLuts: z.optional(z.record(idSchema, idSchema)),
   /** The LUT that is being built here; without one the plain one. */

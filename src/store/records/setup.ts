@@ -22,6 +22,7 @@ import {
   text,
   whole,
 } from './common.ts';
+import type { WindowOfSetup } from './window.ts';
 
 /** Bright side, shadow side and background of a subject, each a spot by its id. */
 export type RatioOf = {
@@ -134,6 +135,8 @@ export const setupSchema = z.object({
       bearing: z.optional(between(0, 360)),
     }),
   ),
+  /** The window that lights it, and the sky: see `window.ts`. */
+  window: checkedLater<WindowOfSetup>(),
   /** The clip that the others of this set-up are brought to, where it was chosen by hand. */
   heroClipId: z.optional(idSchema),
   /** The take that they are brought to, where it was chosen and has no clip. */

@@ -8,6 +8,7 @@ export const KEY_WORDS = {
   darker: { does: 'Placement down a third', where: 'everywhere' },
   undo: { does: 'Undo the last edit', where: 'everywhere' },
   redo: { does: 'Do it again', where: 'everywhere' },
+  card: { does: 'Switch to the second card, where the set-up has one', where: 'everywhere' },
   surround: { does: 'Dark, grey or daylight surround', where: 'everywhere' },
   help: { does: 'Help: keys, words, guide', where: 'everywhere' },
   open: { does: 'Open a frame', where: 'Judge' },

@@ -137,6 +137,10 @@ const Frame = ({ children }: { children: ReactNode }) => {
   useKey('darker', () => nudge(-1));
   useKey('undo', () => void book.undo());
   useKey('redo', () => void book.redo());
+  useKey(
+    'card',
+    () => void import('../bench/switchCard.ts').then((part) => part.switchCard(selection.plan, editPlan)),
+  );
   useKey('surround', next);
   useKey('help', () => setHelp(true));
   return (

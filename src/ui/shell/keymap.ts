@@ -13,6 +13,7 @@ export const KEYMAP = {
   darker: { presses: [sign('[')], shown: '[' },
   undo: { presses: ['$mod+KeyZ'], shown: 'Ctrl Z' },
   redo: { presses: ['$mod+Shift+KeyZ'], shown: 'Ctrl Shift Z' },
+  card: { presses: ['KeyK'], shown: 'K' },
   surround: { presses: ['KeyB'], shown: 'B' },
   help: { presses: [sign('?')], shown: '?' },
   open: { presses: ['KeyO'], shown: 'O' },

@@ -13,7 +13,8 @@ import {
 } from '#store/demo/scenes.ts';
 import { BOARD_PATCHES } from '#core/scene/board.ts';
 import { readTruth } from '#core/scene/truth.ts';
-import { checkedSettings, expose } from '#core/sensor/camera.ts';
+import { glassSum } from '#core/lens/glass.ts';
+import { balancedWhite, checkedSettings, expose } from '#core/sensor/camera.ts';
 import { USABLE_SNR } from '#core/noise/sensorNoise.ts';
 import { codeToSignal } from '#core/signal/scale.ts';
 import { demoBook, demoSelection } from '#store/fixtures/demoBook.ts';
@@ -51,6 +52,29 @@ describe('the simulated camera as the kit knows it', () => {
     expect(irisesOf(selection.camera).length).toBeGreaterThan(0);
     expect(shuttersOf(selection.camera).length).toBeGreaterThan(3);
     expect(autoRulesOf(selection.camera).isoRange[1]).toBe(4 * Math.min(...selection.camera.baseIsos));
+  });
+
+  it('coloured glass turns the picture, and balancing through it takes that back', () => {
+    const selection = demoSelection('slipway', 'small-cam');
+    const { camera } = selection;
+    const glass = ['redWater'];
+    const ratioOf = (through: unknown, kelvin: number): number => {
+      const settings = settingsOfKnobs(selection, { ...knobsOfCard(selection), kelvin, tint: 0 }, book)!;
+      const side = 24;
+      const white = balancedWhite({ kelvin: 5600, tint: 0 });
+      const rgb = Float32Array.from(
+        { length: 3 * side * side },
+        (_, i) => white[Math.floor(i / (side * side))] * luminanceFor(settings),
+      );
+      const frame = expose({ width: side, height: side, rgb }, bodyOf(camera, book, through), settings, 3);
+      const mean = (plane: Uint16Array) => plane.reduce((sum, v) => sum + v, 0) / plane.length;
+      return mean(frame.r) / mean(frame.b);
+    };
+    const plain = ratioOf(undefined, 5600);
+    expect(ratioOf(glass, 5600)).toBeGreaterThan(1.1 * plain);
+    // A light so much warmer is what comes through the glass; the body's own lean stays.
+    const { mired } = glassSum(['redWater']);
+    expect(ratioOf(glass, 1e6 / (1e6 / 5600 + mired)) / plain).toBeCloseTo(1, 1);
   });
 
   it('a profile that is gone gives no picture', () => {

@@ -1,6 +1,7 @@
 import { exactFNumber, F_NUMBERS } from '#core/exposure/aperture.ts';
 import { GLASS_LOSS, knownGlass, stopsBefore } from '#core/exposure/glassLoss.ts';
 import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
+import { glassSum } from '#core/lens/glass.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
 import type { MeterMode } from '#core/sensor/meter.ts';
@@ -65,10 +66,17 @@ export const knobsOfCard = ({ plan }: Selection): Knobs => ({
 const fullStopsOf = (camera: CameraRecord, records: BookRecords): number =>
   Math.max(...camera.profileIds.flatMap((id) => records.profiles.get(id)?.data.clipStops ?? []), 3);
 
-export const bodyOf = (camera: CameraRecord, records: BookRecords): CameraBody => ({
-  sensor: specOf(sensorOf(camera), camera, fullStopsOf(camera, records)),
-  lean: camera.lean && { mired: camera.lean.mired, tint: camera.lean.tint },
-});
+/** A simulated body of a camera. @param glass Before its lens: its colour turns the picture as a body's lean does */
+export const bodyOf = (camera: CameraRecord, records: BookRecords, glass?: unknown): CameraBody => {
+  const { mired, tint } = glassSum(knownGlass(glass));
+  const isTurned = camera.lean !== undefined || mired !== 0 || tint !== 0;
+  return {
+    sensor: specOf(sensorOf(camera), camera, fullStopsOf(camera, records)),
+    lean: isTurned
+      ? { mired: (camera.lean?.mired ?? 0) + mired, tint: (camera.lean?.tint ?? 0) + tint }
+      : undefined,
+  };
+};
 
 /** The simulated camera set as its knobs say; undefined when the profile is none of the kit. */
 export const settingsOfKnobs = (

@@ -50,6 +50,7 @@ export const useStage = () => {
   const records = useRecords();
   const stage = useSession((state) => state.stage);
   const { camera, setup } = selection;
+  const { glass } = selection.plan;
   const knobs = useKnobs();
   const auto = stage?.auto;
   const shot = useMemo((): Shot | undefined => {
@@ -57,12 +58,12 @@ export const useStage = () => {
     if (!auto || !settings) return undefined;
     const { mode, spot } = auto;
     return {
-      body: bodyOf(camera, records),
+      body: bodyOf(camera, records, glass),
       settings,
       spotting: { mode, x: spot[0], y: spot[1] },
       bias: camera.meter.bias,
     };
-  }, [auto, knobs, camera, setup, records]);
+  }, [auto, knobs, camera, glass, setup, records]);
   // Knobs turned on one camera are not those of another.
   const planId = selection.plan.id;
   const turnedOn = useRef(planId);

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
-import type { PanelControl } from '#store/records/camera.ts';
+import type { PanelControl } from '#store/records/panel.ts';
 import { words } from '#ui/wording/match.ts';
 
 type NewControl = Omit<PanelControl, 'at'>;

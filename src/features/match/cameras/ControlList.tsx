@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { panelStep, type PanelControl } from '#store/records/camera.ts';
+import { panelStep, type PanelControl } from '#store/records/panel.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
 import type { NumberRule } from '#ui/forms/numberText.ts';
 import type { Column } from '#ui/parts/column.ts';

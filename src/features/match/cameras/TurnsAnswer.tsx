@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { LearntControl } from '#core/match/turns.ts';
 import { printSigned } from '#core/units.ts';
-import type { PanelControl } from '#store/records/camera.ts';
+import type { PanelControl } from '#store/records/panel.ts';
 import { useAnswer } from '#ui/bench/useAnswer.ts';
 import { useMatchBench } from '#ui/bench/match/useMatchBench.ts';
 import { words } from '#ui/wording/match.ts';

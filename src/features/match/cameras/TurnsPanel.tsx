@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { straightness, type Response } from '#core/match/turns.ts';
 import type { Paint } from '#core/sensor/paint.ts';
-import type { PanelControl } from '#store/records/camera.ts';
+import { panelOf, type PanelControl } from '#store/records/panel.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import { useMatchBench } from '#ui/bench/match/useMatchBench.ts';
 import { printSigned } from '#core/units.ts';
@@ -94,7 +94,7 @@ export const TurnsPanel = ({
   const [learning, setLearning] = useState<Learning>();
   const [problem, setProblem] = useState<string>();
   const { camera } = pair.selections.camera;
-  const panel = camera.panel ?? [];
+  const panel = panelOf(camera);
   const left = COMMON_CONTROLS.filter(({ id }) => panel.every((one) => one.id !== id));
   const keep = (next: readonly PanelControl[], label: string) =>
     void book.edit(panelEdit(camera, next, label));
@@ -117,16 +117,16 @@ export const TurnsPanel = ({
     if (learnt.state !== 'done') return;
     // As the panel is by now: the fit took a moment.
     const now = book.getState().cameras.get(camera.id);
-    const stands = now?.panel?.find(({ id }) => id === of.id);
+    const stands = now && panelOf(now).find(({ id }) => id === of.id);
     const again = first || !stands ? undefined : nextTurn(stands, by);
     setLearning(
       again === undefined
         ? undefined
         : { id: of.id, by: again, before: look, turned: false, first: learnt.output },
     );
-    if (!now?.panel) return;
+    if (!now) return;
     const response = first ? { ...first, straight: straightness(first, learnt.output) } : learnt.output;
-    const next = now.panel.map((one) => (one.id === of.id ? { ...one, response } : one));
+    const next = panelOf(now).map((one) => (one.id === of.id ? { ...one, response } : one));
     void book.edit(panelEdit(now, next, words.learnEdit(of.name, camera.name)));
   };
   return (

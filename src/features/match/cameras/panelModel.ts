@@ -2,7 +2,8 @@ import { movesOf, type Response } from '#core/match/turns.ts';
 import { NO_PAINT, type Paint } from '#core/sensor/paint.ts';
 import { seededRandom } from '#core/random.ts';
 import { printSigned } from '#core/units.ts';
-import type { CameraRecord, PanelControl } from '#store/records/camera.ts';
+import type { CameraRecord } from '#store/records/camera.ts';
+import type { PanelControl } from '#store/records/panel.ts';
 import type { Edit } from '#store/edits.ts';
 import { words } from '#ui/wording/match.ts';
 

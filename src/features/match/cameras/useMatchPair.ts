@@ -65,7 +65,7 @@ export const useMatchPair = (): MatchPair | undefined => {
       const settings = settingsOfKnobs(selections[side], knobsOfCard(selections[side]), records);
       return (
         settings && {
-          body: bodyOf(selections[side].camera, records),
+          body: bodyOf(selections[side].camera, records, selections[side].plan.glass),
           settings,
           seed: side === 'hero' ? 1 : 2,
           seconds: 0,

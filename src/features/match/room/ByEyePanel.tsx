@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import type { PanelControl } from '#store/records/camera.ts';
+import { panelOf, type PanelControl } from '#store/records/panel.ts';
 import { useBench } from '#ui/bench/hooks.ts';
 import type { RoomBench } from '#ui/bench/room/roomBench.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -30,7 +30,7 @@ export const ByEyePanel = ({
 }) => {
   const { book } = useBench();
   const { camera } = pair.selections.camera;
-  const panel = camera.panel ?? [];
+  const panel = panelOf(camera);
   const [chosen, setChosen] = useState<string>();
   /** Where a slider that is held stands: it is turned when it is let go. */
   const [held, setHeld] = useState<number>();

@@ -6,6 +6,7 @@ import InputGroup from 'react-bootstrap/InputGroup';
 import { BOARDS, BOARD_IDS } from '#core/match/boards.ts';
 import { CAUTION_CLOSE } from '#core/cautions.ts';
 import type { RoomMarkRecord } from '#store/records/room.ts';
+import { panelOf } from '#store/records/panel.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { useOnRoomBench } from '#ui/bench/room/useRoomBench.ts';
 import { Empty } from '#ui/parts/Empty.tsx';
@@ -176,8 +177,9 @@ const useTurns = ({ cameras, bench }: Room) => {
   const last = useRef(cameras);
   useEffect(() => {
     for (const { id, camera } of cameras) {
-      const before = last.current.find((one) => one.id === id)?.camera.panel;
-      const turned = (camera.panel ?? []).filter(({ id: control, at }) =>
+      const seen = last.current.find((one) => one.id === id);
+      const before = seen && panelOf(seen.camera);
+      const turned = panelOf(camera).filter(({ id: control, at }) =>
         before?.some((one) => one.id === control && one.at !== at),
       );
       if (turned.length > 0)
@@ -207,7 +209,7 @@ const Pair = ({ room, pair }: { room: Room; pair: MatchPair }) => {
       <div className="match-figures">
         <TurnsPanel pair={pair} look={solved?.look} isBusy={false} live={live} />
         <EveningPanel cameras={cameras} setup={setup} sun={shoot.sun} state={state} />
-        {(pair.selections.camera.camera.panel ?? []).length > 0 && (
+        {panelOf(pair.selections.camera.camera).length > 0 && (
           <ByEyePanel {...{ bench, pair, cameras, solved }} />
         )}
         {solved?.mixer && (

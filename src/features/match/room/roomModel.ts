@@ -58,7 +58,10 @@ export const roomCameras = (records: BookRecords, shootId: string, setup: SetupR
         room,
         position: positionOf(room),
         ...(standing && standing !== OF_SPOTS && settings
-          ? { sceneId: standing, stage: { body: bodyOf(camera, records), settings, isLeftOn: n === 1 } }
+          ? {
+              sceneId: standing,
+              stage: { body: bodyOf(camera, records, selection.plan.glass), settings, isLeftOn: n === 1 },
+            }
           : {}),
       },
     ];

@@ -8,6 +8,7 @@ import { printShutter } from '#core/exposure/shutter.ts';
 import { eventSays } from '#core/room/events.ts';
 import { printSigned } from '#core/units.ts';
 import { rowsCsv } from '#store/exports/rowsCsv.ts';
+import { panelOf } from '#store/records/panel.ts';
 import { correctionWords } from '#ui/bench/match/correctionWords.ts';
 import { momentKey, type Evening } from '#ui/bench/room/roomBox.ts';
 import { startFlow } from '#ui/paper/flow.ts';
@@ -86,7 +87,7 @@ export const sheetOf = ({
     name: one.camera.name,
     isHero: one.isHero,
     settings: settingsOf(one),
-    controls: (one.camera.panel ?? []).map(({ name, at: stands, response }) => ({
+    controls: panelOf(one.camera).map(({ name, at: stands, response }) => ({
       name,
       at: stands,
       step: response ? responseWords(response) : words.notLearnt,

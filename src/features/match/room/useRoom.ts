@@ -7,6 +7,7 @@ import { NO_PAINT, type Paint } from '#core/sensor/paint.ts';
 import { readTruth } from '#core/scene/truth.ts';
 import { sceneFiles, standingName, type StageSceneId } from '#store/demo/scenes.ts';
 import type { RoomMarkRecord } from '#store/records/room.ts';
+import { panelOf } from '#store/records/panel.ts';
 import { useBench, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { marksOfTruth } from '#ui/bench/match/matchBench.ts';
 import { emptyEvening, roomBox } from '#ui/bench/room/roomBox.ts';
@@ -82,7 +83,7 @@ export const settingOf = (camera: RoomCamera, settings: RoomSettings, n: number)
   camera.stage && {
     ...camera.stage,
     pace: settings.pace,
-    body: { ...camera.stage.body, paint: paintOf(foundOf(settings, camera, n), camera.camera.panel) },
+    body: { ...camera.stage.body, paint: paintOf(foundOf(settings, camera, n), panelOf(camera.camera)) },
   };
 
 /** Marks that scenes of the stage bring along, by camera. */
