@@ -11,7 +11,7 @@ import { LUMA } from '../signal/luma.ts';
 // on codes, as the file holds them.
 
 /** A figure of both frames. */
-export type Both = { readonly without: number; readonly with: number };
+type Both = { readonly without: number; readonly with: number };
 
 export type TwoFrames = {
   /** Deviation of luma on the evenest parts, codes. */

@@ -11,8 +11,8 @@ import { CHANNEL_SHARE } from './spec.ts';
 // Raw: the counts of the sensor as they are. Nothing is balanced, ISO is a wish unless it is real gain, each channel
 // has its own clip and noise. What zebra, waveform and LUT read is a picture that the camera develops for them.
 
-export const RAW_CHANNELS = ['red', 'green', 'blue'] as const;
-export type RawChannelName = (typeof RAW_CHANNELS)[number];
+const RAW_CHANNELS = ['red', 'green', 'blue'] as const;
+type RawChannelName = (typeof RAW_CHANNELS)[number];
 
 export type RawChannel = {
   readonly name: RawChannelName;

@@ -57,7 +57,6 @@ const LightAndPlacement = () => {
         <SurveyPanel survey={survey} />
         {found && <SolverPanel survey={found} />}
       </div>
-      <TwoCardsPanel />
       {schools ? (
         <SchoolsPanel schools={schools} />
       ) : (
@@ -65,6 +64,7 @@ const LightAndPlacement = () => {
           <p className="quiet mb-0">With a card or a face read, every school says where it would place.</p>
         </Panel>
       )}
+      <TwoCardsPanel />
     </div>
   );
 };

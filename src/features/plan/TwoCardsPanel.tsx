@@ -71,7 +71,7 @@ const Make = () => {
         />
       </div>
       <p className="mt-2">
-        {words.aside(made.card.name, settingsWords(made.card))}{' '}
+        {words.would(made.card.name, settingsWords(made.card))}{' '}
         {made.left !== 0 && <span className="text-warn">{words.left(printStopsOf(made.left))}</span>}
       </p>
       <Button

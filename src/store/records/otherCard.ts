@@ -1,12 +1,9 @@
 import * as z from 'zod/mini';
 import { between, named, natural, positive, stopsSchema, whole } from './common.ts';
-import { shutterSchema, type PlanRecord } from './plan.ts';
+import { shutterSchema } from './shutter.ts';
 
 // A second card of a set-up for another light, such as cloud before the sun: the settings that stand aside, and what
 // both are called.
-
-const SETTINGS = ['iso', 'kelvin', 'tint', 'shutter', 'iris', 'ndStops', 'placement'] as const;
-type Settings = Pick<PlanRecord, (typeof SETTINGS)[number]>;
 
 const otherCardSchema = z.object({
   name: named(40),
@@ -21,13 +18,21 @@ const otherCardSchema = z.object({
   placement: stopsSchema,
 });
 export type OtherCard = z.infer<typeof otherCardSchema>;
+type Settings = Omit<OtherCard, 'name' | 'own'>;
 
 /** The second card of a plan, where there is one that can be read. */
 export const otherCardOf = ({ other }: { readonly other?: unknown }): OtherCard | undefined =>
   otherCardSchema.safeParse(other).data;
 
-const settingsOf = (from: Settings): Settings =>
-  Object.fromEntries(SETTINGS.map((key) => [key, from[key]])) as unknown as Settings;
+const settingsOf = ({ iso, kelvin, tint, shutter, iris, ndStops, placement }: Settings): Settings => ({
+  iso,
+  kelvin,
+  tint,
+  shutter,
+  iris,
+  ndStops,
+  placement,
+});
 
 /** A second card beside a plan's own settings. */
 export const besides = (names: Pick<OtherCard, 'name' | 'own'>, settings: Settings): OtherCard => ({
@@ -36,7 +41,9 @@ export const besides = (names: Pick<OtherCard, 'name' | 'own'>, settings: Settin
 });
 
 /** The second card dialled in, the first one put aside; undefined where there is none. */
-export const switched = (plan: PlanRecord): (Settings & { readonly other: OtherCard }) | undefined => {
+export const switched = (
+  plan: Settings & { readonly other?: unknown },
+): (Settings & { readonly other: OtherCard }) | undefined => {
   const other = otherCardOf(plan);
   return other && { ...settingsOf(other), other: besides({ name: other.own, own: other.name }, plan) };
 };

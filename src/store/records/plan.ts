@@ -1,26 +1,13 @@
 import * as z from 'zod/mini';
 import type { GlassId } from '#core/exposure/glassLoss.ts';
 import type { LensUse } from '#core/lens/depthWishes.ts';
-import {
-  between,
-  checkedLater,
-  idSchema,
-  natural,
-  positive,
-  positiveTo,
-  stopsSchema,
-  whole,
-} from './common.ts';
+import { between, checkedLater, idSchema, natural, positive, stopsSchema, whole } from './common.ts';
 import { gradeSchema } from './grade.ts';
 import { lutBuildSchema } from './lut.ts';
 import { roomSchema } from './room.ts';
+import { shutterSchema } from './shutter.ts';
 import type { OtherCard } from './otherCard.ts';
 import type { RawPlan } from './raw.ts';
-
-export const shutterSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('angle'), degrees: positiveTo(360) }),
-  z.object({ kind: z.literal('time'), denominator: positiveTo(32_000) }),
-]);
 
 /** What was decided for one camera in one set-up; its id is `setup:camera`. */
 export const planSchema = z.object({

@@ -1,9 +1,7 @@
 import * as z from 'zod/mini';
 import { said } from '#core/said.ts';
 import { printStops } from '#core/units.ts';
-import type { CameraRecord } from './camera.ts';
 import { idSchema, listOf, named, natural, positiveTo } from './common.ts';
-import type { PlanRecord } from './plan.ts';
 
 // Raw as a kind of recording: what the camera can, and whether a plan records it.
 
@@ -32,8 +30,13 @@ export const rawPlanOf = ({ raw }: { readonly raw?: unknown }): RawPlan | undefi
 
 /** What post does before a LUT of a plan fits; no line where the plan records a log. */
 export const rawNotes = (
-  plan: Pick<PlanRecord, 'raw' | 'iso' | 'kelvin' | 'placement'>,
-  camera: Pick<CameraRecord, 'raw' | 'baseIsos'>,
+  plan: {
+    readonly raw?: unknown;
+    readonly iso: number;
+    readonly kelvin: number;
+    readonly placement: number;
+  },
+  camera: { readonly raw?: unknown; readonly baseIsos: readonly number[] },
 ): readonly string[] => {
   const raw = rawPlanOf(plan);
   if (!raw) return [];

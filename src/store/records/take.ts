@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { SCALE_IDS, type ScaleId } from '#core/signal/scale.ts';
 import { finite, idSchema, listOf, natural, stopsSchema, text } from './common.ts';
 import { profileDataSchema } from './profile.ts';
-import { shutterSchema } from './plan.ts';
+import { shutterSchema } from './shutter.ts';
 
 /** The set card as it was when the take was logged. */
 const cardSnapshotSchema = z.object({

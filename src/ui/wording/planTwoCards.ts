@@ -20,6 +20,7 @@ export const words = {
   make: 'Make the other card',
   made: 'second card',
   now: (own: Said) => `Dialled in: the card for ${own}.`,
+  would: (name: Said, settings: Said) => `For ${name}: ${settings}.`,
   aside: (name: Said, settings: Said) => `Aside, for ${name}: ${settings}.`,
   switchTo: (name: Said) => `Switch to ${name} (K)`,
   switchedTo: (name: Said) => `Card for ${name}`,

@@ -42,7 +42,7 @@ const COLOURS_WITHIN = 2.5;
 const LOUDEST = 8;
 
 /** A card this near the brightest of all is at clip, signal fraction. */
-const AS_FULL = 0.012;
+const AS_FULL = 0.02;
 
 const isStep = ({ kind }: Shot): boolean => kind === 'bracket' || kind === 'back';
 

@@ -29,7 +29,7 @@ import type { TestBasis, TestCurve } from './types.ts';
 /** So near under the clip a channel may have clipped already, signal fraction. */
 const NEAR_CLIP = 0.015;
 /** How exactly grey's place is known, stops, standard deviation; a printed signal is evidence itself. Our choice. */
-const GREY_BY: Readonly<Record<ExposureBy, number>> = { meter: 0.03, profile: 0, camera: 0.03 };
+const GREY_BY: Readonly<Record<ExposureBy, number>> = { meter: 0.035, profile: 0, camera: 0.035 };
 /** What is left of a step's error once its shutter's is known, stops, and share of the doubt of that. Tried. */
 const STEP_LEFT = 0.004;
 const OF_DOUBT = 0.25;

@@ -22,7 +22,7 @@ import { recordingAt } from '../adviceModel.ts';
 const RAW_BITS = 4;
 
 /** What is taken for a camera's raw until it was said: its bases are real gain. */
-export const usualRaw = ({ camera, setup }: Selection): RawKind => ({
+const usualRaw = ({ camera, setup }: Selection): RawKind => ({
   mbps: Math.round((RAW_BITS * 3840 * 2160 * setup.fps) / 1e6),
   realIsos: camera.baseIsos,
 });
