@@ -15,6 +15,11 @@ import type { CameraTestJobs, LookedClip, SmallPicture } from './protocol.ts';
 const LOOKS = 2;
 /** Most looks at one clip: half an hour of it. */
 const MOST_LOOKS = 7200;
+/** A file so short is one shot, seconds; its end is left out, where a hand goes to the button. */
+const ONE_SHOT = 5.5;
+const END = 0.75;
+/** So much of it is looked at in any case, seconds. */
+const LEAST = 3;
 /** While a decoder works another clip is looked at. */
 const WAITING = { freesLane: true } as const;
 /** Width of small pictures in the strip. */
@@ -55,7 +60,11 @@ export const lookAtClip = async (
 ): Promise<Result<{ readonly told: LookedClip; readonly kept: Kept }>> => {
   const { times, variable, seconds, rate } = clip.info;
   const every = Math.max(1, Math.round(rate / LOOKS), Math.ceil(times.length / MOST_LOOKS));
-  const frames = Array.from({ length: Math.ceil(times.length / every) }, (_, i) => i * every);
+  const long = times[times.length - 1] - times[0];
+  const upTo = long < ONE_SHOT ? Math.max(LEAST, long - END) : Infinity;
+  const frames = Array.from({ length: Math.ceil(times.length / every) }, (_, i) => i * every).filter(
+    (n) => times[n] - times[0] <= upTo,
+  );
   const glances: Glance[] = [];
   const pictures: Kept['pictures'][number][] = [];
   let coding: Coding | undefined;

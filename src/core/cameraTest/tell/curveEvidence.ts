@@ -123,6 +123,8 @@ export const chipItem = (
   ];
 };
 
+/** Luma of a step whose channels fill one after the other, signal fraction. */
+const ROUGHLY = 0.006;
 /** Where a channel is held against luma: stops over grey. */
 const HELD_FROM = -1;
 
@@ -144,14 +146,12 @@ export const edgeEvidence = (
         .filter(Number.isFinite),
     ),
   );
-  return edges
-    .filter(({ channel }) => Number.isFinite(beside[channel]))
-    .map(({ step, channel, signal }) => ({
-      reflectance: stopsToReflectance(placeOf(step) + beside[channel]),
-      signal,
-      sigma: 2 * FRAME_SIGMA,
-      series: 'bracket',
-    }));
+  return edges.flatMap(({ step, channel, signal }) => {
+    const off = channel === undefined ? 0 : beside[channel];
+    if (!Number.isFinite(off)) return [];
+    const sigma = channel === undefined ? ROUGHLY : 2 * FRAME_SIGMA;
+    return [{ reflectance: stopsToReflectance(placeOf(step) + off), signal, sigma, series: 'bracket' }];
+  });
 };
 
 /** Everything but the chip and the edge of clip. */

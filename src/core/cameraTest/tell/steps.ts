@@ -131,8 +131,11 @@ const UNDER_FULL = { signal: 0.0025, codes: 1.5 } as const;
 /** A channel that ends this far under the fullest one never fills: what others take from it shows. */
 const FILLS = 0.004;
 
-/** A channel of a step near clip that is not full, while others may be. */
-export type EdgeReading = { readonly step: Step; readonly channel: number; readonly signal: number };
+/** Luma of a step that is this far under what it is at clip is not at clip yet, signal fraction. Our own choice. */
+const JUST_UNDER = 0.0015;
+
+/** A channel of a step near clip that is not full, while others may be; luma, and roughly, where none tells. */
+export type EdgeReading = { readonly step: Step; readonly channel?: number; readonly signal: number };
 
 /**
  * What steps at the edge of clip still tell: their channels that are not full.
@@ -146,14 +149,17 @@ export const edgeReadings = (
   const later = steps.slice(from + 1);
   const under = Math.max(UNDER_FULL.signal, UNDER_FULL.codes * perCode);
   const full = [0, 1, 2].map((c) => median(later.map(({ channels }) => channels[c])));
+  const atClip = median(later.map(({ signal }) => signal));
   return steps
     .slice(0, from + 1)
     .filter(({ signal }) => signal > near)
-    .flatMap((step) =>
-      step.channels.flatMap((signal, channel) =>
+    .flatMap((step): readonly EdgeReading[] => {
+      const channels = step.channels.flatMap((signal, channel) =>
         full[channel] > clip - FILLS && signal < full[channel] - under ? [{ step, channel, signal }] : [],
-      ),
-    );
+      );
+      const isUnder = step.signal < atClip - JUST_UNDER;
+      return channels.length === 0 && isUnder ? [{ step, signal: step.signal }] : channels;
+    });
 };
 
 /**
