@@ -68,7 +68,7 @@ export const WindowPanel = () => {
       window: part && { facing: 0, sky: 'clear' as const, ...window, ...part },
     });
   return (
-    <Panel title={words.title} note={words.note} className="mt-3">
+    <Panel title={words.title} note={words.note} className="hour">
       {!shoot.sun && <p>{words.noPlace}</p>}
       {shoot.sun && !window && <p>{words.noWindow}</p>}
       {found && (

@@ -18,7 +18,7 @@ export const words = {
   lux: 'Just inside',
   kelvin: 'Colour',
   patch: 'Patch of sun',
-  yes: (stops: Said) => `yes, ${stops} over it`,
+  yes: (stops: Said) => `${stops} brighter`,
   no: 'no',
   steady: (from: Said, to: Said) => `From ${from} to ${to} it stays within a third of a stop.`,
   never: 'It never stays within a third of a stop for an hour: meter every shot.',

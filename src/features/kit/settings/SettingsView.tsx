@@ -43,9 +43,8 @@ const SettingRow = ({ id, isOpen, onOpen }: { id: InCameraId; isOpen: boolean; o
     <tr className={isOpen ? 'table-active' : undefined}>
       <th scope="row">
         <Button
-          variant="link"
-          size="sm"
-          className="setting-name"
+          variant="bare"
+          className="row-pick"
           aria-pressed={isOpen}
           title={words.open(name)}
           onClick={onOpen}
