@@ -2,17 +2,15 @@ import { choleskyOf, solveBy } from '../../maths/cholesky.ts';
 import { compileProfile } from '../../profile/index.ts';
 import type { CurveReading, ProfileData } from '../../profile/types.ts';
 import { reflectanceToStops } from '../../units.ts';
+import { rising } from './rising.ts';
 
 // A solved table drawn closer to the steps it was solved from. The solver's departures from a log are as wide as a stop
 // and a half, since it has to do with three readings as well; a filmed bracket has steps closer than that and shows a
 // knee that bends within a stop.
 
-/** How far a table lies off its steps at most, signal fraction, and how quickly that changes, stops. Tried. */
+/** How far a table lies off its steps, signal fraction, standard deviation; how quickly that changes, stops. Tried. */
 const OFF = 0.004;
 const WITHIN = 0.6;
-/** Rows rise by no less than this, signal fraction. */
-const LEAST_RISE = 1e-5;
-
 const alike = (p: number, q: number): number => OFF ** 2 * Math.exp(-0.5 * ((p - q) / WITHIN) ** 2);
 
 /**
@@ -54,7 +52,5 @@ export const throughSteps = (
       signal: steps.reduce((sum, { stops }, i) => sum + weights[i] * alike(at, stops), signal),
     };
   });
-  for (let i = 1; i < rows.length; i += 1)
-    rows[i].signal = Math.max(rows[i].signal, rows[i - 1].signal + LEAST_RISE);
-  return { ...profile, curve: { ...curve, rows } };
+  return { ...profile, curve: { ...curve, rows: rising(rows) } };
 };

@@ -1,5 +1,6 @@
 import type { ProfileData } from '../../profile/types.ts';
 import { stopsToReflectance } from '../../units.ts';
+import { rising } from './rising.ts';
 
 // Between black and the darkest steps a curve is a power of light: a straight toe has 1, a root a half. Our own.
 
@@ -39,11 +40,11 @@ export const downToBlack = (profile: ProfileData, steps: readonly [Lit, Lit], bl
     ...profile,
     curve: {
       ...curve,
-      rows: [
+      rows: rising([
         { reflectance: 0, signal: black },
         ...drawn.map((x) => ({ reflectance: x, signal: black + scale * x ** power })),
         ...kept,
-      ],
+      ]),
     },
   };
 };
