@@ -1,4 +1,4 @@
-import type { TableRow } from '../../profile/types.ts';
+import type { TableRow } from '../../transfer/index.ts';
 
 /** Rows rise by no less than this, signal fraction. */
 const LEAST_RISE = 1e-5;
