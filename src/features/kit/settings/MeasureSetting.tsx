@@ -97,12 +97,15 @@ export const MeasureSetting = ({ id }: { id: InCameraId }) => {
       setRefused(answer.reason);
       return;
     }
+    // As the camera stands by now: measuring took a moment.
+    const now = book.getState().cameras.get(camera.id);
+    if (!now) return;
     const measured = {
       ...answer.value,
       on: todayAt(shoot),
       ...(isStaged ? { isStaged: true as const } : {}),
     };
-    void book.edit(inCameraEdit(camera, withNote(inCameraOf(camera), profile.id, id, { measured })));
+    void book.edit(inCameraEdit(now, withNote(inCameraOf(now), profile.id, id, { measured })));
   };
   const take = (part: Files) => {
     const next = { ...files, ...part };
