@@ -169,7 +169,7 @@ export const rawReasons = ({
           side: 'raw',
           says: `The sensor holds ${printStopsOf(holdsMore)} more over grey than ${profileName}.`,
         }
-      : { side: 'log', says: `${profileName} already reaches as high as the sensor: no highlight is saved.` },
+      : { side: 'log', says: `No highlight is saved: ${profileName} already reaches as high as the sensor.` },
     coarse
       ? {
           side: 'raw',

@@ -39,6 +39,8 @@ export const words = {
   above: 'Over the card',
   below: 'Under it',
   kind: 'This camera’s raw',
+  example: (mbps: Said) =>
+    `Until it is typed below, a data rate of ${mbps} Mb/s is taken, and every base for real gain.`,
   mbps: 'Data rate, Mb/s',
   typeMbps: 'Type the raw file’s Mb/s at this frame rate, up to 20000',
   realIsos: 'ISOs with real gain',
