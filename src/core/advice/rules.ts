@@ -75,7 +75,7 @@ export const SEEN_STEP = Math.log2(1.015);
 /** From this much noise on, steps are dithered; common practice. Code values. */
 export const DITHER = 0.4;
 /** Sources further apart than this are mixed light: about half a daylight-to-tungsten filter. Our own. */
-const MIXED_MIRED = 60;
+export const MIXED_MIRED = 60;
 
 /** Rules of profile advice. A further one is a row; each is tested alone. */
 export const ADVICE_RULES = {

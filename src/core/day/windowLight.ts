@@ -50,8 +50,7 @@ export const windowLight = (sun: SunPlace, facing: number, sky: WindowSky): Wind
   const before = Math.cos(sun.altitude / DEGREES) * Math.cos((sun.azimuth - facing) / DEGREES);
   const [fromSky, fromGround] = [skyOn(sine) / 2, (GROUND * (direct * sine + skyOn(sine))) / 2];
   // The ground is lit by both: its part of the sun is as warm as the sun.
-  const warm =
-    direct * sine + skyOn(sine) > 0 ? (fromGround * direct * sine) / (direct * sine + skyOn(sine)) : 0;
+  const warm = (GROUND * direct * sine) / 2;
   const parts = [
     { lux: fromSky + fromGround - warm, kelvin: skyKelvin },
     { lux: warm, kelvin: sunKelvin(sun.altitude) ?? skyKelvin },
@@ -80,6 +79,9 @@ const SEEN = 0.5;
 
 /** Whether the sun lies in the room as a patch. */
 export const hasPatch = ({ beam, lux }: WindowLight): boolean => beam > SEEN * lux;
+
+/** Stops that the patch of sun lies over the rest. */
+export const patchOver = ({ beam, lux }: WindowLight): number => Math.log2((beam + lux) / lux);
 
 /**
  * A window through the day, at each instant with the sun up.

@@ -12,6 +12,12 @@ export type IsoStanding = {
   readonly floorRise: number;
 };
 
+/** The real gain that an ISO of a raw camera's dial stands on: the next one under it, else the lowest. */
+export const realGain = (iso: number, real: readonly number[]): number => {
+  const gains = [...real].sort((a, b) => a - b);
+  return gains.findLast((one) => one <= iso) ?? gains[0];
+};
+
 /** How the ISO dial works: it amplifies the recording, or it moves metering and monitoring only (exposure index). */
 export type Sensitivity = 'gain' | 'ei';
 

@@ -1,4 +1,6 @@
+import { DITHER, MIXED_MIRED } from '../advice/rules.ts';
 import { gigabytes } from '../day/media.ts';
+import { realGain } from '../exposure/iso.ts';
 import type { Lean } from '../colour/lean.ts';
 import { floorAt, type SensorModel } from '../noise/sensorNoise.ts';
 import type { Profile } from '../profile/index.ts';
@@ -82,10 +84,9 @@ export const rawIsos = (
   dial: readonly number[],
   real: readonly number[],
   channelsAt: (gain: number) => readonly RawChannel[],
-): readonly RawIso[] => {
-  const gains = [...real].sort((a, b) => a - b);
-  return dial.map((iso) => {
-    const gain = gains.findLast((one) => one <= iso) ?? gains[0];
+): readonly RawIso[] =>
+  dial.map((iso) => {
+    const gain = realGain(iso, real);
     const over = Math.log2(iso / gain);
     const channels = channelsAt(gain);
     return {
@@ -96,10 +97,6 @@ export const rawIsos = (
       below: -noisiest(channels).floorStops - over,
     };
   });
-};
-
-/** Noise of so many codes hides the steps between them, since rounding adds little then. Common practice. */
-const HIDES = 0.5;
 
 /**
  * Where a log's code steps are coarser than the sensor's noise: what raw holds there and the log does not.
@@ -120,7 +117,7 @@ export const coarserThanNoise = (
     const slope = (profile.signalAt(at + 0.05) - profile.signalAt(at - 0.05)) / 0.1;
     // Light of a stop about there, and what a code is worth of it.
     const codes = (slope * noise) / (light * Math.LN2) / perCode;
-    if (codes < HIDES) coarse.push(at);
+    if (codes < DITHER) coarse.push(at);
   }
   return coarse.length === 0 ? undefined : { from: coarse[0], to: coarse[coarse.length - 1] };
 };
@@ -128,9 +125,10 @@ export const coarserThanNoise = (
 /** For raw, or for the log. */
 export type RawReason = { readonly side: 'raw' | 'log'; readonly says: string };
 
-/** Less is no gain: stops of clip; lights farther apart are balanced apart, mired. Our own choice. */
+/** Less is no gain: stops of clip. Our own choice. */
 const HOLDS_MORE = 0.3;
-const MIXED = 60;
+/** Who has less time for a clip develops nothing, minutes. Our own choice. */
+const TO_DEVELOP = 2;
 /** So much more to copy and keep is said, times. Our own choice. */
 const HEAVIER = 1.1;
 
@@ -148,6 +146,9 @@ export type RawWorth = {
   readonly mbps: number;
   readonly logMbps?: number;
 };
+
+const isDeveloped = ({ isGraded, minutesPerClip }: Pick<RawWorth, 'isGraded' | 'minutesPerClip'>): boolean =>
+  isGraded && minutesPerClip >= TO_DEVELOP;
 
 /** What speaks for raw in a set-up, and what against it. */
 export const rawReasons = ({
@@ -182,13 +183,13 @@ export const rawReasons = ({
           side: 'log',
           says: `Noise is wider than a code step of ${profileName} everywhere: raw holds no more tones.`,
         },
-    splitMired > MIXED
+    splitMired > MIXED_MIRED
       ? {
           side: 'raw',
           says: `Lights ${Math.round(splitMired)} mired apart: balanced in post, shot by shot, without steps.`,
         }
       : { side: 'log', says: 'One light, balanced on the day: there is nothing to balance again.' },
-    ...(isGraded && minutesPerClip >= 2
+    ...(isDeveloped({ isGraded, minutesPerClip })
       ? []
       : [{ side: 'log' as const, says: 'Nobody has the time to develop it: it is delivered as it is.' }]),
     ...(times === undefined || times > HEAVIER
@@ -203,5 +204,5 @@ export const rawReasons = ({
 };
 
 /** Whether raw is worth its bits: something that only it holds, and somebody who takes it out. */
-export const isWorthRaw = (reasons: readonly RawReason[], { isGraded, minutesPerClip }: RawWorth): boolean =>
-  isGraded && minutesPerClip >= 2 && reasons.some(({ side }) => side === 'raw');
+export const isWorthRaw = (reasons: readonly RawReason[], worth: RawWorth): boolean =>
+  isDeveloped(worth) && reasons.some(({ side }) => side === 'raw');

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
-import { hasPatch, WINDOW_SKIES, WINDOW_SKY_IDS, type WindowSky } from '#core/day/windowLight.ts';
+import { hasPatch, patchOver, WINDOW_SKIES, WINDOW_SKY_IDS, type WindowSky } from '#core/day/windowLight.ts';
 import { printStopsDecimal, printStopsOf } from '#core/units.ts';
 import { windowOf, type WindowOfSetup } from '#store/records/window.ts';
 import { printHours } from '#ui/bench/daylight.ts';
@@ -42,8 +42,7 @@ const COLUMNS: readonly Column<WindowRow>[] = [
     id: 'patch',
     header: words.patch,
     className: 'num',
-    cell: (row) =>
-      hasPatch(row) ? words.yes(printStopsOf(Math.log2((row.beam + row.lux) / row.lux))) : words.no,
+    cell: (row) => (hasPatch(row) ? words.yes(printStopsOf(patchOver(row))) : words.no),
   },
 ];
 

@@ -8,7 +8,7 @@ import type { Selection } from '#store/selection.ts';
 import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { isoCeiling } from '#store/records/camera.ts';
-import { inCameraOf } from '#store/records/inCamera.ts';
+import { inCameraOf, noteOf } from '#store/records/inCamera.ts';
 import { recordingAt } from './adviceModel.ts';
 import { words } from '#ui/wording/plan.ts';
 
@@ -62,10 +62,10 @@ export const CHECKLIST = {
   detail: {
     name: words.detailAndNoiseReduction,
     set: ({ selection: { camera, profile } }) => {
-      const { notes } = inCameraOf(camera);
+      const own = inCameraOf(camera);
       const written = IN_CAMERA_IDS.flatMap((id) => {
-        const note = notes.find(({ profileId, setting }) => profileId === profile.id && setting === id);
-        return note?.at ? [`${IN_CAMERA[id].name.toLowerCase()} ${note.at}`] : [];
+        const at = noteOf(own, profile.id, id)?.at;
+        return at ? [`${IN_CAMERA[id].name.toLowerCase()} ${at}`] : [];
       });
       return written.length > 0
         ? `${written.join('; ')}; the rest left alone`

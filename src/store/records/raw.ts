@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { realGain } from '#core/exposure/iso.ts';
 import { said } from '#core/said.ts';
 import { printStops } from '#core/units.ts';
 import { idSchema, listOf, named, natural, positiveTo } from './common.ts';
@@ -40,8 +41,7 @@ export const rawNotes = (
 ): readonly string[] => {
   const raw = rawPlanOf(plan);
   if (!raw) return [];
-  const gains = [...(rawKindOf(camera)?.realIsos ?? camera.baseIsos)].sort((a, b) => a - b);
-  const gain = gains.findLast((one) => one <= plan.iso) ?? gains[0];
+  const gain = realGain(plan.iso, rawKindOf(camera)?.realIsos ?? camera.baseIsos);
   return [
     said(
       `Before the LUT: develop raw at ISO ${gain} and ${plan.kelvin} K to ${raw.name},`,

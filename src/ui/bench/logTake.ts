@@ -7,7 +7,6 @@ import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
 import { cardReading, type Verdict } from '#core/verdict/index.ts';
 import type { TakeDraft } from '#store/book.ts';
-import { rawPlanOf } from '#store/records/raw.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
 import type { CardSnapshot, TakeMeasurement, TakeRecord } from '#store/records/take.ts';
 import type { Selection } from '#store/selection.ts';
@@ -45,7 +44,7 @@ const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
   return {
     setupName: setup.name,
     cameraName: camera.name,
-    profileName: rawPlanOf(plan) ? `${profile.name.slice(0, 60)}, seen; recorded raw` : profile.name,
+    profileName: profile.name,
     profile: profile.data,
     coding: camera.coding,
     placement: plan.placement,

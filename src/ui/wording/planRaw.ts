@@ -39,6 +39,10 @@ export const words = {
   above: 'Over the card',
   below: 'Under it',
   kind: 'This camera’s raw',
+  assumed: said(
+    'Where this sensor is full nobody has measured: it is taken where the widest of its profiles clips,',
+    'its colour filters from a usual sensor.',
+  ),
   example: (mbps: Said) =>
     `Until it is typed below, a data rate of ${mbps} Mb/s is taken, and every base for real gain.`,
   mbps: 'Data rate, Mb/s',
@@ -52,7 +56,7 @@ export const words = {
   developTo: 'Post develops to',
   arithmetic: said(
     'Channels: green of a usual sensor passes most; red and blue take their share of it and of the light’s colour.',
-    'Full and floor of this camera’s sensor, as Kit has them. Codes against noise: half a code of noise hides steps.',
+    'Full and floor of this camera’s sensor, as Kit has them. Codes against noise: 0.4 code of noise hides steps.',
   ),
   howWorked: 'How it is worked out',
 } as const;

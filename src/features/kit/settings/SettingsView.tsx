@@ -12,7 +12,6 @@ import {
   type InCameraId,
   type SchoolId,
 } from '#core/inCamera/settings.ts';
-import { shownFigures } from '#core/inCamera/shown.ts';
 import { kindOf } from '#core/profile/kind.ts';
 import { inCameraOf, noteOf, withNote } from '#store/records/inCamera.ts';
 import { useBench, useSelection } from '#ui/bench/hooks.ts';
@@ -21,17 +20,9 @@ import { Segmented } from '#ui/parts/Segmented.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/kitSettings.ts';
 import { MeasureSetting } from './MeasureSetting.tsx';
-import { inCameraEdit, schoolOf } from './settingsModel.ts';
+import { inCameraEdit, measuredWords, schoolOf } from './settingsModel.ts';
 
 const SCHOOL_IDS = Object.keys(SETTING_SCHOOLS) as SchoolId[];
-
-/** What was measured of a setting, in a cell: its own figures that changed. */
-const measuredWords = (id: InCameraId, frames: Parameters<typeof shownFigures>[0] | undefined): string => {
-  if (!frames) return words.notYet;
-  const own: readonly string[] = IN_CAMERA[id].shows;
-  const changed = shownFigures(frames).filter(({ isChange, id: figure }) => isChange && own.includes(figure));
-  return changed.map(({ name, value }) => `${name} ${value}`).join(', ') || words.noChange;
-};
 
 const SettingRow = ({ id, isOpen, onOpen }: { id: InCameraId; isOpen: boolean; onOpen: () => void }) => {
   const { book } = useBench();

@@ -1,5 +1,7 @@
 import { dateIn, zoneOf } from '#core/day/clock.ts';
-import { schoolFor, type SchoolId } from '#core/inCamera/settings.ts';
+import { IN_CAMERA, schoolFor, type InCameraId, type SchoolId } from '#core/inCamera/settings.ts';
+import { shownFigures } from '#core/inCamera/shown.ts';
+import type { TwoFrames } from '#core/inCamera/twoFrames.ts';
 import { kindOf } from '#core/profile/kind.ts';
 import type { Edit } from '#store/edits.ts';
 import type { CameraRecord } from '#store/records/camera.ts';
@@ -20,3 +22,11 @@ export const inCameraEdit = (camera: CameraRecord, inCamera: InCamera): Edit => 
 
 /** The day where the shoot is, ISO 8601. */
 export const todayAt = ({ sun }: ShootRecord): string => dateIn(new Date(), sun && zoneOf(sun.clock));
+
+/** What was measured of a setting, in a cell: its own figures that changed. */
+export const measuredWords = (id: InCameraId, frames: TwoFrames | undefined): string => {
+  if (!frames) return words.notYet;
+  const own: readonly string[] = IN_CAMERA[id].shows;
+  const changed = shownFigures(frames).filter(({ isChange, id: figure }) => isChange && own.includes(figure));
+  return changed.map(({ name, value }) => `${name} ${value}`).join(', ') || words.noChange;
+};

@@ -167,7 +167,9 @@ export const RawPanel = () => {
         <Side title={words.forRaw} reasons={reasons.filter(({ side }) => side === 'raw')} />
         <Side title={words.against} reasons={reasons.filter(({ side }) => side === 'log')} />
       </div>
-      {rawKindOf(camera) === undefined && <p className="quiet">{words.example(kind.mbps)}</p>}
+      <p className="quiet">
+        {words.assumed} {rawKindOf(camera) === undefined && words.example(kind.mbps)}
+      </p>
       <p>
         {placement === undefined
           ? words.noSurvey

@@ -16,14 +16,14 @@ import type { BookRecords } from '#store/book.ts';
 import { rawKindOf, type RawKind } from '#store/records/raw.ts';
 import type { Selection } from '#store/selection.ts';
 import { sensorOf } from '#ui/bench/sensorOf.ts';
-import { recordingAt } from '../adviceModel.ts';
+import { PIXELS, recordingAt } from '../adviceModel.ts';
 
 /** Raw holds about so many bits a pixel, compressed lightly. Common practice: shown as an example until typed. */
 const RAW_BITS = 4;
 
 /** What is taken for a camera's raw until it was said: its bases are real gain. */
 const usualRaw = ({ camera, setup }: Selection): RawKind => ({
-  mbps: Math.round((RAW_BITS * 3840 * 2160 * setup.fps) / 1e6),
+  mbps: Math.round((RAW_BITS * PIXELS.width * PIXELS.height * setup.fps) / 1e6),
   realIsos: camera.baseIsos,
 });
 
