@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { printMeter } from './cameraMeter.ts';
 import { frameMean, meterTargets } from './meterTarget.ts';
+import { weightByPlace } from './meterModes.ts';
 import { surveyOf } from './survey.ts';
-import type { Spot } from './spot.ts';
+import type { Spot, SpotPlace } from './spot.ts';
+
+/** Abramowitz and Stegun, Handbook of Mathematical Functions, 7.1.26: within 1.5e-7. */
+const erf = (x: number): number => {
+  const t = 1 / (1 + 0.3275911 * x);
+  const sum =
+    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  return 1 - sum * Math.exp(-x * x);
+};
 
 const spot = (name: string, stops: number, role: Spot['role'] = 'keep'): Spot => ({
   id: name,
@@ -55,6 +64,40 @@ describe('what the camera’s meter must show', () => {
     expect(pulledBy).toBe('stones');
     const large = surveyed(spot('stones', -2), { ...spot('lantern', 10, 'light'), share: 'most' });
     expect(frameMean(large)!.mean).toBeGreaterThan(mean + 3);
+  });
+
+  it('weighed to the middle: what lies there counts more, and a place nobody said widens the ±', () => {
+    const at = (place: SpotPlace) =>
+      frameMean(
+        surveyed(
+          { ...spot('window', 3), share: 'part', place },
+          { ...spot('room', -1), share: 'part', place: 'any' },
+        ),
+        'centre',
+      )!;
+    expect(at('middle').mean).toBeGreaterThan(at('any').mean + 0.2);
+    expect(at('edge').mean).toBeLessThan(at('any').mean - 0.4);
+    // Where nobody said the place, either may be true, and the ± says so.
+    const { mean, within } = at('any');
+    expect(mean + within).toBeGreaterThan(at('middle').mean);
+    expect(mean - within).toBeLessThan(at('edge').mean);
+    expect(within).toBeGreaterThan(at('edge').within);
+    // Without weights the place is nothing.
+    const whole = (place: SpotPlace) =>
+      frameMean(surveyed({ ...spot('window', 3), place }, spot('room', -1)))!.mean;
+    expect(whole('middle')).toBe(whole('edge'));
+  });
+
+  it('weights by place come back to the whole, and are the shares of the Gaussian they come from', () => {
+    const { middle, edge } = weightByPlace('centre');
+    expect(0.25 * middle + 0.75 * edge).toBeCloseTo(1, 9);
+    expect(weightByPlace('whole')).toEqual({ middle: 1, edge: 1 });
+    // Closed form: the weight is a Gaussian, sigma 0.1225 of the width and 0.2165 of the height, over the frame.
+    const inside = (half: number, sigma: number) => erf(half / sigma / Math.SQRT2);
+    const sigmaU = Math.sqrt(0.03 / 2);
+    const sigmaV = Math.sqrt(0.03 / 2 / 0.32);
+    const share = (inside(0.25, sigmaU) * inside(0.25, sigmaV)) / (inside(0.5, sigmaU) * inside(0.5, sigmaV));
+    expect(0.25 * middle).toBeCloseTo(share, 2);
   });
 
   it('is told with how far shares said in words leave it open, and by what it is pulled', () => {

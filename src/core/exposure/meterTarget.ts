@@ -1,5 +1,6 @@
 import { meterOn, type CameraMeter, type MeterTarget } from './cameraMeter.ts';
-import { shareOf, SPOT_SHARES } from './spot.ts';
+import { weightByPlace, type MeterMode } from './meterModes.ts';
+import { shareOf, SPOT_SHARES, type SpotPlace } from './spot.ts';
 import type { Survey } from './survey.ts';
 
 /** A whole frame so far from grey is an odd one, and one known no better than this: no guide. Our own choice. */
@@ -12,16 +13,23 @@ const ROUNDS = 12;
 /** A share that was said in words may be so much larger or smaller, times. Our own choice. */
 const SAID_WITHIN = 2;
 
-/** The whole frame's mean, stops over the card: what a meter of the whole picture calls middle. */
+/** The frame's mean, stops over the card: what a meter of the picture calls middle. */
 export type FrameMean = {
   readonly mean: number;
-  /** How far it may lie otherwise, since shares are said in words, stops. */
+  /** How far it may lie otherwise, since shares and places are said in words, stops. */
   readonly within: number;
   /** What pulls it most from where it would be without it. */
   readonly pulledBy?: string;
 };
 
-type Part = { readonly name: string; readonly stops: number; readonly share: number };
+type Part = {
+  readonly name: string;
+  readonly stops: number;
+  /** Of the frame, as the meter weighs it. */
+  readonly share: number;
+  /** What its share may be instead, times: most and least, for each thing that is known roughly. */
+  readonly doubts: readonly (readonly [number, number])[];
+};
 
 /** Mean of parts by their shares; the brightest count as far as the meter's sensor goes. */
 const meanOf = (parts: readonly Part[]): number => {
@@ -34,17 +42,41 @@ const meanOf = (parts: readonly Part[]): number => {
   return mean;
 };
 
-/** The frame's mean by the spots of a survey, each for its share; undefined where no spot stands in the frame. */
-export const frameMean = ({ spots }: Survey): FrameMean | undefined => {
+/** How many times a place counts, and what it may count instead where nobody has said where it is. */
+const weigher = (mode: Exclude<MeterMode, 'spot'>) => {
+  const { middle, edge } = weightByPlace(mode);
+  const said: readonly [number, number] = [SAID_WITHIN, 1 / SAID_WITHIN];
+  const weights: Record<SpotPlace, Pick<Part, 'share' | 'doubts'>> = {
+    any: { share: 1, doubts: [said, [middle, edge]] },
+    middle: { share: middle, doubts: [said] },
+    edge: { share: edge, doubts: [said] },
+  };
+  return (place: SpotPlace = 'any') => weights[place];
+};
+
+/**
+ * The frame's mean by the spots of a survey, each for its share and, on a meter that weighs the middle more, for its
+ * place; undefined where no spot stands in the frame.
+ */
+export const frameMean = (
+  { spots }: Survey,
+  mode: Exclude<MeterMode, 'spot'> = 'whole',
+): FrameMean | undefined => {
+  const weighed = weigher(mode);
   const parts = spots
-    .map(({ spot, stops }) => ({ name: spot.name, stops, share: SPOT_SHARES[shareOf(spot)].share }))
+    .map(({ spot, stops }): Part => {
+      const { share, doubts } = weighed(spot.place);
+      return { name: spot.name, stops, share: share * SPOT_SHARES[shareOf(spot)].share, doubts };
+    })
     .filter(({ share }) => share > 0);
   if (parts.length === 0) return undefined;
   const mean = meanOf(parts);
   const moved = (i: number, factor: number) =>
     meanOf(parts.map((part, k) => (k === i ? { ...part, share: part.share * factor } : part))) - mean;
   const within = Math.hypot(
-    ...parts.map((_, i) => Math.max(Math.abs(moved(i, SAID_WITHIN)), Math.abs(moved(i, 1 / SAID_WITHIN)))),
+    ...parts.flatMap(({ doubts }, i) =>
+      doubts.map((factors) => Math.max(...factors.map((factor) => Math.abs(moved(i, factor))))),
+    ),
   );
   const pulls = parts.map(({ name }, i) => ({ name, by: parts.length > 1 ? Math.abs(moved(i, 0)) : 0 }));
   const strongest = pulls.reduce((a, b) => (b.by > a.by ? b : a));

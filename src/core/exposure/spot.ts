@@ -35,6 +35,15 @@ const USUAL_SHARE: Readonly<Record<SpotRole, SpotShare>> = {
 export const shareOf = ({ role, share }: Pick<Spot, 'role' | 'share'>): SpotShare =>
   share ?? USUAL_SHARE[role];
 
+/** Where in the frame a spot lies, for meters that weigh the middle more. */
+export const SPOT_PLACES = {
+  any: { name: 'anywhere, or all over' },
+  middle: { name: 'in the middle' },
+  edge: { name: 'towards the edges' },
+} as const;
+export type SpotPlace = keyof typeof SPOT_PLACES;
+export const SPOT_PLACE_IDS = Object.keys(SPOT_PLACES) as SpotPlace[];
+
 /** Units a reading may be in; what each means is in survey.ts. */
 export const SPOT_UNIT_IDS = ['stops', 'ev', 'luminance', 'lux', 'incident', 'fNumber', 'meter'] as const;
 export type SpotUnit = (typeof SPOT_UNIT_IDS)[number];
@@ -57,6 +66,8 @@ export type Spot = {
   };
   /** How much of the frame it stands for; without it what is usual for its role. */
   readonly share?: SpotShare;
+  /** Where in the frame it lies; without it anywhere. */
+  readonly place?: SpotPlace;
   /** Whose face; role skin. */
   readonly subjectId?: string;
 };

@@ -2,9 +2,10 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { exactFNumber } from '../exposure/aperture.ts';
+import type { MeterMode } from '../exposure/meterModes.ts';
 import { shutterSeconds } from '../exposure/shutter.ts';
 import { lightAt, openScene } from '../scene/scene.ts';
-import { meterShows, type MeterMode } from '../sensor/meter.ts';
+import { meterShows } from '../sensor/meter.ts';
 import { made, numberOf, SEEDS, world } from './fixtures/tasks.ts';
 import { SCENE_IDS } from './fixtures/world.ts';
 import { judge } from './judge.ts';

@@ -1,24 +1,7 @@
 import { luminanceFor, type ExposureSettings } from '../exposure/meter.ts';
+import { METER_MODES, type MeterMode } from '../exposure/meterModes.ts';
 import { luminance } from '../scene/light.ts';
 import type { SceneLight } from '../scene/scene.ts';
-
-/** How the meter weighs the picture; u, v in 0..1 across and down, the spot's middle given. A further one is a row. */
-export const METER_MODES = {
-  spot: {
-    name: 'spot',
-    weigh: (u, v, x, y) => (Math.hypot(u - x, (v - y) * 0.5625) < 0.02 ? 1 : 0),
-  },
-  centre: {
-    name: 'centre',
-    weigh: (u, v) => Math.exp(-((u - 0.5) ** 2 + (v - 0.5) ** 2 * 0.32) / 0.03),
-  },
-  whole: { name: 'whole frame', weigh: () => 1 },
-} as const satisfies Record<
-  string,
-  { name: string; weigh: (u: number, v: number, x: number, y: number) => number }
->;
-export type MeterMode = keyof typeof METER_MODES;
-export const METER_MODE_IDS = Object.keys(METER_MODES) as MeterMode[];
 
 export type Spotting = { readonly mode: MeterMode; readonly x: number; readonly y: number };
 

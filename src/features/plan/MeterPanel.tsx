@@ -30,7 +30,12 @@ type Reading = {
 const useReadings = (): readonly Reading[] => {
   const { camera, plan, subjects } = useSelection();
   const survey = useSurvey();
-  const mean = survey.ok ? frameMean(survey.value) : undefined;
+  const ofFrame = (['centre', 'whole'] as const).flatMap((mode) => {
+    const mean = survey.ok ? frameMean(survey.value, mode) : undefined;
+    if (!mean) return [];
+    const target = meterOn(camera.meter, words.ofFrame[mode], plan.placement + mean.mean);
+    return [{ target, within: mean.within, isGuide: isGuide(mean) }];
+  });
   const { numbers } = useCard();
   const measurement = useSession(({ measured }) => measured?.measurement);
   const open = measurement && openFrame(measurement, numbers, plan.placement);
@@ -42,15 +47,7 @@ const useReadings = (): readonly Reading[] => {
       isGuide: true,
     })),
     ...(open === undefined ? [] : [{ target: meterOn(meter, words.openFrame, open), isGuide: true }]),
-    ...(mean
-      ? [
-          {
-            target: meterOn(meter, words.wholeFrame, plan.placement + mean.mean),
-            within: mean.within,
-            isGuide: isGuide(mean),
-          },
-        ]
-      : []),
+    ...ofFrame,
   ];
 };
 

@@ -15,6 +15,7 @@ import {
   spotsOfFrame,
   surveyOfSetup,
 } from './planModel.ts';
+import { sidesOf } from './ratioModel.ts';
 
 const book = demoBook();
 const sets = [...book.ndSets.values()];
@@ -132,7 +133,7 @@ describe('planning', () => {
   it('patches of a frame become spots: back on the ladder where they were recorded', () => {
     const coding = { bitDepth: 10, range: 'legal' } as const;
     const code = (stops: number) => 64 + 876 * numbers.profile.signalAt(stops);
-    const patch = (id: string, kind: 'card' | 'skin', stops: number) => ({
+    const patch = (id: string, kind: 'card' | 'skin' | 'neutral', stops: number) => ({
       patch: {
         id,
         kind,
@@ -146,9 +147,28 @@ describe('planning', () => {
       sd: 0,
       pixels: 1,
     });
-    const measured = { coding, patches: [patch('card', 'card', 1), patch('s', 'skin', 2.2)] };
+    const marks = [
+      patch('card', 'card', 1),
+      patch('s', 'skin', 2.2),
+      patch('shadow', 'neutral', 0),
+      patch('b', 'neutral', -1),
+    ];
+    const measured = { coding, patches: marks };
     const spots = spotsOfFrame(selection, numbers, measured as unknown as Parameters<typeof spotsOfFrame>[2]);
-    expect(spots.map(({ name }) => name)).toEqual(['Card in the frame', 'Ana in the frame']);
+    expect(spots.map(({ name }) => name)).toEqual([
+      'Card in the frame',
+      'Ana in the frame',
+      'Neutral in the frame',
+      'Neutral in the frame 2',
+    ]);
+    // Nothing must be kept for the sake of a neutral mark, and no known face pulls the shadow side to itself.
+    expect(spots[2].role).toBe('mayLose');
+    const survey = surveyOfSetup({ ...selection, setup: { ...selection.setup, spots } });
+    const { bright, shadow } = sidesOf(
+      { ratio: { shadow: 'frame-shadow' } },
+      survey.ok ? survey.value : (undefined as never),
+    );
+    expect((bright?.stops ?? 0) - (shadow?.stops ?? 0)).toBeCloseTo(2.2, 1);
     expect(Math.abs(landsAt(selection, numbers, spots[0].value) - 1)).toBeLessThan(0.01);
   });
 

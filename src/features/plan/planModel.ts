@@ -18,11 +18,12 @@ import {
   type ExposureAnswer,
   type ExposureChoices,
 } from '#core/exposure/solver.ts';
-import type { Spot } from '#core/exposure/spot.ts';
+import type { Spot, SpotRole } from '#core/exposure/spot.ts';
 import { inUnit, surveyOf, type Survey } from '#core/exposure/survey.ts';
 import { SHUTTER_RULE_IDS, shuttersBy, type ShutterRuleId } from '#core/lens/motion.ts';
 import type { Result } from '#core/result.ts';
 import { patchStops } from '#core/verdict/patchStops.ts';
+import type { PatchKind } from '#core/scopes/measure.ts';
 import type { FrameMeasurement } from '#core/scopes/measureFrame.ts';
 import { fitting, type NdSetRecord } from '#store/records/bag.ts';
 import { isoCeiling, shuttersOf, type CameraRecord } from '#store/records/camera.ts';
@@ -254,6 +255,14 @@ export const spotOfMeter = (
   },
 });
 
+/** What a mark on the frame is as a spot of the survey; of a neutral only the light is known, so it may be lost. */
+const SPOT_OF_MARK = {
+  card: { name: 'Card', role: 'card' },
+  skin: { name: 'Face', role: 'skin' },
+  white: { name: 'White', role: 'keep' },
+  neutral: { name: 'Neutral', role: 'mayLose' },
+} as const satisfies Record<PatchKind, { name: string; role: SpotRole }>;
+
 /** Patches marked on the frame in Judge as spots: their recorded stops at the plan's settings are luminance. */
 export const spotsOfFrame = (
   selection: Selection,
@@ -267,15 +276,20 @@ export const spotsOfFrame = (
     iso: speedOf(camera, numbers, plan.iso),
     ndStops: stopsBefore(plan),
   };
+  const named = new Map<string, number>();
   return measured.patches.flatMap((reading) => {
     const { patch } = reading;
-    if (patch.kind === 'neutral') return [];
     const stops = patchStops(reading, measured.coding, numbers.profile);
-    const who = subjects.find(({ id }) => id === patch.subjectId);
+    // At black no light is told.
+    if (!Number.isFinite(stops)) return [];
+    const who = patch.kind === 'skin' ? subjects.find(({ id }) => id === patch.subjectId) : undefined;
+    const of = who?.name ?? SPOT_OF_MARK[patch.kind].name;
+    const count = (named.get(of) ?? 0) + 1;
+    named.set(of, count);
     return {
       id: `frame-${patch.id}`,
-      name: `${patch.kind === 'skin' ? (who?.name ?? 'Face') : patch.kind === 'card' ? 'Card' : 'White'} in the frame`,
-      role: patch.kind === 'white' ? ('keep' as const) : patch.kind,
+      name: `${of} in the frame${count > 1 ? ` ${count}` : ''}`,
+      role: SPOT_OF_MARK[patch.kind].role,
       unit: 'luminance',
       value: Number(luminanceFor(settings, stops).toPrecision(4)),
       ...(patch.subjectId === undefined ? {} : { subjectId: patch.subjectId }),

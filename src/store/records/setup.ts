@@ -3,8 +3,10 @@ import type { ShutterRuleId } from '#core/lens/motion.ts';
 import type { RatioBandId } from '#core/exposure/ratio.ts';
 import {
   SPOT_ROLES,
+  SPOT_PLACE_IDS,
   SPOT_SHARE_IDS,
   SPOT_UNIT_IDS,
+  type SpotPlace,
   type SpotRole,
   type SpotShare,
 } from '#core/exposure/spot.ts';
@@ -53,6 +55,7 @@ export const spotSchema = z.object({
   reflectance: z.optional(between(0, 1)),
   at: z.optional(spotSettingsSchema),
   share: z.optional(z.enum(SPOT_SHARE_IDS as [SpotShare, ...SpotShare[]])),
+  place: z.optional(z.enum(SPOT_PLACE_IDS as [SpotPlace, ...SpotPlace[]])),
   subjectId: z.optional(idSchema),
 });
 

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { exactFNumber } from '#core/exposure/aperture.ts';
-import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/sensor/meter.ts';
+import { METER_MODE_IDS, METER_MODES, type MeterMode } from '#core/exposure/meterModes.ts';
 import { useBench, useRecords, useSelection } from '../bench/hooks.ts';
 import type { StageState } from '../bench/session/state.ts';
 import { Toggle } from '../parts/Toggle.tsx';

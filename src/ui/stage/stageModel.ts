@@ -1,10 +1,10 @@
 import { exactFNumber, F_NUMBERS } from '#core/exposure/aperture.ts';
 import { GLASS_LOSS, knownGlass, stopsBefore } from '#core/exposure/glassLoss.ts';
+import type { MeterMode } from '#core/exposure/meterModes.ts';
 import { shutterSeconds, type Shutter } from '#core/exposure/shutter.ts';
 import { glassSum } from '#core/lens/glass.ts';
 import { autoIris, autoIso, autoKelvin, type AutoRules } from '#core/sensor/auto.ts';
 import type { CameraBody, CameraSettings } from '#core/sensor/camera.ts';
-import type { MeterMode } from '#core/sensor/meter.ts';
 import { specOf } from '#core/sensor/spec.ts';
 import type { BookRecords } from '#store/book.ts';
 import { isoCeiling, type CameraRecord } from '#store/records/camera.ts';

@@ -1,3 +1,4 @@
+import { said } from '#core/said.ts';
 import type { Said } from './said.ts';
 
 /** Labels of the ratio of light, and of what meters read, in Plan. */
@@ -5,7 +6,10 @@ export const words = {
   title: (bright: Said, shadow: Said, stops: Said, ratio: Said, band: Said) =>
     `Ratio: ${bright} to ${shadow} ${stops} (${ratio}), ${band}`,
   open: 'Ratio of key to fill, and to the background',
-  how: 'Read the bright side and the shadow side of a face with the same meter, both as spots.',
+  how: said(
+    'Read the bright side and the shadow side of a face with the same meter, both as spots. Or mark them on a frame',
+    'in Judge, the shadow side as something neutral, and press “From the frame”.',
+  ),
   bright: 'Bright side',
   shadow: 'Shadow side',
   behind: 'Background',
@@ -28,7 +32,10 @@ export const words = {
   compensation: (stops: Said) => `compensation ${stops}`,
   pastCompensation: 'no dial goes so far: set it by hand',
   isGuess: 'an odd frame, or known too roughly: no guide',
-  wholeFrame: 'the whole frame, as surveyed',
+  ofFrame: {
+    centre: 'the frame as surveyed, the middle weighed more',
+    whole: 'the whole frame, as surveyed',
+  },
   greyCard: 'the grey card',
   openFrame: 'the frame open in Judge, whole',
   bySchool: (name: Said, from: Said, to: Said, why: Said) => `${name}: ${from} to ${to}; ${why}.`,
