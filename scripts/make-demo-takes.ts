@@ -221,7 +221,7 @@ const logged = async (shot: Shot) => {
   const name = `${shot.setup}-${shot.camera}-${shot.number}.png`;
   const frame = { name, info, kind: 'camera' } as const;
   const id = `demo-${shot.setup}-${shot.camera}-${shot.number}`;
-  const source = { selection, numbers, frame, measurement, distribution, verdicts };
+  const source = { selection, numbers, profiles: book.profiles, frame, measurement, distribution, verdicts };
   const take = { ...takeOf(source, new Date(shot.at), id), number: shot.number };
   writeFileSync(`public/demo/takes/${id}.png`, captured.png);
   const exposure = { body: bodyOf(selection.camera, book), settings, seed: shot.number };

@@ -123,6 +123,7 @@ const LogFiles = () => {
 const MonitoringLutPanel = () => {
   const selection = useSelection();
   const { setup, camera, profile, plan } = selection;
+  const { profiles } = useRecords();
   const [baked, setBaked] = useState(true);
   const pull = baked ? plan.placement : 0;
   const recipe = useMemo(() => cardRecipe(selection, pull), [selection, pull]);
@@ -143,7 +144,10 @@ const MonitoringLutPanel = () => {
       <WriteFile
         source={source}
         name={`${setup.name} ${camera.name} ${profile.name} ${pullInFile(pull)}`}
-        notes={[...rawNotes(plan, camera), ...recipeNotes(recipe, profile.name, profile.data.band)]}
+        notes={[
+          ...rawNotes({ plan, camera, profiles }),
+          ...recipeNotes(recipe, profile.name, profile.data.band),
+        ]}
       />
     </Panel>
   );

@@ -1,6 +1,7 @@
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printFNumber } from '#core/exposure/aperture.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
+import { rawTake } from '#store/records/raw.ts';
 import type { TakeRecord } from '#store/records/take.ts';
 import type { TakeFacts } from '#store/takeFacts.ts';
 import { printKelvin, printNd } from '#ui/format.ts';
@@ -8,7 +9,7 @@ import { printKelvin, printNd } from '#ui/format.ts';
 /** The card of a take in one line, as it was. */
 export const cardLine = ({ card }: TakeRecord): string =>
   [
-    card.profileName,
+    card.raw === undefined ? card.profileName : rawTake(card.raw),
     `ISO ${card.iso}`,
     printKelvin(card.kelvin),
     printShutter(card.shutter),

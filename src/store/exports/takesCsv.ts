@@ -25,6 +25,7 @@ const COLUMNS: readonly CsvColumn<TakeRecord>[] = [
         .join('; '),
   },
   { name: 'profile', of: ({ card }) => card.profileName },
+  { name: 'raw developed at', of: ({ card }) => card.raw ?? '' },
   { name: 'placement (stops)', of: ({ card }) => decimals(card.placement, 3) },
   { name: 'card found (stops)', of: ({ measured }) => decimals(measured?.cardStops, 3) },
   {

@@ -1,6 +1,5 @@
 import * as z from 'zod/mini';
 import { realGain } from '#core/exposure/iso.ts';
-import { said } from '#core/said.ts';
 import { printStops } from '#core/units.ts';
 import { idSchema, listOf, named, natural, positiveTo } from './common.ts';
 
@@ -29,23 +28,37 @@ export const rawKindOf = ({ raw }: { readonly raw?: unknown }): RawKind | undefi
 export const rawPlanOf = ({ raw }: { readonly raw?: unknown }): RawPlan | undefined =>
   rawPlanSchema.safeParse(raw).data;
 
-/** What post does before a LUT of a plan fits; no line where the plan records a log. */
-export const rawNotes = (
-  plan: {
+/** What a plan and its camera say of raw, and the names of the profiles it may be developed into. */
+type RawOf = {
+  readonly plan: {
     readonly raw?: unknown;
     readonly iso: number;
     readonly kelvin: number;
     readonly placement: number;
-  },
-  camera: { readonly raw?: unknown; readonly baseIsos: readonly number[] },
-): readonly string[] => {
+  };
+  readonly camera: { readonly raw?: unknown; readonly baseIsos: readonly number[] };
+  readonly profiles: ReadonlyMap<string, { readonly name: string }>;
+};
+
+/** What the profile raw is developed into is called now; as it was picked where it is gone. */
+export const developedName = ({ developTo, name }: RawPlan, profiles: RawOf['profiles']): string =>
+  profiles.get(developTo)?.name ?? name;
+
+/** How raw is developed: `ISO 800 and 4000 K to wide log`; undefined where the plan records a log. */
+export const developedAs = ({ plan, camera, profiles }: RawOf): string | undefined => {
   const raw = rawPlanOf(plan);
-  if (!raw) return [];
+  if (!raw) return undefined;
   const gain = realGain(plan.iso, rawKindOf(camera)?.realIsos ?? camera.baseIsos);
-  return [
-    said(
-      `Before the LUT: develop raw at ISO ${gain} and ${plan.kelvin} K to ${raw.name},`,
-      `with the card at ${printStops(plan.placement)}`,
-    ),
-  ];
+  return `ISO ${gain} and ${plan.kelvin} K to ${developedName(raw, profiles)}`;
+};
+
+/** A raw take in place of the profile it would have recorded. */
+export const rawTake = (developed: string): string => `raw, developed at ${developed}`;
+
+/** What post does before a LUT of a plan fits; no line where the plan records a log. */
+export const rawNotes = (of: RawOf): readonly string[] => {
+  const developed = developedAs(of);
+  return developed === undefined
+    ? []
+    : [`Before the LUT: develop raw at ${developed}, with the card at ${printStops(of.plan.placement)}`];
 };

@@ -43,11 +43,15 @@ describe('raw of a camera and a plan', () => {
   } as const;
   it('says what post does first, at the real gain under the dial', () => {
     const camera = { raw: { mbps: 900, realIsos: [800, 3200] }, baseIsos: [800] };
-    expect(rawNotes(plan, camera)).toEqual([
+    const profiles = new Map();
+    expect(rawNotes({ plan, camera, profiles })).toEqual([
       'Before the LUT: develop raw at ISO 800 and 5600 K to wide log, with the card at +1',
     ]);
-    expect(rawNotes({ ...plan, iso: 6400 }, camera)[0]).toMatch(/ISO 3200/);
-    expect(rawNotes({ ...plan, raw: undefined }, camera)).toEqual([]);
+    expect(rawNotes({ plan: { ...plan, iso: 6400 }, camera, profiles })[0]).toMatch(/ISO 3200/);
+    expect(rawNotes({ plan: { ...plan, raw: undefined }, camera, profiles })).toEqual([]);
+    // A profile that got another name since is called by it.
+    const renamed = new Map([['wide', { name: 'wide log, new firmware' }]]);
+    expect(rawNotes({ plan, camera, profiles: renamed })[0]).toMatch(/to wide log, new firmware, with/);
   });
 
   it('is none where it cannot be read', () => {

@@ -21,6 +21,8 @@ const cardSnapshotSchema = z.object({
   ndStops: finite,
   /** Other glass before the lens, by its names. */
   glass: z.optional(text(0, 200)),
+  /** Shot raw: how it is developed into the profile; without it the profile was recorded. */
+  raw: z.optional(text(0, 200)),
   /** What the zebra levels are in; takes logged before it was kept have none. */
   zebraScale: z.optional(z.enum(SCALE_IDS as [ScaleId, ...ScaleId[]])),
   cardZebra: z.string(),

@@ -8,6 +8,7 @@ import { patchStops } from '#core/verdict/patchStops.ts';
 import { cardReading, type Verdict } from '#core/verdict/index.ts';
 import type { TakeDraft } from '#store/book.ts';
 import type { PlanRecord } from '#store/records/plan.ts';
+import { developedAs } from '#store/records/raw.ts';
 import type { CardSnapshot, TakeMeasurement, TakeRecord } from '#store/records/take.ts';
 import type { Selection } from '#store/selection.ts';
 import { takeMarksOf } from '#store/takeMarks.ts';
@@ -26,6 +27,7 @@ const THUMBNAIL_WIDTH = 240;
 export type TakeSource = {
   readonly selection: Selection;
   readonly numbers: SetCardNumbers;
+  readonly profiles: ReadonlyMap<string, { readonly name: string }>;
   readonly frame?: Pick<OpenFrame, 'name' | 'kind' | 'info'>;
   readonly measurement?: FrameMeasurement;
   readonly distribution?: Distribution;
@@ -39,7 +41,13 @@ const glassNamesOf = ({ glass }: PlanRecord): Pick<CardSnapshot, 'glass'> => {
   return names.length > 0 ? { glass: names.join(', ') } : {};
 };
 
-const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
+const rawOf = ({ selection: { plan, camera }, profiles }: TakeSource): Pick<CardSnapshot, 'raw'> => {
+  const raw = developedAs({ plan, camera, profiles });
+  return raw === undefined ? {} : { raw };
+};
+
+const snapshot = (source: TakeSource): CardSnapshot => {
+  const { selection, numbers } = source;
   const { plan, setup, camera, profile, monitors } = selection;
   return {
     setupName: setup.name,
@@ -56,6 +64,7 @@ const snapshot = ({ selection, numbers }: TakeSource): CardSnapshot => {
     iris: plan.iris,
     ndStops: plan.ndStops,
     ...glassNamesOf(plan),
+    ...rawOf(source),
     zebraScale: camera.zebra.scale,
     cardZebra: printZebraOrInstead(numbers.card),
     skinZebras: numbers.skin.map(({ subject, zebra }) => ({
@@ -205,6 +214,7 @@ export const logTake = async (services: Services, moment: Moment): Promise<TakeR
     return undefined;
   }
   const { png, marks, ...found } = looked.value ?? { verdicts: [] };
-  const draft = takeOf({ selection, numbers: card.numbers, ...found }, now, id);
+  const { profiles } = services.book.getState();
+  const draft = takeOf({ selection, numbers: card.numbers, profiles, ...found }, now, id);
   return services.book.logTake(draft, png, marks && takeMarksOf(draft, marks));
 };

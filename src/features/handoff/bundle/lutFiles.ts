@@ -53,20 +53,25 @@ export const selectionsOf = ({ records, shoot, part }: BundleOf): readonly Selec
 const ofRecipe = (
   recipe: LutRecipe,
   { profile, plan, camera }: Selection,
+  profiles: BundleOf['records']['profiles'],
 ): Pick<Made, 'source' | 'notes' | 'output'> => ({
   source: { spec: { kind: 'recipe', recipe } },
-  notes: [...rawNotes(plan, camera), ...recipeNotes(recipe, profile.name, profile.data.band)],
+  notes: [...rawNotes({ plan, camera, profiles }), ...recipeNotes(recipe, profile.name, profile.data.band)],
   output: recipe.output,
 });
 
 /** What the monitors showed; the computed picture where none had a LUT. */
-const monitoringOf = (selection: Selection, from: string): readonly Made[] => {
+const monitoringOf = (
+  selection: Selection,
+  from: string,
+  profiles: BundleOf['records']['profiles'],
+): readonly Made[] => {
   const made = { selection, folder: 'monitoring' } as const;
   if (selection.monitors.length === 0)
     return [
       {
         ...made,
-        ...ofRecipe(cardRecipe(selection), selection),
+        ...ofRecipe(cardRecipe(selection), selection, profiles),
         name: `${from}, computed, ${pullOf(selection.plan.placement)}`,
         says: words.monitoringSays(words.computedByCard),
       },
@@ -74,7 +79,7 @@ const monitoringOf = (selection: Selection, from: string): readonly Made[] => {
   return selection.monitors.map(({ lut }) => ({
     ...made,
     ...(lut.recipe
-      ? ofRecipe(lut.recipe, selection)
+      ? ofRecipe(lut.recipe, selection, profiles)
       : { source: { spec: lutSpecOf(lut), needs: [lut] }, notes: [] }),
     output: lut.output,
     name: `${lut.name}, ${from}`,
@@ -115,7 +120,7 @@ const gradedOf = (
 const lutsOf = (
   selection: Selection,
   cameraName: (id: string) => string,
-  luts: ReadonlyMap<string, LutRecord>,
+  { luts, profiles }: BundleOf['records'],
 ): readonly Made[] => {
   const { camera, profile } = selection;
   const plain = cardRecipe(selection, 0);
@@ -126,7 +131,7 @@ const lutsOf = (
   const conversion: Made = {
     selection,
     folder: 'conversion',
-    ...ofRecipe(plain, selection),
+    ...ofRecipe(plain, selection, profiles),
     name: `${from} to ${outputOf(plain.output).name}`,
     says: words.conversionSays(from),
   };
@@ -136,7 +141,7 @@ const lutsOf = (
           {
             selection,
             folder: 'match',
-            ...ofRecipe({ ...plain, match: match.correction }, selection),
+            ...ofRecipe({ ...plain, match: match.correction }, selection, profiles),
             name: `${from} matched to ${hero}, ${selection.setup.name}`,
             says: words.matchLutSays(camera.name, hero),
           },
@@ -146,7 +151,7 @@ const lutsOf = (
     conversion,
     ...matched,
     ...gradedOf(selection, from, kelvin, luts),
-    ...monitoringOf(selection, from),
+    ...monitoringOf(selection, from, profiles),
   ];
 };
 
@@ -194,7 +199,7 @@ export const lutFiles = (of: BundleOf): BundlePart => {
   const nameOf = (id: string) => of.records.cameras.get(id)?.name ?? id;
   const seen = new Map<string, BundleFile>();
   const selections = selectionsOf(of);
-  for (const made of selections.flatMap((selection) => lutsOf(selection, nameOf, of.records.luts)))
+  for (const made of selections.flatMap((selection) => lutsOf(selection, nameOf, of.records)))
     for (const how of made.folder === 'monitoring' ? MONITORING : CONVERSIONS) {
       const file = fileOf(made, how);
       if (!seen.has(file.path.toLowerCase())) seen.set(file.path.toLowerCase(), file);

@@ -6,6 +6,7 @@ import { printShutter } from '#core/exposure/shutter.ts';
 import { median } from '#core/maths/quantile.ts';
 import { printStops, printStopsDecimal } from '#core/units.ts';
 import { undoStops } from '#store/takeFacts.ts';
+import { rawTake } from '#store/records/raw.ts';
 import type { CardSnapshot, TakeRecord } from '#store/records/take.ts';
 import { setupsOf } from '#store/selection.ts';
 import { gradingOf, printMinutes } from '#ui/bench/gradingOf.ts';
@@ -74,7 +75,12 @@ export type Report = {
 };
 
 const cardOf = (card: CardSnapshot): readonly (readonly [string, string])[] => [
-  [words.profile, `${card.profileName}, ${card.coding.bitDepth} bit ${card.coding.range}`],
+  [
+    words.profile,
+    card.raw === undefined
+      ? `${card.profileName}, ${card.coding.bitDepth} bit ${card.coding.range}`
+      : rawTake(card.raw),
+  ],
   [words.iso, String(card.iso)],
   [words.balance, `${printKelvin(card.kelvin)}${printTint(card.tint)}`],
   [words.shutter, `${printShutter(card.shutter)}, ${card.fps} fps`],

@@ -41,6 +41,7 @@ const useSelectionOf = () => {
 export const useNewTake = () => {
   const { book } = useBench();
   const selectionOf = useSelectionOf();
+  const profiles = useRecords((records) => records.profiles);
   const byHand = useRecords(({ cameraClocks }) => cameraClocks);
   const readings = useStore(useCardSurvey(), ({ clocks }) => clocks);
   return async (clip: ClipRecord): Promise<void> => {
@@ -49,7 +50,7 @@ export const useNewTake = () => {
     const clockId = cameraClockId(clip.shootId, clip.cameraId);
     const offset = byHand.get(clockId)?.offset ?? readings[clockId]?.[0]?.offset ?? 0;
     const start = Date.parse(clip.facts?.startedAt ?? clip.file.writtenAt);
-    const source = { selection, numbers: cardNumbersOf(selection), verdicts: [] };
+    const source = { selection, numbers: cardNumbersOf(selection), profiles, verdicts: [] };
     const draft = takeOf(source, new Date(start - 1000 * offset), crypto.randomUUID());
     const take = await book.logTake({ ...draft, measured: measuredOf(clip) });
     if (take)

@@ -7,7 +7,7 @@ import { HDR_WHITE } from '#core/lut/loss.ts';
 import { compileRecipe } from '#core/lut/recipe.ts';
 import { OUTPUT_IDS, OUTPUTS } from '#core/lut/outputs.ts';
 import { rawNotes } from '#store/records/raw.ts';
-import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { useCard, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { Segmented } from '#ui/parts/Segmented.tsx';
 import { Toggle } from '#ui/parts/Toggle.tsx';
@@ -33,6 +33,7 @@ import { words } from '#ui/wording/lutsBuild.ts';
 export const BuildView = () => {
   const selection = useSelection();
   const { numbers } = useCard();
+  const profiles = useRecords((records) => records.profiles);
   const { build, set } = useBuild();
   const [over, setOver] = useQueryState('over', parseAsBoolean.withDefault(false));
   const { plan, profile, camera } = selection;
@@ -115,7 +116,10 @@ export const BuildView = () => {
                 <WriteFile
                   source={source}
                   name={`${selection.setup.name} ${camera.name} ${name}`}
-                  notes={[...rawNotes(plan, camera), ...recipeNotes(recipe, profile.name, profile.data.band)]}
+                  notes={[
+                    ...rawNotes({ plan, camera, profiles }),
+                    ...recipeNotes(recipe, profile.name, profile.data.band),
+                  ]}
                 />
               ),
             },

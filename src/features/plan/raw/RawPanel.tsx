@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { firstFull, type RawChannel, type RawIso, type RawReason } from '#core/sensor/raw.ts';
 import { printStops, printStopsDecimal, printStopsOf } from '#core/units.ts';
 import { positiveTo } from '#store/records/common.ts';
-import { rawKindOf, rawNotes, rawPlanOf, type RawKind } from '#store/records/raw.ts';
+import { developedName, rawKindOf, rawNotes, rawPlanOf, type RawKind } from '#store/records/raw.ts';
 import { useBench, useCard, useEditPlan, useRecords, useSelection } from '#ui/bench/hooks.ts';
 import { printKelvin } from '#ui/format.ts';
 import { NumberField } from '#ui/forms/NumberField.tsx';
@@ -141,9 +141,12 @@ const Recorded = () => {
                   {name}
                 </option>
               ))}
+              {names.every(({ id }) => id !== raw.developTo) && (
+                <option value={raw.developTo}>{developedName(raw, profiles)}</option>
+              )}
             </Form.Select>
           </Form.Group>
-          <p className="mt-2 mb-0">{rawNotes(plan, camera)}</p>
+          <p className="mt-2 mb-0">{rawNotes({ plan, camera, profiles })}</p>
         </>
       )}
     </>
