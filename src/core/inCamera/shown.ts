@@ -17,35 +17,55 @@ type Shown = {
   readonly isChange: boolean;
 };
 
-const signed = (value: number, digits: number, unit: string): string => {
+const signed = (value: number, digits: number): string => {
   const size = Math.abs(value).toFixed(digits);
-  return `${Number(size) === 0 ? '±' : value > 0 ? '+' : '−'}${size}${unit}`;
+  return `${Number(size) === 0 ? '' : value > 0 ? '+' : '−'}${size}`;
 };
 
-const moved = (id: FigureId, name: string, codes: number): Shown => ({
+/** How far it may lie otherwise, as it stands behind a figure; nothing where it was not told. */
+const give = (within: number | undefined, digits: number): string =>
+  within === undefined ? '' : ` ±${Math.max(10 ** -digits, within).toFixed(digits)}`;
+
+/** A change counts where it is larger than what nobody asks about, and than what chance explains. */
+const isMore = (change: number, least: number, within = 0): boolean =>
+  Math.abs(change) > Math.max(least, within);
+
+const moved = (id: FigureId, name: string, codes: number, within: number | undefined): Shown => ({
   id,
   name,
-  value: signed(codes, 0, ' codes'),
-  isChange: Math.abs(codes) >= LEAST.codes,
+  value: `${signed(codes, 0)}${give(within, 0)} codes`,
+  isChange: isMore(codes, LEAST.codes, within),
 });
 
+const edgeWords = (edge: NonNullable<TwoFrames['edge']>, within: number | undefined): string => {
+  const [from, to] = [edge.without, edge.with].map((share) => Math.round(100 * share));
+  return `${from} to ${to}${give(within === undefined ? undefined : 100 * within, 0)} % of the step`;
+};
+
 /** Every figure of two frames, as it is shown. */
-export const shownFigures = ({ noise, edge, colour, moved: by }: TwoFrames): readonly Shown[] => {
+export const shownFigures = ({ noise, edge, colour, moved: by, within }: TwoFrames): readonly Shown[] => {
   const times = noise.with / Math.max(1e-9, noise.without);
+  const timesWithin =
+    within &&
+    times *
+      Math.hypot(
+        ...(['without', 'with'] as const).map((one) => within.noise[one] / Math.max(1e-9, noise[one])),
+      );
+  const noiseAt = (one: keyof typeof noise) => `${noise[one].toFixed(1)}${give(within?.noise[one], 1)}`;
   return [
     {
       id: 'noise',
       name: 'Noise',
-      value: `${noise.without.toFixed(1)} to ${noise.with.toFixed(1)} codes`,
-      isChange: Math.abs(times - 1) > LEAST.noise,
+      value: `${noiseAt('without')} to ${noiseAt('with')} codes`,
+      isChange: isMore(times - 1, LEAST.noise, timesWithin),
     },
     ...(edge
       ? [
           {
             id: 'edge' as const,
             name: 'Edge overshoots',
-            value: `${Math.round(100 * edge.without)} to ${Math.round(100 * edge.with)} % of the step`,
-            isChange: Math.abs(edge.with - edge.without) > LEAST.edge,
+            value: edgeWords(edge, within?.edge),
+            isChange: isMore(edge.with - edge.without, LEAST.edge, within?.edge),
           },
         ]
       : []),
@@ -54,20 +74,20 @@ export const shownFigures = ({ noise, edge, colour, moved: by }: TwoFrames): rea
           {
             id: 'hue' as const,
             name: 'Hue',
-            value: signed(colour.hue, 1, '°'),
-            isChange: Math.abs(colour.hue) > LEAST.hue,
+            value: `${signed(colour.hue, 1)}${give(within?.hue, 1)}°`,
+            isChange: isMore(colour.hue, LEAST.hue, within?.hue),
           },
           {
             id: 'saturation' as const,
             name: 'Saturation',
-            value: `${colour.saturation.toFixed(2)} times`,
-            isChange: Math.abs(colour.saturation - 1) > LEAST.saturation,
+            value: `${colour.saturation.toFixed(2)}${give(within?.saturation, 2)} times`,
+            isChange: isMore(colour.saturation - 1, LEAST.saturation, within?.saturation),
           },
         ]
       : []),
-    moved('black', 'Darkest tones', by.black),
-    moved('grey', 'Middle tones', by.grey),
-    moved('clip', 'Brightest tones', by.clip),
+    moved('black', 'Darkest tones', by.black, within?.moved.black),
+    moved('grey', 'Middle tones', by.grey, within?.moved.grey),
+    moved('clip', 'Brightest tones', by.clip, within?.moved.clip),
   ];
 };
 

@@ -86,6 +86,14 @@ describe('what a setting does, by two frames of the stage', () => {
 const weave = (seed: number): Frame =>
   drawn((u, v) => grey(steps(u) + ((Math.floor(u * 320) * 7 + Math.floor(v * 180) * 13) % 11) * 8), 1, seed);
 
+/** A sheet of colour by its angle and length on a vectorscope of BT.709, codes. */
+const sheet = (angle: number, length: number, luma = 500): [number, number, number] => {
+  const [kr, kg, kb] = [0.2126, 0.7152, 0.0722];
+  const [cb, cr] = [length * Math.cos(angle), length * Math.sin(angle)];
+  const [r, b] = [luma + 2 * (1 - kr) * cr, luma + 2 * (1 - kb) * cb];
+  return [r, (luma - kr * r - kb * b) / kg, b];
+};
+
 describe('two drawn frames', () => {
   it('tells noise within a tenth, at two and at six codes', () => {
     // Luma of three channels of equal noise has their weights' root of squares of it (BT.709-6).
@@ -100,12 +108,6 @@ describe('two drawn frames', () => {
   });
 
   it('tells colour turned by seven degrees and stretched by a fifth on a vectorscope', () => {
-    const [kr, kg, kb] = [0.2126, 0.7152, 0.0722];
-    const sheet = (angle: number, length: number): [number, number, number] => {
-      const [cb, cr] = [length * Math.cos(angle), length * Math.sin(angle)];
-      const [r, b] = [500 + 2 * (1 - kr) * cr, 500 + 2 * (1 - kb) * cb];
-      return [r, (500 - kr * r - kb * b) / kg, b];
-    };
     const turn = (7 * Math.PI) / 180;
     const picture = (by: number, times: number, seed: number) =>
       drawn((u, v) => (v < 0.4 ? grey(steps(u)) : sheet(Math.floor(u * 6) + by, 70 * times)), 2, seed);
@@ -123,6 +125,40 @@ describe('two drawn frames', () => {
     if (!result.ok) throw new Error(result.reason);
     const { black, grey: middle, clip } = result.value.moved;
     for (const moved of [black, middle, clip]) expect(Math.abs(moved - 12)).toBeLessThan(1.5);
+  });
+
+  it('tells how far each figure may lie otherwise: what was done lies inside nine times in ten', () => {
+    // Rounding channels, then luma, adds a twelfth of a code squared each.
+    const added = Math.sqrt((9 + 1 / 12) * (0.2126 ** 2 + 0.7152 ** 2 + 0.0722 ** 2) + 1 / 12);
+    const turn = (3 * Math.PI) / 180;
+    // Far apart: neighbouring seeds of this generator are a little alike.
+    const seeds = Array.from({ length: 24 }, (_, i) => 1 + i * 829_348_951);
+    const inside = { noise: 0, hue: 0, saturation: 0, grey: 0, black: 0, clip: 0 };
+    for (const seed of seeds) {
+      const result = twoFrames(
+        drawn((u, v) => (v < 0.5 ? grey(steps(u)) : sheet(Math.floor(u * 6), 70)), 3, seed),
+        drawn(
+          (u, v) => (v < 0.5 ? grey(steps(u) + 2) : sheet(Math.floor(u * 6) + turn, 77, 502)),
+          3,
+          seed + 414_674_475,
+        ),
+      );
+      if (!result.ok) throw new Error(result.reason);
+      const { noise, colour, moved, within } = result.value;
+      const holds = (off: number, give: number | undefined) => (Math.abs(off) <= (give ?? 0) ? 1 : 0);
+      inside.noise += holds(noise.without - added, within?.noise.without);
+      inside.hue += holds(colour!.hue - 3, within?.hue);
+      inside.saturation += holds(colour!.saturation - 1.1, within?.saturation);
+      inside.grey += holds(moved.grey - 2, within?.moved.grey);
+      // Read in whole codes.
+      inside.black += holds(moved.black - 2, Math.max(1, within?.moved.black ?? 0));
+      inside.clip += holds(moved.clip - 2, Math.max(1, within?.moved.clip ?? 0));
+      // And not so far that it says nothing.
+      expect(within!.hue!).toBeLessThan(0.2);
+      expect(within!.moved.grey).toBeLessThan(0.2);
+      expect(within!.noise.without).toBeLessThan(0.2);
+    }
+    for (const one of Object.values(inside)) expect(one / seeds.length).toBeGreaterThan(0.85);
   });
 
   it.each([

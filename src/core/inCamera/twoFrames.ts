@@ -1,4 +1,4 @@
-import { edgeAcross } from '../cameraTest/find/edgeAcross.ts';
+import { edgeAcross, type EdgeStats } from '../cameraTest/find/edgeAcross.ts';
 import type { Frame } from '../frame/frame.ts';
 import { median, quantile } from '../maths/quantile.ts';
 import { failure, success, type Result } from '../result.ts';
@@ -6,6 +6,7 @@ import { said } from '../said.ts';
 import { flattened } from '../scopes/flattened.ts';
 import { lumaPlane } from '../scopes/luma.ts';
 import { LUMA } from '../signal/luma.ts';
+import { codeToSignal, type Coding } from '../signal/scale.ts';
 
 // Two frames of the same thing, with a setting and without it: what the setting does to the file. All of it is measured
 // on codes, as the file holds them.
@@ -22,6 +23,17 @@ export type TwoFrames = {
   readonly colour?: { readonly hue: number; readonly saturation: number };
   /** How far the darkest thousandth, the middle tones and the brightest thousandth moved, codes. */
   readonly moved: { readonly black: number; readonly grey: number; readonly clip: number };
+  /** How far each figure may lie otherwise (95 %), from how blocks and rows of the two frames scatter. */
+  readonly within?: {
+    readonly noise: Both;
+    /** Parts of the step. */
+    readonly edge?: number;
+    /** Degrees. */
+    readonly hue?: number;
+    readonly saturation?: number;
+    /** Codes. */
+    readonly moved: { readonly black: number; readonly grey: number; readonly clip: number };
+  };
   /** Dark, middle and bright tones that the frame has: where they lie without it, how far they moved, codes. */
   readonly tones: readonly { readonly code: number; readonly moved: number }[];
 };
@@ -103,6 +115,53 @@ const correlation = (a: ArrayLike<number>, b: ArrayLike<number>): number => {
   return squaresA > 0 && squaresB > 0 ? products / Math.sqrt(squaresA * squaresB) : 0;
 };
 
+/** A median's 95 %: 1.96 standard errors, sqrt(pi / 2) of a mean's for a normal spread (told by the MAD). */
+const medianWithin = (values: readonly number[]): number => {
+  const middle = median(values);
+  const spread = median(values.map((value) => Math.abs(value - middle))) / 0.6745;
+  return (1.96 * Math.sqrt(Math.PI / 2) * spread) / Math.sqrt(values.length);
+};
+
+/** The code under which a share of the pixels lies. */
+const codeUnder = (luma: Uint16Array, share: number): number => {
+  const sorted = luma.slice().sort();
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))];
+};
+
+/** Taking the quieter blocks makes noise a little too low: by so much of it, as a test on drawn noise shows. */
+const CHOSEN = 0.02;
+const noiseWithin = (deviations: readonly number[]): number =>
+  Math.hypot(medianWithin(deviations), CHOSEN * median(deviations));
+
+/** Luma by every fourth row: four samples of one picture. */
+const PARTS = [0, 1, 2, 3] as const;
+/** Student's t of 95 % for four samples. */
+const T_OF_4 = 3.182;
+const partOf = (luma: Uint16Array, width: number, part: number): Uint16Array => {
+  const rows = Math.ceil((luma.length / width - part) / PARTS.length);
+  const out = new Uint16Array(rows * width);
+  for (let row = 0; row < rows; row += 1) {
+    const from = (part + row * PARTS.length) * width;
+    out.set(luma.subarray(from, from + width), row * width);
+  }
+  return out;
+};
+
+/** How far a shift of one end of the picture may lie otherwise, from how four samples of it differ; codes. */
+const endWithin = (a: readonly Uint16Array[], b: readonly Uint16Array[], share: number): number => {
+  const shifts = a.map((luma, i) => codeUnder(b[i], share) - codeUnder(luma, share));
+  const mean = shifts.reduce((sum, one) => sum + one, 0) / shifts.length;
+  const variance = shifts.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (shifts.length - 1);
+  return (T_OF_4 * Math.sqrt(variance)) / Math.sqrt(shifts.length);
+};
+
+/** The overshoot's: noise of a line that is the mean of the rows looked at, in both frames; parts of the step. */
+const edgeWithin = ({ dark, bright, rows }: EdgeStats, noise: Both, coding: Coding): number => {
+  const step = bright - dark;
+  const signal = codeToSignal(Math.hypot(noise.without, noise.with), coding) - codeToSignal(0, coding);
+  return (1.96 * signal) / (Math.sqrt(rows) * step);
+};
+
 /** A block's place on a vectorscope of BT.709, codes. */
 const chroma = ([r, g, b]: readonly number[]) => {
   const { kr, kg, kb } = LUMA.bt709;
@@ -110,7 +169,7 @@ const chroma = ([r, g, b]: readonly number[]) => {
   return { cb: (b - luma) / (2 * (1 - kb)), cr: (r - luma) / (2 * (1 - kr)) };
 };
 
-const colourOf = (a: readonly Block[], b: readonly Block[], span: number): TwoFrames['colour'] => {
+const colourOf = (a: readonly Block[], b: readonly Block[], span: number) => {
   const turns: number[] = [];
   const times: number[] = [];
   a.forEach((block, i) => {
@@ -121,13 +180,12 @@ const colourOf = (a: readonly Block[], b: readonly Block[], span: number): TwoFr
     turns.push((Math.atan2(Math.sin(turn), Math.cos(turn)) * 180) / Math.PI);
     times.push(Math.hypot(to.cb, to.cr) / length);
   });
-  return turns.length < FEWEST_COLOURED ? undefined : { hue: median(turns), saturation: median(times) };
-};
-
-/** The code under which a share of the pixels lies. */
-const codeUnder = (luma: Uint16Array, share: number): number => {
-  const sorted = luma.slice().sort();
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))];
+  if (turns.length < FEWEST_COLOURED) return undefined;
+  return {
+    hue: median(turns),
+    saturation: median(times),
+    within: { hue: medianWithin(turns), saturation: medianWithin(times) },
+  };
 };
 
 /**
@@ -185,23 +243,40 @@ export const twoFrames = (without: Frame, withIt: Frame): Result<TwoFrames> => {
         third,
         code: median(own.map((i) => a[i].luma)),
         moved: median(own.map((i) => b[i].luma - a[i].luma)),
+        within: medianWithin(own.map((i) => b[i].luma - a[i].luma)),
       },
     ];
   });
-  const grey = tones.find(({ third }) => third === 1)?.moved;
+  const evenMoved = even.map((i) => b[i].luma - a[i].luma);
+  const grey = tones.find(({ third }) => third === 1) ?? {
+    moved: median(evenMoved),
+    within: medianWithin(evenMoved),
+  };
   const colour = colourOf(a, b, span);
+  const [noiseA, noiseB] = [a, b].map((blocks) => quiet.map((i) => blocks[i].deviation));
+  const noise = { without: median(noiseA), with: median(noiseB) };
+  const [partsA, partsB] = [lumaA, lumaB].map((luma) =>
+    PARTS.map((part) => partOf(luma, without.width, part)),
+  );
   return success({
-    noise: {
-      without: median(quiet.map((i) => a[i].deviation)),
-      with: median(quiet.map((i) => b[i].deviation)),
-    },
+    noise,
     ...(edgeA && edgeB
       ? { edge: { without: Math.max(edgeA.over, edgeA.under), with: Math.max(edgeB.over, edgeB.under) } }
       : {}),
-    ...(colour ? { colour } : {}),
+    ...(colour ? { colour: { hue: colour.hue, saturation: colour.saturation } } : {}),
+    within: {
+      noise: { without: noiseWithin(noiseA), with: noiseWithin(noiseB) },
+      ...(edgeA && edgeB ? { edge: edgeWithin(edgeA, noise, without) } : {}),
+      ...colour?.within,
+      moved: {
+        black: endWithin(partsA, partsB, ENDS),
+        grey: grey.within,
+        clip: endWithin(partsA, partsB, 1 - ENDS),
+      },
+    },
     moved: {
       black: codeUnder(lumaB, ENDS) - low,
-      grey: grey ?? median(even.map((i) => b[i].luma - a[i].luma)),
+      grey: grey.moved,
       clip: codeUnder(lumaB, 1 - ENDS) - high,
     },
     tones: tones.map(({ code, moved }) => ({ code, moved })),

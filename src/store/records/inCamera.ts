@@ -9,6 +9,16 @@ const framesSchema = z.object({
   edge: z.optional(both),
   colour: z.optional(z.object({ hue: between(-180, 180), saturation: atLeast(0) })),
   moved: z.object({ black: finite, grey: finite, clip: finite }),
+  /** Figures measured before it was told have none. */
+  within: z.optional(
+    z.object({
+      noise: both,
+      edge: z.optional(atLeast(0)),
+      hue: z.optional(atLeast(0)),
+      saturation: z.optional(atLeast(0)),
+      moved: z.object({ black: atLeast(0), grey: atLeast(0), clip: atLeast(0) }),
+    }),
+  ),
   tones: z.readonly(listOf(z.object({ code: finite, moved: finite }), 0, 3)),
 }) satisfies z.ZodMiniType<TwoFrames>;
 

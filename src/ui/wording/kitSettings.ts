@@ -41,6 +41,7 @@ export const words = {
   arithmetic: said(
     'Noise: deviation of luma on the evenest parts, texture left out. Edge: how far it passes its own sides.',
     'Hue and saturation: angle and length on a vectorscope (BT.709). Darkest, brightest: a thousandth of the picture.',
+    'The ± is 95 %, from how blocks and rows scatter; what is smaller than it counts as no change.',
   ),
   saved: 'in-camera setting',
 } as const;

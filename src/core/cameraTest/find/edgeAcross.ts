@@ -8,6 +8,8 @@ export type EdgeStats = {
   /** How far the bright side rises over its level beside the edge, and the dark one falls under: parts of the step. */
   readonly over: number;
   readonly under: number;
+  /** Rows it is the mean of. */
+  readonly rows: number;
 };
 
 /** Share of the frame's height that is looked at, about its middle. */
@@ -56,5 +58,5 @@ export const edgeAcross = (frame: Frame, luma: Uint16Array): EdgeStats | undefin
     low = Math.min(low, line[x]);
   }
   const size = Math.abs(step);
-  return { dark, bright, over: (high - bright) / size, under: (dark - low) / size };
+  return { dark, bright, over: (high - bright) / size, under: (dark - low) / size, rows };
 };
