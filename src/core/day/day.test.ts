@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { shutterTable } from '../exposure/shutterTable.ts';
-import { bitsPerPixel, cardMinutes, gigabytes, gradingMinutes, megabitsPerFrame } from './media.ts';
+import {
+  bitsPerPixel,
+  cardMinutes,
+  codingError,
+  gigabytes,
+  gradingMinutes,
+  megabitsPerFrame,
+} from './media.ts';
 import { sunDay } from './sun.ts';
 
 const minutes = (at: Date | undefined) =>
@@ -70,6 +77,13 @@ describe('media and time', () => {
     expect(megabitsPerFrame(12, 120)).toBeCloseTo(0.1, 9);
     expect(bitsPerPixel(100, 25, 3840, 2160)).toBeCloseTo(0.482, 3);
   });
+  it('rounds off 6.02 dB more for a bit and sample less', () => {
+    // Two samples a pixel: two bits a pixel less are one bit a sample.
+    expect(20 * Math.log10(codingError(1, 3, 2))).toBeCloseTo(6.02, 2);
+    expect(codingError(2, 2, 1.5)).toBe(1);
+    expect(codingError(3, 1, 2)).toBeCloseTo(0.5, 9);
+  });
+
   it('grading grows with clips and cameras, and nearly vanishes for a finished picture', () => {
     expect(gradingMinutes('log', 0, 2)).toBe(0);
     expect(gradingMinutes('log', 1, 1)).toBe(4);

@@ -12,6 +12,15 @@ export const megabitsPerFrame = (mbps: number, fps: number): number => mbps / fp
 export const bitsPerPixel = (mbps: number, fps: number, width: number, height: number): number =>
   (mbps * 1e6) / (fps * width * height);
 
+/**
+ * How many times as much a codec rounds off with other bits a pixel: 6 dB a bit and sample, as the rate-distortion
+ * function of a Gaussian source has it (D = s^2 2^(-2R); Cover and Thomas, Elements of Information Theory, 10.3.2).
+ * Same picture, same kind of codec.
+ * @param samples A pixel, luma and colour: 2 in 4:2:2
+ */
+export const codingError = (bits: number, than: number, samples: number): number =>
+  2 ** ((than - bits) / samples);
+
 /** Minutes of correction one clip takes, by kind of profile, where log takes four. The proportions are our own. */
 const GRADING_MINUTES = { log: 4, flat: 2.5, finished: 0.5 } as const;
 export type GradingKind = keyof typeof GRADING_MINUTES;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beat, LAMP_IDS, lampFlicker, slowMotionCost, swingLeft } from './lampFlicker.ts';
+import { beat, LAMP_IDS, lampFlicker, lampsSay, slowMotionCost, swingLeft } from './lampFlicker.ts';
 
 /** The same by brute force: the light summed over each frame of a second. */
 const filmed = (depth: number, hertz: number, fps: number, seconds: number): number => {
@@ -48,5 +48,22 @@ describe('flicker of lamps', () => {
     expect(slowMotionCost(100, 25)).toEqual({ stops: 2, noise: 2 });
     expect(slowMotionCost(25, 25)).toEqual({ stops: 0, noise: 1 });
     expect(slowMotionCost(24, 25).stops).toBe(0);
+  });
+
+  it('says of the lamps of a set what flickers and what is to be tested, the worst first', () => {
+    const at = lampFlicker(120, 1 / 240, 50);
+    expect(lampsSay(at, [])).toBeUndefined();
+    expect(lampsSay(at, ['steady'])).toEqual({ state: 'holds', says: 'steady at this rate and shutter' });
+    const { state, says } = lampsSay(at, ['halogen', 'tube', 'dimmed', 'steady'])!;
+    expect(state).toBe('lost');
+    // |sinc(100/240)| = 0.738 of depths 0.5 and 0.08; a dimmer at 240 Hz leaves at most 1/pi.
+    expect(says).toBe(
+      'flickers: old tubes, discharge on a choke (37 %), halogen, filament (5.9 %); ' +
+        'film a test: LED dimmed by pulses (up to 32 %)',
+    );
+    // At 1/50 s every mains lamp takes in whole cycles; a dimmed one is still unknown.
+    expect(lampsSay(lampFlicker(25, 1 / 50, 50), ['tube', 'dimmed'])?.says).toMatch(
+      /^film a test: LED dimmed/,
+    );
   });
 });

@@ -95,6 +95,35 @@ export const lampFlicker = (fps: number, seconds: number, mains: 50 | 60): reado
     return { id, swing, beats: beat(hertz, fps), state: stateOf(swing) };
   });
 
+const percent = (swing: number) => `${(100 * swing).toFixed(swing < 0.1 ? 1 : 0)} %`;
+
+/** A lamp's swing as it reads: `12 %`, or `up to 64 %` where its rate is not known. */
+export const printSwing = ({ id, swing }: LampFlicker): string => {
+  const { dims }: Lamp = LAMPS[id];
+  return dims ? `up to ${percent(swing)}` : percent(swing);
+};
+
+/** The lamps of a set in one sentence, the worst first; undefined where none was said. */
+export const lampsSay = (
+  flickers: readonly LampFlicker[],
+  here: readonly LampId[],
+): { readonly state: FlickerState; readonly says: string } | undefined => {
+  const own = flickers.filter(({ id }) => here.includes(id)).toSorted((a, b) => b.swing - a.swing);
+  if (own.length === 0) return undefined;
+  const named = (state: FlickerState, isTested: boolean) =>
+    own
+      .filter((one) => one.state === state && 'dims' in LAMPS[one.id] === isTested)
+      .map((one) => `${LAMPS[one.id].name} (${printSwing(one)})`);
+  const seen = [...named('lost', false), ...named('watch', false)];
+  const toTest = [...named('lost', true), ...named('watch', true)];
+  const parts = [
+    ...(seen.length > 0 ? [`flickers: ${seen.join(', ')}`] : []),
+    ...(toTest.length > 0 ? [`film a test: ${toTest.join(', ')}`] : []),
+  ];
+  const state = own.some((one) => one.state === 'lost') ? 'lost' : parts.length > 0 ? 'watch' : 'holds';
+  return { state, says: parts.join('; ') || 'steady at this rate and shutter' };
+};
+
 /** What a frame rate costs against another at the same angle: stops of light, and noise where gain makes it up. */
 export const slowMotionCost = (fps: number, normal: number) => {
   const stops = Math.max(0, Math.log2(fps / normal));

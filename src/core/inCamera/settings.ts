@@ -19,7 +19,7 @@ export const SETTING_SCHOOLS: Readonly<Record<SchoolId, { readonly name: string;
 };
 
 /** What a setting is measured by. */
-export type FigureId = 'noise' | 'edge' | 'hue' | 'saturation' | 'black' | 'grey' | 'clip';
+export type FigureId = 'noise' | 'edge' | 'rise' | 'hue' | 'saturation' | 'black' | 'grey' | 'clip';
 
 export type InCameraSetting = {
   readonly name: string;
@@ -48,7 +48,7 @@ export const IN_CAMERA = {
       },
     },
     movesCurve: false,
-    shows: ['edge', 'noise'],
+    shows: ['edge', 'rise', 'noise'],
   },
   noise: {
     name: 'Noise reduction',
@@ -64,7 +64,7 @@ export const IN_CAMERA = {
       },
     },
     movesCurve: false,
-    shows: ['noise', 'edge'],
+    shows: ['noise', 'edge', 'rise'],
   },
   contrast: {
     name: 'Contrast, gamma',
@@ -148,6 +148,25 @@ export const IN_CAMERA = {
     },
     movesCurve: true,
     shows: ['clip', 'grey'],
+  },
+  rate: {
+    name: 'High frame rate',
+    does: said(
+      'Reads the sensor faster: many bodies then skip or join its lines, and the codec has fewer bits a frame.',
+      'Film the same exposure at both rates.',
+    ),
+    schools: {
+      post: {
+        set: 'only where the picture is slowed',
+        why: 'Each frame is softer, noisier or coarser in colour than at normal speed, and must be matched to it.',
+      },
+      camera: {
+        set: 'one rate for all that is cut together',
+        why: 'Shots that lose the same need no matching.',
+      },
+    },
+    movesCurve: false,
+    shows: ['rise', 'noise', 'edge', 'saturation'],
   },
 } as const satisfies Record<string, InCameraSetting>;
 

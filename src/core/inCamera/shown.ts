@@ -5,8 +5,8 @@ import type { TwoFrames } from './twoFrames.ts';
 
 // What a setting does, in figures and in one sentence.
 
-/** Less than this is no change: codes of noise and tones as shares, parts of a step, degrees, times. Our own choice. */
-const LEAST = { noise: 0.08, edge: 0.02, hue: 1.5, saturation: 0.03, codes: 1.5 } as const;
+/** Less is no change: shares of noise, parts of a step, pixels, degrees, times, codes. Our own choice. */
+const LEAST = { noise: 0.08, edge: 0.02, rise: 0.3, hue: 1.5, saturation: 0.03, codes: 1.5 } as const;
 /** A curve that moved a tone by more does not hold any more, stops. */
 const HOLDS = 0.1;
 
@@ -43,7 +43,14 @@ const edgeWords = (edge: NonNullable<TwoFrames['edge']>, within: number | undefi
 };
 
 /** Every figure of two frames, as it is shown. */
-export const shownFigures = ({ noise, edge, colour, moved: by, within }: TwoFrames): readonly Shown[] => {
+export const shownFigures = ({
+  noise,
+  edge,
+  rise,
+  colour,
+  moved: by,
+  within,
+}: TwoFrames): readonly Shown[] => {
   const times = noise.with / Math.max(1e-9, noise.without);
   const timesWithin =
     within &&
@@ -66,6 +73,16 @@ export const shownFigures = ({ noise, edge, colour, moved: by, within }: TwoFram
             name: 'Edge overshoots',
             value: edgeWords(edge, within?.edge),
             isChange: isMore(edge.with - edge.without, LEAST.edge, within?.edge),
+          },
+        ]
+      : []),
+    ...(rise
+      ? [
+          {
+            id: 'rise' as const,
+            name: 'Edge rises in',
+            value: `${rise.without.toFixed(1)} to ${rise.with.toFixed(1)}${give(within?.rise, 1)} pixels`,
+            isChange: isMore(rise.with - rise.without, LEAST.rise, within?.rise),
           },
         ]
       : []),

@@ -35,6 +35,8 @@ const DOES: Readonly<
       readonly detail?: number;
       readonly smooth?: number;
       readonly knee?: number;
+      /** Every second line is read, and those between are made up. */
+      readonly skips?: boolean;
     }
   >
 > = {
@@ -45,6 +47,7 @@ const DOES: Readonly<
   colour: { paint: { hue: 6 } },
   black: { paint: { black: 12 } },
   knee: { knee: 0.8 },
+  rate: { skips: true },
 };
 
 /** Tones over a part of the way to full rise half as steeply. */
@@ -54,6 +57,20 @@ const kneed = (frame: Frame, at: number): Frame => {
   const bend = (plane: Uint16Array) =>
     plane.map((code) => (code > from ? Math.round(from + (code - from) / 2) : code));
   return makeFrame({ ...frame, r: bend(frame.r), g: bend(frame.g), b: bend(frame.b), source: undefined });
+};
+
+/** Every second column and row alone, what lies between as the mean of its neighbours. */
+const skipped = (frame: Frame): Frame => {
+  const { width, height } = frame;
+  const even = (n: number, size: number) => [n - (n % 2), Math.min(size - 1 - ((size - 1) % 2), n + (n % 2))];
+  const plane = (from: Uint16Array) =>
+    from.map((_, i) => {
+      const [left, right] = even(i % width, width);
+      const [top, foot] = even(Math.floor(i / width), height);
+      const sum = from[top * width + left] + from[top * width + right];
+      return Math.round((sum + from[foot * width + left] + from[foot * width + right]) / 4);
+    });
+  return makeFrame({ ...frame, r: plane(frame.r), g: plane(frame.g), b: plane(frame.b), source: undefined });
 };
 
 const EXPOSURE = { fNumber: 4, seconds: 1 / 50, ndStops: 0 } as const;
@@ -68,7 +85,7 @@ export const filmTwice = (
   const exposure = { ...EXPOSURE, iso: Math.min(...baseIsos) };
   const light = boxLight(TABLE, KELVIN, luminanceFor(exposure, 0) / stopsToReflectance(0));
   const film = (
-    { paint = {}, detail = 0, smooth = 0, knee }: (typeof DOES)[InCameraId],
+    { paint = {}, detail = 0, smooth = 0, knee, skips = false }: (typeof DOES)[InCameraId],
     at: number,
   ): Frame => {
     const frame = expose(
@@ -77,7 +94,7 @@ export const filmTwice = (
       { ...exposure, diffusion: 0, kelvin: KELVIN, tint: 0, profile, coding, chroma, smoothing: smooth },
       at,
     );
-    const sharp = sharpened(frame, detail);
+    const sharp = sharpened(skips ? skipped(frame) : frame, detail);
     return knee === undefined ? sharp : kneed(sharp, knee);
   };
   return [film({}, 2 * seed), film(DOES[id], 2 * seed + 1)];

@@ -19,6 +19,8 @@ export type TwoFrames = {
   readonly noise: Both;
   /** How far an edge in the middle third rises over its bright side, or falls under its dark one: part of the step. */
   readonly edge?: Both;
+  /** Pixels in which that edge rises from a tenth of its step to nine tenths. */
+  readonly rise?: Both;
   /** Colour as a vectorscope shows it (BT.709): turned by degrees, length times. */
   readonly colour?: { readonly hue: number; readonly saturation: number };
   /** How far the darkest thousandth, the middle tones and the brightest thousandth moved, codes. */
@@ -28,6 +30,8 @@ export type TwoFrames = {
     readonly noise: Both;
     /** Parts of the step. */
     readonly edge?: number;
+    /** Pixels. */
+    readonly rise?: number;
     /** Degrees. */
     readonly hue?: number;
     readonly saturation?: number;
@@ -155,11 +159,14 @@ const endWithin = (a: readonly Uint16Array[], b: readonly Uint16Array[], share: 
   return (T_OF_4 * Math.sqrt(variance)) / Math.sqrt(shifts.length);
 };
 
-/** The overshoot's: noise of a line that is the mean of the rows looked at, in both frames; parts of the step. */
-const edgeWithin = ({ dark, bright, rows }: EdgeStats, noise: Both, coding: Coding): number => {
-  const step = bright - dark;
+/**
+ * Of the overshoot, parts of the step, and of the rise, pixels: noise of a line that is the mean of the rows looked
+ * at, in both frames. On an edge as steep as its rise says, noise moves both ends of it.
+ */
+const edgeWithin = (a: EdgeStats, b: EdgeStats, noise: Both, coding: Coding) => {
   const signal = codeToSignal(Math.hypot(noise.without, noise.with), coding) - codeToSignal(0, coding);
-  return (1.96 * signal) / (Math.sqrt(rows) * step);
+  const edge = (1.96 * signal) / (Math.sqrt(a.rows) * (a.bright - a.dark));
+  return { edge, rise: (Math.SQRT2 * edge * Math.max(a.rise, b.rise)) / 0.8 };
 };
 
 /** A block's place on a vectorscope of BT.709, codes. */
@@ -261,12 +268,15 @@ export const twoFrames = (without: Frame, withIt: Frame): Result<TwoFrames> => {
   return success({
     noise,
     ...(edgeA && edgeB
-      ? { edge: { without: Math.max(edgeA.over, edgeA.under), with: Math.max(edgeB.over, edgeB.under) } }
+      ? {
+          edge: { without: Math.max(edgeA.over, edgeA.under), with: Math.max(edgeB.over, edgeB.under) },
+          rise: { without: edgeA.rise, with: edgeB.rise },
+        }
       : {}),
     ...(colour ? { colour: { hue: colour.hue, saturation: colour.saturation } } : {}),
     within: {
       noise: { without: noiseWithin(noiseA), with: noiseWithin(noiseB) },
-      ...(edgeA && edgeB ? { edge: edgeWithin(edgeA, noise, without) } : {}),
+      ...(edgeA && edgeB ? edgeWithin(edgeA, edgeB, noise, without) : {}),
       ...colour?.within,
       moved: {
         black: endWithin(partsA, partsB, ENDS),

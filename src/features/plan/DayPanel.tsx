@@ -1,11 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
-import { bitsPerPixel, cardMinutes, gigabytes, megabitsPerFrame } from '#core/day/media.ts';
-import { slowMotionCost } from '#core/exposure/lampFlicker.ts';
+import { cardMinutes, gigabytes, megabitsPerFrame } from '#core/day/media.ts';
 import { shutterTable } from '#core/exposure/shutterTable.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
-import { printStops } from '#core/units.ts';
 import { camerasOf, setupsOf } from '#store/selection.ts';
 import type { BookRecords } from '#store/book.ts';
 import type { Selection } from '#store/selection.ts';
@@ -15,18 +13,18 @@ import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
-import { PIXELS, recordingAt } from './adviceModel.ts';
+import { recordingAt } from './adviceModel.ts';
 import { daysOf, type ShootDay } from './dayModel.ts';
-import { shuttersOf, type CameraRecord } from '#store/records/camera.ts';
+import { shuttersOf } from '#store/records/camera.ts';
 import { Briefing } from './Briefing.tsx';
 import { FlickerPanel } from './FlickerPanel.tsx';
 import { HourPanel } from './HourPanel.tsx';
 import { OrderPanel } from './OrderPanel.tsx';
+import { SlowMotion } from './SlowMotion.tsx';
 import { SunPanel } from './SunPanel.tsx';
 import { WindowPanel } from './WindowPanel.tsx';
 import { dayTotals } from './planWords.ts';
 import { words } from '#ui/wording/plan.ts';
-import { words as slow } from '#ui/wording/planSlow.ts';
 
 const CARD_GB = 256;
 const COPIES = 2;
@@ -104,48 +102,6 @@ const costLines = (days: readonly ShootDay[], costs: readonly Cost[]): CostLine[
       : lines;
   });
 
-type Rate = { readonly rate: number; readonly codec: string; readonly mbps: number };
-const rateColumns = (fps: number, own: number | undefined): readonly Column<Rate>[] => [
-  {
-    id: 'rate',
-    header: words.fps,
-    cell: ({ rate, codec, mbps }) => (
-      <>
-        {rate} <span className="quiet rate-codec">{slow.codec(codec, mbps)}</span>
-      </>
-    ),
-  },
-  {
-    id: 'pixel',
-    header: words.bitsAPixel,
-    className: 'num',
-    cell: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height).toFixed(2),
-    sortBy: ({ rate, mbps }) => bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height),
-  },
-  {
-    id: 'against',
-    header: slow.against(fps),
-    says: slow.againstSays,
-    className: 'num',
-    cell: ({ rate, mbps }) =>
-      own === undefined ? '–' : `${((100 * megabitsPerFrame(mbps, rate)) / own).toFixed(0)} %`,
-  },
-  {
-    id: 'light',
-    header: slow.light,
-    says: slow.lightSays,
-    className: 'num',
-    cell: ({ rate }) => printStops(-slowMotionCost(rate, fps).stops),
-  },
-  {
-    id: 'noise',
-    header: slow.noise,
-    says: slow.noiseSays,
-    className: 'num',
-    cell: ({ rate }) => `×${slowMotionCost(rate, fps).noise.toFixed(1)}`,
-  },
-];
-
 type ShutterRow = ReturnType<typeof shutterTable>[number];
 const flickers = (safe: boolean) => (safe ? 'safe' : 'flickers');
 const SHUTTER_COLUMNS: readonly Column<ShutterRow>[] = [
@@ -155,37 +111,6 @@ const SHUTTER_COLUMNS: readonly Column<ShutterRow>[] = [
   { id: 'at50', header: words.at50Hz, cell: ({ safe50 }) => flickers(safe50) },
   { id: 'at60', header: words.at60Hz, cell: ({ safe60 }) => flickers(safe60) },
 ];
-
-/** Frame rates people slow down from. */
-const SLOW = [24, 25, 30, 50, 60, 100, 120] as const;
-
-/** What each frame rate leaves a frame: slow motion is compared by the pixel, not by Mb/s. */
-const SlowMotion = ({ camera, fps }: { camera: CameraRecord; fps: number }) => {
-  const rows = SLOW.flatMap((rate) => {
-    const recording = recordingAt(camera, rate);
-    return recording ? [{ rate, codec: recording.codec, mbps: recording.mbps }] : [];
-  });
-  if (rows.length === 0) return null;
-  const own = recordingAt(camera, fps);
-  return (
-    <Panel title={words.bitsAPixel} note={words.slowMotionByThe(camera.name)}>
-      <TableScroll label={words.bitsAPixel}>
-        <DataTable
-          label={words.bitsAPixel}
-          className="figures words"
-          columns={rateColumns(fps, own && megabitsPerFrame(own.mbps, fps))}
-          rows={rows}
-          rowKey={({ rate }) => String(rate)}
-          rowProps={({ rate }) => ({ className: rate === fps ? 'taken' : undefined })}
-        />
-      </TableScroll>
-      <p className="mt-2 mb-1">{slow.match}</p>
-      <p className="quiet small-print">
-        Of a {PIXELS.width} × {PIXELS.height} picture; as fast as the camera’s list reaches.
-      </p>
-    </Panel>
-  );
-};
 
 /** Media, time and shutter for the shoot: sums a client can be told. */
 export const DayPanel = () => {
@@ -236,7 +161,7 @@ export const DayPanel = () => {
         <div className="kit-side">
           <OrderPanel />
           <Briefing />
-          <SlowMotion camera={camera} fps={setup.fps} />
+          <SlowMotion />
           <FlickerPanel />
           <Panel title={words.at180Degrees} note={words.onSOwnList(camera.name)}>
             <DataTable

@@ -1,8 +1,18 @@
 'use client';
 
-import { LAMPS, lampFlicker, type LampFlicker } from '#core/exposure/lampFlicker.ts';
+import Form from 'react-bootstrap/Form';
+import {
+  LAMPS,
+  lampFlicker,
+  lampsSay,
+  printSwing,
+  type LampFlicker,
+  type LampId,
+} from '#core/exposure/lampFlicker.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
+import { lampsOf } from '#store/records/lamps.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
+import { useEditSetup } from '#ui/bench/useEditSetup.ts';
 import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
@@ -10,9 +20,18 @@ import { StateMark } from '#ui/parts/StateMark.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
 import { words } from '#ui/wording/planSlow.ts';
 
-const percent = (swing: number) => `${(100 * swing).toFixed(swing < 0.1 ? 1 : 0)} %`;
-
-const COLUMNS: readonly Column<LampFlicker>[] = [
+const columnsOf = (here: readonly LampId[], flip: (id: LampId) => void): readonly Column<LampFlicker>[] => [
+  {
+    id: 'here',
+    header: words.here,
+    cell: ({ id }) => (
+      <Form.Check
+        aria-label={words.isHere(LAMPS[id].name)}
+        checked={here.includes(id)}
+        onChange={() => flip(id)}
+      />
+    ),
+  },
   {
     id: 'lamp',
     header: words.lamp,
@@ -27,8 +46,7 @@ const COLUMNS: readonly Column<LampFlicker>[] = [
     header: words.swing,
     says: words.swingSays,
     className: 'num',
-    cell: ({ swing, beats, id }) =>
-      beats === undefined && id === 'dimmed' ? words.atMost(percent(swing)) : percent(swing),
+    cell: printSwing,
   },
   {
     id: 'beats',
@@ -39,19 +57,34 @@ const COLUMNS: readonly Column<LampFlicker>[] = [
   },
 ];
 
-/** What each kind of lamp does at the set-up's frame rate and the card's shutter. */
+/** What each kind of lamp does at the set-up's frame rate and the card's shutter; first those that light it. */
 export const FlickerPanel = () => {
   const { plan, setup } = useSelection();
   const { numbers } = useCard();
+  const editSetup = useEditSetup();
   const { mains } = setup.brief;
+  const here = lampsOf(setup);
+  const flickers = lampFlicker(setup.fps, numbers.seconds, mains);
+  const answer = lampsSay(flickers, here);
+  const flip = (id: LampId) =>
+    editSetup(words.lamps, {
+      lamps: here.includes(id) ? here.filter((one) => one !== id) : [...here, id],
+    });
   return (
     <Panel title={words.flicker} note={words.flickerNote(setup.fps, printShutter(plan.shutter), mains)}>
+      {answer ? (
+        <p>
+          <StateMark state={answer.state} /> <strong>{words.lampsHere(answer.says)}</strong>
+        </p>
+      ) : (
+        <p className="quiet">{words.tick}</p>
+      )}
       <TableScroll label={words.flicker}>
         <DataTable
           label={words.flicker}
           className="figures words"
-          columns={COLUMNS}
-          rows={lampFlicker(setup.fps, numbers.seconds, mains)}
+          columns={columnsOf(here, flip)}
+          rows={flickers}
           rowKey={({ id }) => id}
         />
       </TableScroll>

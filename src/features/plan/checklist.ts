@@ -1,4 +1,5 @@
 import { printFNumber } from '#core/exposure/aperture.ts';
+import { lampFlicker, lampsSay } from '#core/exposure/lampFlicker.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
 import { printZebraOrInstead } from '#core/exposure/zebra.ts';
 import type { SetCardNumbers } from '#core/exposure/setCard.ts';
@@ -9,6 +10,7 @@ import { turnsOf } from '#ui/setCard/zebraReasons.ts';
 import { printKelvin, printNd, printPull, printTint } from '#ui/format.ts';
 import { isoCeiling } from '#store/records/camera.ts';
 import { inCameraOf, noteOf } from '#store/records/inCamera.ts';
+import { lampsOf } from '#store/records/lamps.ts';
 import { recordingAt } from './adviceModel.ts';
 import { words } from '#ui/wording/plan.ts';
 
@@ -71,6 +73,12 @@ export const CHECKLIST = {
         ? `${written.join('; ')}; the rest left alone`
         : 'at their lowest; saturation and contrast left alone';
     },
+  },
+  lamps: {
+    name: words.lamps,
+    set: ({ selection: { setup }, numbers }) =>
+      lampsSay(lampFlicker(setup.fps, numbers.seconds, setup.brief.mains), lampsOf(setup))?.says ??
+      words.lampsNotSaid,
   },
   guides: { name: words.frameGuides, set: () => 'on, for the picture that is delivered' },
 } as const satisfies Record<string, Item>;

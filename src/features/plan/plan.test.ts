@@ -177,7 +177,8 @@ describe('planning', () => {
       '25 fps, 10-bit 4:2:2 legal, intra 500 Mb/s | wide log | on, pull −1 | 800, auto off; if auto must be, ' +
         'ceiling 3200 | 180° at 25 fps, 1/50 s | 2 zebras at a time: card 49±2 and warning 90+; ' +
         'once the exposure is set, change the first to Ana 60±3. | 4000\u2009K, auto off | f/2.8, ' +
-        'ND none, card at +1 | at their lowest; saturation and contrast left alone | on, ' +
+        'ND none, card at +1 | at their lowest; saturation and contrast left alone | ' +
+        'none said: Day, lamps at this rate and shutter | on, ' +
         'for the picture that is delivered',
     );
     expect(recordingAt(selection.camera, 50)?.codec).toBe('long GOP');

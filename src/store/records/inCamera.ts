@@ -7,6 +7,7 @@ const both = z.object({ without: atLeast(0), with: atLeast(0) });
 const framesSchema = z.object({
   noise: both,
   edge: z.optional(both),
+  rise: z.optional(both),
   colour: z.optional(z.object({ hue: between(-180, 180), saturation: atLeast(0) })),
   moved: z.object({ black: finite, grey: finite, clip: finite }),
   /** Figures measured before it was told have none. */
@@ -14,6 +15,7 @@ const framesSchema = z.object({
     z.object({
       noise: both,
       edge: z.optional(atLeast(0)),
+      rise: z.optional(atLeast(0)),
       hue: z.optional(atLeast(0)),
       saturation: z.optional(atLeast(0)),
       moved: z.object({ black: atLeast(0), grey: atLeast(0), clip: atLeast(0) }),

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import type { LampId } from '#core/exposure/lampFlicker.ts';
 import type { ShutterRuleId } from '#core/lens/motion.ts';
 import type { RatioBandId } from '#core/exposure/ratio.ts';
 import {
@@ -140,6 +141,8 @@ export const setupSchema = z.object({
   ),
   /** The window that lights it, and the sky: see `window.ts`. */
   window: checkedLater<WindowOfSetup>(),
+  /** Kinds of lamps that light it: see `lamps.ts`. */
+  lamps: checkedLater<readonly LampId[]>(),
   /** The clip that the others of this set-up are brought to, where it was chosen by hand. */
   heroClipId: z.optional(idSchema),
   /** The take that they are brought to, where it was chosen and has no clip. */

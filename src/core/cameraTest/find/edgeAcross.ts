@@ -8,6 +8,8 @@ export type EdgeStats = {
   /** How far the bright side rises over its level beside the edge, and the dark one falls under: parts of the step. */
   readonly over: number;
   readonly under: number;
+  /** Pixels in which it rises from a tenth of the step to nine tenths. */
+  readonly rise: number;
   /** Rows it is the mean of. */
   readonly rows: number;
 };
@@ -25,6 +27,13 @@ const meanOf = (line: Float64Array, from: number, to: number): number => {
   let sum = 0;
   for (let i = a; i < b; i += 1) sum += line[i];
   return sum / Math.max(1, b - a);
+};
+
+/** Where a line that rises past `at` first reaches a level, pixels; undefined where it does not within `near`. */
+const reaches = (line: Float64Array, at: number, near: number, level: number): number | undefined => {
+  for (let x = Math.max(1, at - near); x <= Math.min(line.length - 1, at + near); x += 1)
+    if (line[x - 1] < level && line[x] >= level) return x - (line[x] - level) / (line[x] - line[x - 1]);
+  return undefined;
 };
 
 /**
@@ -58,5 +67,9 @@ export const edgeAcross = (frame: Frame, luma: Uint16Array): EdgeStats | undefin
     low = Math.min(low, line[x]);
   }
   const size = Math.abs(step);
-  return { dark, bright, over: (high - bright) / size, under: (dark - low) / size, rows };
+  const rising = step > 0 ? line : line.toReversed();
+  const middle = step > 0 ? at : width - 1 - at;
+  const [tenth, nine] = [0.1, 0.9].map((part) => reaches(rising, middle, near, dark + part * size));
+  if (tenth === undefined || nine === undefined) return undefined;
+  return { dark, bright, over: (high - bright) / size, under: (dark - low) / size, rise: nine - tenth, rows };
 };
