@@ -80,7 +80,7 @@ export const shownFigures = ({
       ? [
           {
             id: 'rise' as const,
-            name: 'Edge rises in',
+            name: 'Edge rise',
             value: `${rise.without.toFixed(1)} to ${rise.with.toFixed(1)}${give(within?.rise, 1)} pixels`,
             isChange: isMore(rise.with - rise.without, LEAST.rise, within?.rise),
           },

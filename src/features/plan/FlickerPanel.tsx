@@ -10,6 +10,7 @@ import {
   type LampId,
 } from '#core/exposure/lampFlicker.ts';
 import { printShutter } from '#core/exposure/shutter.ts';
+import { capital } from '#core/verdict/wording.ts';
 import { lampsOf } from '#store/records/lamps.ts';
 import { useCard, useSelection } from '#ui/bench/hooks.ts';
 import { useEditSetup } from '#ui/bench/useEditSetup.ts';
@@ -22,23 +23,17 @@ import { words } from '#ui/wording/planSlow.ts';
 
 const columnsOf = (here: readonly LampId[], flip: (id: LampId) => void): readonly Column<LampFlicker>[] => [
   {
-    id: 'here',
-    header: words.here,
-    cell: ({ id }) => (
-      <Form.Check
-        aria-label={words.isHere(LAMPS[id].name)}
-        checked={here.includes(id)}
-        onChange={() => flip(id)}
-      />
-    ),
-  },
-  {
     id: 'lamp',
     header: words.lamp,
     cell: ({ id, state }) => (
-      <>
+      <span className="lamp-here">
+        <Form.Check
+          aria-label={words.isHere(LAMPS[id].name)}
+          checked={here.includes(id)}
+          onChange={() => flip(id)}
+        />
         <StateMark state={state} /> <span title={LAMPS[id].says}>{LAMPS[id].name}</span>
-      </>
+      </span>
     ),
   },
   {
@@ -74,7 +69,7 @@ export const FlickerPanel = () => {
     <Panel title={words.flicker} note={words.flickerNote(setup.fps, printShutter(plan.shutter), mains)}>
       {answer ? (
         <p>
-          <StateMark state={answer.state} /> <strong>{words.lampsHere(answer.says)}</strong>
+          <StateMark state={answer.state} /> <strong>{capital(answer.says)}.</strong>
         </p>
       ) : (
         <p className="quiet">{words.tick}</p>
@@ -82,7 +77,7 @@ export const FlickerPanel = () => {
       <TableScroll label={words.flicker}>
         <DataTable
           label={words.flicker}
-          className="figures words"
+          className="figures words tight"
           columns={columnsOf(here, flip)}
           rows={flickers}
           rowKey={({ id }) => id}

@@ -18,6 +18,10 @@ type Rate = { readonly rate: number; readonly codec: string; readonly mbps: numb
 const pixelBits = ({ rate, mbps }: Omit<Rate, 'codec'>) =>
   bitsPerPixel(mbps, rate, PIXELS.width, PIXELS.height);
 
+/** Bits of a frame against those at the rate of the set-up, %. */
+const shareOf = ({ rate, mbps }: Rate, own: { readonly fps: number; readonly mbps: number }) =>
+  ((100 * megabitsPerFrame(mbps, rate)) / megabitsPerFrame(own.mbps, own.fps)).toFixed(0);
+
 type Against = { readonly fps: number; readonly mbps?: number; readonly chroma: keyof typeof SAMPLES };
 /** Samples a pixel by how colour is kept. */
 const SAMPLES = { '4:2:0': 1.5, '4:2:2': 2, '4:4:4': 3 } as const;
@@ -35,19 +39,14 @@ const rateColumns = ({ fps, mbps: own, chroma }: Against): readonly Column<Rate>
   {
     id: 'pixel',
     header: words.bitsAPixel,
+    says: words.againstSays(fps),
     className: 'num',
-    cell: (row) => pixelBits(row).toFixed(2),
+    cell: (row) =>
+      words.pixelBits(
+        pixelBits(row).toFixed(2),
+        own === undefined ? undefined : shareOf(row, { fps, mbps: own }),
+      ),
     sortBy: pixelBits,
-  },
-  {
-    id: 'against',
-    header: words.against(fps),
-    says: words.againstSays,
-    className: 'num',
-    cell: ({ rate, mbps }) =>
-      own === undefined
-        ? '–'
-        : `${((100 * megabitsPerFrame(mbps, rate)) / megabitsPerFrame(own, fps)).toFixed(0)} %`,
   },
   {
     id: 'coding',
@@ -113,7 +112,7 @@ export const SlowMotion = () => {
       <TableScroll label={words.bitsAPixel}>
         <DataTable
           label={words.bitsAPixel}
-          className="figures words"
+          className="figures words tight"
           columns={rateColumns({ fps, mbps: recordingAt(camera, fps)?.mbps, chroma: camera.chroma })}
           rows={rows}
           rowKey={({ rate }) => String(rate)}

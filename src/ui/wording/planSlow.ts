@@ -4,10 +4,11 @@ import type { Said } from './said.ts';
 /** Labels of slow motion and of lamps that flicker, in Plan. */
 export const words = {
   codec: (codec: Said, mbps: Said) => `${codec}, ${mbps} Mb/s`,
-  against: (fps: Said) => `Against ${fps} fps`,
-  againstSays: 'Bits a pixel left of those at the rate of the set-up',
-  light: 'Light, stops',
-  lightSays: 'Light that is missing at the same shutter angle',
+  pixelBits: (bits: Said, share: Said | undefined) =>
+    share === undefined ? `${bits}` : `${bits}, ${share} %`,
+  againstSays: (fps: Said) => `And bits of a frame left of those at ${fps} fps, the rate of the set-up`,
+  light: 'Light',
+  lightSays: 'Light that is missing at the same shutter angle, stops',
   noise: 'Noise',
   noiseSays: 'Noise at grey where ISO makes up for the light',
   fps: 'fps',
@@ -31,17 +32,15 @@ export const words = {
     ),
   flicker: 'Lamps at this rate and shutter',
   flickerNote: (fps: Said, shutter: Said, mains: Said) => `${fps} fps, ${shutter}, ${mains} Hz mains`,
-  here: 'Here',
   isHere: (lamp: Said) => `Here: ${lamp}`,
   lamps: 'lamps of the set-up',
-  lampsHere: (says: Said) => `The lamps here: ${says}.`,
   tick: 'Tick the lamps that light this set-up: then the answer stands here and on the checklist.',
-  lamp: 'Lamp',
+  lamp: 'Lamp, ticked where it is here',
   swing: 'Swing',
   swingSays: 'Of the light, up and down about its mean',
-  beats: 'Beats a second',
+  beats: 'Beats',
   beatsSays:
-    'How often the level goes up and down; at 0 it stands still, and bands may stand across the picture',
+    'How often a second the level goes up and down; at 0 it stands still, and bands may stand across the picture',
   unknown: 'unknown',
   test: said(
     'Film a white wall under the lamps at this rate and shutter before the take, dimmed as they will be.',

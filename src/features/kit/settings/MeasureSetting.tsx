@@ -41,7 +41,7 @@ const Figures = ({ id }: { id: InCameraId }) => {
       <p className="mt-3">
         <strong>{first}</strong> {others.join(' ')}
       </p>
-      <Table size="sm" className="figures">
+      <Table size="sm" className="figures words">
         <tbody>
           {shownFigures(frames).map(({ id: figure, name, value, isChange }) => (
             <tr key={figure} className={isChange ? undefined : 'quiet'}>
