@@ -168,3 +168,45 @@ test('two cards of one set-up are switched by a key on any screen; a window’s 
   await page.getByLabel('Sky', { exact: true }).selectOption('overcast');
   await expect(page.getByText(/The sun does not come in\./)).toBeVisible();
 });
+
+test('lamps that light a set-up are ticked, and the checklist asks for a test', async ({ page }) => {
+  await visit(page, `${at('plan', 'bench-interview')}&part=day`);
+  const lamps = page.getByRole('table', { name: 'Lamps at this rate and shutter' });
+  await lamps.getByLabel('Here: old tubes, discharge on a choke').check();
+  await expect(page.getByText('Steady at this rate and shutter.')).toBeVisible();
+  await lamps.getByLabel('Here: LED dimmed by pulses').check();
+  await expect(page.getByText(/^Film a test: LED dimmed by pulses \(up to \d/)).toBeVisible();
+  await openPart(page, 'Checklist');
+  await expect(page.getByText(/^film a test: LED dimmed by pulses/)).toBeVisible();
+});
+
+test('a high rate is filmed twice in Kit, and Plan says what brings both rates together', async ({
+  page,
+}) => {
+  await visit(page, `${at('kit', 'bench-interview')}&part=settings`);
+  await page.getByRole('button', { name: 'High frame rate' }).click();
+  await page.getByRole('button', { name: 'Let the simulated camera film both' }).click();
+  await expect(page.getByText(/^It changes noise .*edge rise/)).toBeVisible();
+  await visit(page, `${at('plan', 'bench-interview')}&part=day`);
+  await expect(page.getByRole('list', { name: 'Matching both rates, as measured' })).toContainText(
+    /Edges: blur normal speed by 0\.\d pixels/,
+  );
+});
+
+test('a spot in the middle counts for more on a meter that weighs the middle', async ({ page }) => {
+  await visit(page, at('plan', 'bench-interview'));
+  const weighed = async () => {
+    await openPart(page, 'By thirds');
+    const shown = await page
+      .getByRole('row', { name: /the middle weighed more/ })
+      .getByRole('cell')
+      .nth(0)
+      .innerText();
+    await openPart(page, 'Light and placement');
+    return Number(shown.replace('−', '-').replace('past ', ''));
+  };
+  const before = await weighed();
+  await page.getByText(/^A meter of the whole frame reads/).click();
+  await page.getByLabel('Where in the frame Ola, key side lies').selectOption('in the middle');
+  await expect.poll(weighed).toBeGreaterThan(before);
+});
