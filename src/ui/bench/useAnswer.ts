@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { failureWords } from '#store/words.ts';
 import type { Pixels } from '#workers/judge/protocol.ts';
 import type { Outcome } from '#workers/rpc/protocol.ts';
 import { useSame } from '../useSame.ts';
@@ -57,8 +58,14 @@ export const useAnswer = <T>({ key: given, ask, take, live }: Question<T>): Answ
   useEffect(() => {
     if (!asks) return undefined;
     const gone = new AbortController();
+    /** What is fetched on the way to a worker throws when it is cut off, and when it fails. */
+    const asked = (): Promise<Outcome<T>> =>
+      latest.current.ask(gone.signal).catch((error: unknown) => ({
+        state: 'failed',
+        reason: failureWords(error),
+      }));
     const once = async (): Promise<Outcome<T>> => {
-      const outcome = await latest.current.ask(gone.signal);
+      const outcome = await asked();
       if (gone.signal.aborted) return { state: 'cancelled' };
       if (outcome.state === 'done') latest.current.take?.(outcome.output);
       return outcome;
