@@ -81,12 +81,16 @@ const toPoint = (anchor: Anchor, scale: ScaleId, coding: Coding): AnchorPoint =>
   const { toSignal } = SCALES[scale];
   const signal = toSignal(anchor.reading, coding);
   const step = toSignal(anchor.reading + (anchor.step ?? 1), coding) - signal;
+  // A chip is read off a waveform, where more than rounding is off.
+  const isPrinted = anchor.id !== 'clip' && !anchor.placeSd;
+  const isRounded = isPrinted && step / Math.sqrt(12) > FINEST_SIGMA;
   return {
     id: anchor.id,
     name: anchorName(anchor),
     reflectance: reflectanceOf(anchor),
     signal,
     sigma: anchor.id === 'clip' ? CLIP_SIGMA : Math.max(FINEST_SIGMA, step / Math.sqrt(12)),
+    ...(isRounded ? { rounded: true } : {}),
     placeSd: anchor.placeSd,
   };
 };

@@ -9,10 +9,11 @@ import { solveCurve } from './solve/solveCurve.ts';
 import type { Anchor, CurveReading } from './types.ts';
 import { noClipTyped, notOneLogCurve } from './profileWords.ts';
 
-const readingOf = ({ reflectance, signal, sigma, placeSd }: AnchorPoint): CurveReading => ({
+const readingOf = ({ reflectance, signal, sigma, rounded, placeSd }: AnchorPoint): CurveReading => ({
   reflectance,
   signal,
   sigma,
+  ...(rounded ? { rounded } : {}),
   placeSd,
 });
 

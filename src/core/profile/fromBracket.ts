@@ -98,6 +98,7 @@ const readings = (bracket: readonly BracketReading[]): Reading[] =>
       deviation,
       reflectance: stopsToReflectance(stops),
       sigma: deviation === undefined ? PRINTED_SIGMA : FRAME_SIGMA,
+      ...(deviation === undefined ? { rounded: true } : {}),
       series: SERIES,
     }));
 

@@ -36,6 +36,8 @@ export type CurveReading = {
   readonly signal: number;
   /** How exactly it was printed or read: standard deviation in signal fraction. */
   readonly sigma: number;
+  /** It was rounded: off by no more than half a step, which is sqrt 3 sigma. Without it, as a normal error. */
+  readonly rounded?: boolean;
   /** How exactly its light is known: standard deviation in stops; 0 where it is printed. */
   readonly placeSd?: number;
   /** The bracket it belongs to: its steps share one error of the shutter, its nominal one of the meter. */

@@ -87,6 +87,7 @@ const reading = z.object({
   reflectance: between(-1, 1e6),
   signal: between(-1, 4),
   sigma: between(1e-6, 1),
+  rounded: z.optional(z.boolean()),
   placeSd: z.optional(between(0, 3)),
   series: z.optional(text(0, 80)),
 });

@@ -10,7 +10,8 @@ const BAND_X = BAND_STOPS.map(stopsToReflectance);
 const BAND_BUMPS = BAND_X.map(bumpsAt);
 /** Share of possible curves that lie inside the band over its whole length. */
 const BAND_NOMINAL = 0.95;
-const DRAWS = 500;
+/** Curves drawn; of a bracket, which takes longer to solve and leaves less open, fewer. */
+const DRAWS = { few: 1500, bracket: 600 } as const;
 
 /** Weights of the columns drawn from a fit: mean + L^-T z. */
 const drawn = ({ mean, factor, width }: LinearFit, normal: () => number): Float64Array => {
@@ -40,39 +41,60 @@ const signalsOf = (
   return signals;
 };
 
-/** Curves drawn from the posterior, as signals at the band's stops. Always the same draws. */
-export const drawCurves = (posterior: Posterior): Float64Array[] => {
-  const { nodes, fitters } = posterior;
+/** A curve that may be, as signals at the band's stops, and how much it counts. */
+export type DrawnCurve = { readonly signals: Float64Array; readonly weight: number };
+
+/**
+ * Curves drawn from the posterior; each counts for as much as it is likelier for readings that were rounded than for
+ * normal errors as wide (importance weights, mean 1). Always the same draws.
+ */
+export const drawCurves = (posterior: Posterior): DrawnCurve[] => {
+  const { nodes, fitters, settings } = posterior;
+  const draws = settings.some(({ stepSd }) => stepSd > 0) ? DRAWS.bracket : DRAWS.few;
   const normal = gaussian(seededRandom(95));
-  const curves: Float64Array[] = [];
+  const curves: { readonly signals: Float64Array; readonly log: number }[] = [];
   let at = 0;
   let reached = nodes[0].weight;
   let fit: LinearFit | undefined;
   let fitted = -1;
-  for (let n = 0; n < DRAWS; n += 1) {
-    while (reached < (n + 0.5) / DRAWS && at < nodes.length - 1) reached += nodes[(at += 1)].weight;
-    if (fitted !== at) fit = fitters[nodes[at].setting].fit(nodes[at].logS, nodes[at].cut);
+  for (let n = 0; n < draws; n += 1) {
+    while (reached < (n + 0.5) / draws && at < nodes.length - 1) reached += nodes[(at += 1)].weight;
+    const { logS, cut, setting } = nodes[at];
+    if (fitted !== at) fit = fitters[setting].fit(logS, cut);
     fitted = at;
-    if (fit) curves.push(signalsOf(drawn(fit, normal), nodes[at], posterior));
+    if (!fit) continue;
+    const weights = drawn(fit, normal);
+    curves.push({
+      signals: signalsOf(weights, nodes[at], posterior),
+      log: fitters[setting].roundedLog(weights, logS, cut),
+    });
   }
-  return curves;
+  const highest = Math.max(...curves.map(({ log }) => log));
+  const all = curves.reduce((sum, { log }) => sum + Math.exp(log - highest), 0);
+  return curves.map(({ signals, log }) => ({
+    signals,
+    weight: (curves.length * Math.exp(log - highest)) / all,
+  }));
 };
 
 /** A band about a centre that holds 95 % of the curves over their whole length. */
-export const bandAbout = (centre: ArrayLike<number>, curves: readonly Float64Array[]): UncertaintyBand => {
+export const bandAbout = (centre: ArrayLike<number>, curves: readonly DrawnCurve[]): UncertaintyBand => {
   const spread = BAND_STOPS.map((_, i) => {
     let sum = 0;
-    for (const curve of curves) sum += (curve[i] - centre[i]) ** 2;
+    for (const { signals, weight } of curves) sum += weight * (signals[i] - centre[i]) ** 2;
     return Math.max(1e-7, Math.sqrt(sum / curves.length));
   });
-  const worst = curves.map((curve) => {
+  const worst = curves.map(({ signals, weight }) => {
     let most = 0;
     for (let i = 0; i < BAND_STOPS.length; i += 1)
-      most = Math.max(most, Math.abs(curve[i] - centre[i]) / spread[i]);
-    return most;
+      most = Math.max(most, Math.abs(signals[i] - centre[i]) / spread[i]);
+    return { most, weight };
   });
-  worst.sort((a, b) => a - b);
-  const reach = worst[Math.ceil(BAND_NOMINAL * worst.length) - 1];
+  worst.sort((a, b) => a.most - b.most);
+  let inside = 0;
+  const reach = (
+    worst.find(({ weight }) => (inside += weight) >= BAND_NOMINAL * curves.length) ?? worst[worst.length - 1]
+  ).most;
   const signal = spread.map((sd) => reach * sd);
   const last = BAND_STOPS.length - 1;
   const stopsWide = signal.map((half, i) => {

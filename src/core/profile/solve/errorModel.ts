@@ -15,19 +15,19 @@ export type FormModel = {
 };
 
 export const FORMS: readonly FormModel[] = [
-  { id: 'log', share: 0.86, kink: 0, bend: 0 },
-  { id: 'toe', share: 0.12, kink: 0.25, bend: 0 },
-  { id: 'other', share: 0.01, kink: 0, bend: 0.015 },
-  { id: 'other', share: 0.01, kink: 0, bend: 0.06 },
+  { id: 'log', share: 0.688, kink: 0, bend: 0 },
+  { id: 'toe', share: 0.3, kink: 0.2, bend: 0 },
+  { id: 'other', share: 0.006, kink: 0, bend: 0.02 },
+  { id: 'other', share: 0.006, kink: 0, bend: 0.045 },
 ];
 
 /** How far a step of a bracket may lie off its mark, stops: shutters of real bodies keep 0.03 to 0.1. */
 export const STEP_ERRORS: readonly { readonly sd: number; readonly share: number }[] = [
-  { sd: 0, share: 0.2 },
-  { sd: 0.02, share: 0.15 },
-  { sd: 0.04, share: 0.2 },
-  { sd: 0.07, share: 0.22 },
-  { sd: 0.12, share: 0.2 },
+  { sd: 0, share: 0.45 },
+  { sd: 0.02, share: 0.03 },
+  { sd: 0.04, share: 0.1 },
+  { sd: 0.07, share: 0.17 },
+  { sd: 0.12, share: 0.22 },
   { sd: 0.25, share: 0.03 },
 ];
 

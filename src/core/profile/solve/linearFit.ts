@@ -1,6 +1,7 @@
 import type { CurveReading } from '../types.ts';
 import { BUMPS, bumpsAt, SERIES_OFFSET, type FormModel } from './errorModel.ts';
 import { basis, toePrior } from './logForm.ts';
+import { roundedAgainstNormal } from './rounding.ts';
 
 /** Readings as the fit wants them. */
 export type Evidence = {
@@ -90,14 +91,17 @@ export const linearFit = (evidence: Evidence, { form, stepSd }: Setting, slope: 
   const b = new Float64Array(width);
   let power = 0;
 
+  const rowOf = (i: number, toe: { readonly s: number; readonly cut: number }) => {
+    curveColumns(row, x[i], toe, form, slope, bumps[i]);
+    for (let g = 0; g < offsets; g += 1)
+      row[own + g] = offsetColumn[i] === g ? SERIES_OFFSET * perStop[i] : 0;
+  };
   const gather = (toe: { readonly s: number; readonly cut: number }) => {
     a.fill(0);
     b.fill(0);
     power = 0;
     for (let i = 0; i < n; i += 1) {
-      curveColumns(row, x[i], toe, form, slope, bumps[i]);
-      for (let g = 0; g < offsets; g += 1)
-        row[own + g] = offsetColumn[i] === g ? SERIES_OFFSET * perStop[i] : 0;
+      rowOf(i, toe);
       const w = weight[i];
       for (let j = 0; j < width; j += 1) {
         const wj = w * row[j];
@@ -138,9 +142,23 @@ export const linearFit = (evidence: Evidence, { form, stepSd }: Setting, slope: 
     if (!(b[0] > 0)) return -Infinity;
     return 0.5 * logWeights - 0.5 * (power - fitted) - logDet + toePrior(logS, cut);
   };
+  /** How much likelier a curve is for readings that were rounded than as if their errors were normal, log. */
+  const roundedLog = (weights: Float64Array, logS: number, cut: number): number => {
+    let sum = 0;
+    for (let i = 0; i < n; i += 1) {
+      const { rounded, sigma } = points[i];
+      if (!rounded) continue;
+      rowOf(i, { s: 10 ** logS, cut });
+      let signal = 0;
+      for (let j = 0; j < width; j += 1) signal += row[j] * weights[j];
+      const place = Math.sqrt(Math.max(0, 1 / weight[i] - sigma ** 2));
+      sum += roundedAgainstNormal(y[i] - signal, sigma, place);
+    }
+    return sum;
+  };
   const fit = (logS: number, cut: number): LinearFit | undefined =>
     logDensity(logS, cut) === -Infinity ? undefined : { mean: b.slice(), factor: a.slice(), width };
-  return { logDensity, fit };
+  return { logDensity, roundedLog, fit };
 };
 
 export type Fitter = ReturnType<typeof linearFit>;

@@ -1,6 +1,6 @@
 import { PRINTED_SIGMA } from '../anchors.ts';
 import type { CurveReading, UncertaintyBand } from '../types.ts';
-import { BAND_STOPS } from './band.ts';
+import { BAND_STOPS, type DrawnCurve } from './band.ts';
 
 /** The reading that would narrow the band most, and by how much. */
 export type Narrowing = {
@@ -25,13 +25,14 @@ export const meanWidth = ({ stopsWide }: UncertaintyBand): number =>
   WITHIN.reduce((sum, i) => sum + stopsWide[i], 0) / WITHIN.length;
 
 const covariance = (
-  curves: readonly Float64Array[],
+  curves: readonly DrawnCurve[],
   centre: ArrayLike<number>,
   a: number,
   b: number,
 ): number => {
   let sum = 0;
-  for (const curve of curves) sum += (curve[a] - centre[a]) * (curve[b] - centre[b]);
+  for (const { signals, weight } of curves)
+    sum += weight * (signals[a] - centre[a]) * (signals[b] - centre[b]);
   return sum / curves.length;
 };
 
@@ -48,7 +49,7 @@ export const narrowestReading = (
   }: {
     readonly band: UncertaintyBand;
     readonly centre: ArrayLike<number>;
-    readonly curves: readonly Float64Array[];
+    readonly curves: readonly DrawnCurve[];
   },
   clipStops: number,
 ): Narrowing => {

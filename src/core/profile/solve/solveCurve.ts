@@ -24,7 +24,7 @@ export type CurveSolution = {
 };
 
 /** Beyond this belief the form is given up. */
-const GIVEN_UP = 0.15;
+const GIVEN_UP = 0.12;
 
 const logCurve = ({ best, fitters }: Posterior): CurveSpec => {
   const fit = fitters[best.setting].fit(best.logS, best.cut);
