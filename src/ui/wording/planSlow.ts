@@ -24,7 +24,7 @@ export const words = {
   match:
     'To cut with normal speed: the same profile, placement and white balance; the same angle, not the same time.',
   matched: 'Matching both rates, as measured',
-  measure: 'What this body loses at a high rate two frames tell: Kit, Settings, High frame rate.',
+  measure: 'What this body loses at a high rate two frames tell: Kit, Picture menu, High frame rate.',
   ramp: (fps: Said, times: Said) =>
     said(
       `Played at normal speed, ${fps} fps leaves each frame 1/${times} of the motion blur:`,
