@@ -94,7 +94,7 @@ test('a new set-up surveyed from scratch: schools speak, one is taken, the pocke
     await openPart(page, 'Checklist');
     await page.getByLabel(/^Zebra/).check();
     await reloaded(page);
-    await expect(page.getByText('1 of 10')).toBeVisible();
+    await expect(page.getByText('1 of 11')).toBeVisible();
   });
 
   await test.step('the pocket card prints on one page', async () => {
