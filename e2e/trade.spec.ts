@@ -191,6 +191,7 @@ test('a high rate is filmed twice in Kit, and Plan says what brings both rates t
   await expect(page.getByRole('list', { name: 'Matching both rates, as measured' })).toContainText(
     /Edges: blur normal speed by 0\.\d pixels/,
   );
+  await expect(page.getByText('Filmed by the simulated camera: a stand-in, not your body.')).toBeVisible();
 });
 
 test('a spot in the middle counts for more on a meter that weighs the middle', async ({ page }) => {

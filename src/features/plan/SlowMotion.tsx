@@ -10,6 +10,7 @@ import type { Column } from '#ui/parts/column.ts';
 import { DataTable } from '#ui/parts/DataTable.tsx';
 import { Panel } from '#ui/parts/Panel.tsx';
 import { TableScroll } from '#ui/parts/TableScroll.tsx';
+import { words as settings } from '#ui/wording/kitSettings.ts';
 import { words } from '#ui/wording/planSlow.ts';
 import { PIXELS, recordingAt } from './adviceModel.ts';
 
@@ -80,16 +81,19 @@ const SLOW = [24, 25, 30, 50, 60, 100, 120] as const;
 /** What brings both rates together: as measured on this body, else that it can be measured. */
 const Matching = () => {
   const { camera, profile } = useSelection();
-  const frames = noteOf(inCameraOf(camera), profile.id, 'rate')?.measured?.frames;
+  const measured = noteOf(inCameraOf(camera), profile.id, 'rate')?.measured;
   return (
     <>
       <p className="mt-2 mb-1">{words.match}</p>
-      {frames ? (
-        <ul aria-label={words.matched} className="mb-1">
-          {matchRate(frames).map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
+      {measured ? (
+        <>
+          <ul aria-label={words.matched} className="mb-1">
+            {matchRate(measured.frames).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+          {measured.isStaged && <p className="text-warn mb-1">{settings.staged}</p>}
+        </>
       ) : (
         <p className="mb-1">{words.measure}</p>
       )}
