@@ -78,7 +78,9 @@ test('a picture menu is set by either school, measured by two frames and stands 
   await page.getByLabel('How Detail, sharpness is set').fill('−7');
   await page.getByLabel('How Noise reduction is set').fill('off');
   await page.getByRole('button', { name: 'Let the simulated camera film both' }).click();
-  await expect(page.getByText(/^It changes .*edge overshoots \(\d+ to \d+ ±\d+ % of the step\)/)).toBeVisible();
+  await expect(
+    page.getByText(/^It changes .*edge overshoots \(\d+ to \d+ ±\d+ % of the step\)/),
+  ).toBeVisible();
   await expect(detail).toContainText('Edge overshoots');
   await page.getByRole('button', { name: 'Noise reduction' }).click();
   const file = (name: string, body: string) => ({ name, mimeType: 'image/png', buffer: Buffer.from(body) });
