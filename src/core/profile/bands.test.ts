@@ -82,14 +82,15 @@ describe('a curve of another form', () => {
   const pq: Encode = (x) => TRANSFERS.pq.encode(203 * x);
 
   it.each([
-    ['a cube root through whole percents', root, false],
-    ['a cube root through frames', root, true],
-    ['HLG through whole percents', hlg, false],
-    ['HLG through frames', hlg, true],
-    ['PQ through frames', pq, true],
-  ] as const)('%s is noticed, and what stands for it rises and has a band', (_, encode, frames) => {
-    const { curve, band } = solveCurve(card(encode, { frames }));
+    ['a cube root through whole percents', root, undefined, false],
+    ['a cube root through frames', root, undefined, true],
+    ['HLG through whole percents', hlg, 'HLG', false],
+    ['HLG through frames', hlg, 'HLG', true],
+    ['PQ through frames', pq, 'PQ', true],
+  ] as const)('%s is noticed, and what stands for it rises and has a band', (_, encode, name, frames) => {
+    const { curve, band, published } = solveCurve(card(encode, { frames }));
     expect(curve.kind).toBe('table');
+    expect(published).toBe(name);
     const found = compileCurve(curve).encode;
     let before = -Infinity;
     for (const stops of band.stops) {

@@ -96,7 +96,7 @@ export const profileFromEvidence = (
       'evidence',
       'What is left says too little for a curve: readings at two places are needed.',
     );
-  const { curve, band, residuals, logResiduals, narrowing } = solution;
+  const { curve, band, residuals, logResiduals, published, narrowing } = solution;
   const names = heard.flatMap(({ readings }) =>
     readings.map(({ reflectance }) =>
       reflectance > 0 ? printStopsDecimal(reflectanceToStops(reflectance)) : '0 %',
@@ -106,7 +106,7 @@ export const profileFromEvidence = (
   return success({
     profile: { curve, gamut, clipStops: clip, band },
     residuals: named(residuals),
-    warnings: curve.kind === 'log' ? [] : [notOneLogCurve(worstOf(named(logResiduals)))],
+    warnings: curve.kind === 'log' ? [] : [notOneLogCurve(worstOf(named(logResiduals)), published)],
     narrowing: narrowing(clip),
   });
 };

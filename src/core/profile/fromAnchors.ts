@@ -31,12 +31,12 @@ export const profileFromAnchors = (
   const read = readAnchors(anchors, scale, coding);
   if (!read.ok) return read;
   const { points, clipSignal, clipStops } = read.value;
-  const { curve, band, residuals, logResiduals, narrowing } = solveCurve(points);
+  const { curve, band, residuals, logResiduals, published, narrowing } = solveCurve(points);
   const topSignal = SCALES.fullCodePercent.toSignal(100, coding);
   const named = (signals: readonly number[]) =>
     signals.map((signal, i) => ({ name: points[i].name, signal }));
   const reached = reflectanceToStops(compileCurve(curve).decode(clipSignal ?? topSignal));
-  const warnings = curve.kind === 'log' ? [] : [notOneLogCurve(worstOf(named(logResiduals)))];
+  const warnings = curve.kind === 'log' ? [] : [notOneLogCurve(worstOf(named(logResiduals)), published)];
   if (clipSignal === undefined) {
     warnings.push(noClipTyped(reached));
   }

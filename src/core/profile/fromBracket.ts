@@ -166,7 +166,7 @@ export const profileFromBracket = (
       `The reading at ${at} does not rise over the one before it: film it again, or leave it out.`,
     );
   }
-  const { curve, band, logResiduals, stepSd = 0, narrowing } = solution;
+  const { curve, band, logResiduals, published, stepSd = 0, narrowing } = solution;
   const { encode, decode } = compileCurve(curve);
   const clipped = sorted.slice(end);
   const clipSignal = clipped.length > 0 ? Math.max(...clipped.map(({ signal }) => signal)) : undefined;
@@ -195,6 +195,7 @@ export const profileFromBracket = (
         : [
             notOneLogCurve(
               worstOf(kept.map(({ stops }, i) => ({ name: printStops(stops), signal: logResiduals[i] }))),
+              published,
             ),
           ]),
       ...(clipSignal === undefined

@@ -1,4 +1,5 @@
 import { stopsToReflectance } from '../../units.ts';
+import { PUBLISHED, type Published } from './published.ts';
 
 // What may stand between a reading and a log curve, and how likely each was before anything was read.
 // All figures here are our own choice, tried on random curves (bench/profiles.ts).
@@ -12,13 +13,21 @@ export type FormModel = {
   readonly kink: number;
   /** A smooth departure anywhere, signal fraction. */
   readonly bend: number;
+  /** A published curve in place of the log. */
+  readonly published?: Published;
 };
 
 export const FORMS: readonly FormModel[] = [
   { id: 'log', share: 0.688, kink: 0, bend: 0 },
   { id: 'toe', share: 0.3, kink: 0.2, bend: 0 },
-  { id: 'other', share: 0.006, kink: 0, bend: 0.02 },
   { id: 'other', share: 0.006, kink: 0, bend: 0.045 },
+  ...PUBLISHED.map((published) => ({
+    id: 'other' as const,
+    share: 0.006 / PUBLISHED.length,
+    kink: 0,
+    bend: 0,
+    published,
+  })),
 ];
 
 /** How far a step of a bracket may lie off its mark, stops: shutters of real bodies keep 0.03 to 0.1. */

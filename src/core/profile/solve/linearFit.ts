@@ -1,6 +1,6 @@
 import type { CurveReading } from '../types.ts';
 import { BUMPS, bumpsAt, SERIES_OFFSET, type FormModel } from './errorModel.ts';
-import { basis, toePrior } from './logForm.ts';
+import { ALL_TOES, basis, toePrior } from './logForm.ts';
 import { roundedAgainstNormal } from './rounding.ts';
 
 /** Readings as the fit wants them. */
@@ -37,7 +37,7 @@ export const curveColumns = (
   bumps: ArrayLike<number>,
 ): number => {
   const { s, cut } = toe;
-  row[0] = basis(x, s, cut);
+  row[0] = form.published ? form.published.encode(x) : basis(x, s, cut);
   row[1] = 1;
   let at = 2;
   if (form.kink > 0) {
@@ -140,7 +140,9 @@ export const linearFit = (evidence: Evidence, { form, stepSd }: Setting, slope: 
     for (let i = 0; i < width; i += 1) logDet += Math.log(a[i * width + i]);
     backward();
     if (!(b[0] > 0)) return -Infinity;
-    return 0.5 * logWeights - 0.5 * (power - fitted) - logDet + toePrior(logS, cut);
+    return (
+      0.5 * logWeights - 0.5 * (power - fitted) - logDet + (form.published ? ALL_TOES : toePrior(logS, cut))
+    );
   };
   /** How much likelier a curve is for readings that were rounded than as if their errors were normal, log. */
   const roundedLog = (weights: Float64Array, logS: number, cut: number): number => {

@@ -15,6 +15,14 @@ export const basisPerStop = (x: number, s: number, cut: number): number =>
 const PRIOR = { logS: { mean: -1.87, sd: 0.29 }, cut: { mean: 0.005, sd: 0.005 } } as const;
 const TAIL = 3;
 
+/** The integral of Student's t with three degrees as `toePrior` has it, and what of a normal lies over minus one. */
+const T_INTEGRAL = (Math.sqrt(TAIL) * Math.PI) / 2;
+const OVER_MINUS_ONE = 0.8413;
+/** Log of `toePrior` summed over all toes: what a curve that has none stands against. */
+export const ALL_TOES = Math.log(
+  PRIOR.logS.sd * T_INTEGRAL * PRIOR.cut.sd * Math.sqrt(2 * Math.PI) * OVER_MINUS_ONE,
+);
+
 /** Where toes are looked for. */
 export const LOG_S = [-5, -0.3] as const;
 export const CUT = [0, 0.025] as const;

@@ -236,6 +236,10 @@ export const looksWithout = (
 
 /** Curves of one setting that may be, each with the log of the belief it stands for. */
 const nodesOf = (fitter: Fitter, { form, logShare }: Setting, coarse: readonly Ridge[]) => {
+  if (form.published) {
+    const { logS, cut } = coarse[0];
+    return [{ logS, cut, log: fitter.logDensity(logS, cut) + logShare }];
+  }
   const isOther = form.bend > 0;
   const ridges = isOther ? sparse(fitter, coarse) : closeIn(fitter, coarse);
   const spacing = ridges.length > 1 ? ridges[1].cut - ridges[0].cut : 1;
@@ -255,7 +259,10 @@ export const posteriorOf = (points: readonly CurveReading[], known?: Known): Pos
   const fitters = settings.map((setting) => linearFit(evidence, setting, slope));
 
   const glances = fitters.map(
-    (fitter, i) => (ridgeFrom(fitter, top.cut, top)?.height ?? -Infinity) + settings[i].logShare,
+    (fitter, i) =>
+      (settings[i].form.published
+        ? fitter.logDensity(top.logS, top.cut)
+        : (ridgeFrom(fitter, top.cut, top)?.height ?? -Infinity)) + settings[i].logShare,
   );
   const hope = Math.max(...glances) - HOPELESS;
   const mayMatter = glances.map((height) => height > hope);

@@ -1,3 +1,4 @@
+import { rollup, sum } from 'd3-array';
 import { tangentLog } from '../../transfer/index.ts';
 import { stopsToReflectance } from '../../units.ts';
 import { compileCurve } from '../compile.ts';
@@ -17,6 +18,8 @@ export type CurveSolution = {
   readonly residuals: readonly number[];
   /** The same against the best log curve, where the curve is another. */
   readonly logResiduals: readonly number[];
+  /** The published curve that the readings lie on, where they do. */
+  readonly published?: string;
   /** Error of the bracket's steps as its readings tell it, stops; undefined without a bracket. */
   readonly stepSd?: number;
   /** The further reading that would narrow the band most, for a curve that ends there. */
@@ -24,7 +27,8 @@ export type CurveSolution = {
 };
 
 /** Beyond this belief the form is given up. */
-const GIVEN_UP = 0.12;
+const GIVEN_UP = 0.4;
+const MORE_LIKELY_THAN_NOT = 0.5;
 
 const logCurve = ({ best, fitters }: Posterior): CurveSpec => {
   const fit = fitters[best.setting].fit(best.logS, best.cut);
@@ -38,6 +42,16 @@ const ROW_X = ROW_STOPS.map((stops) => (stops === -Infinity ? 0 : stopsToReflect
 const ROW_BUMPS = ROW_X.map(bumpsAt);
 /** Rows of a table rise by no less than this, signal fraction: where nothing was read it would be flat. */
 const LEAST_RISE = 1e-5;
+
+/** Belief in each published curve, by name. */
+const publishedOf = ({ settings, shares }: Posterior): string | undefined => {
+  const beliefs = rollup(
+    settings.map(({ form }, i) => ({ name: form.published?.name, share: shares[i] })),
+    (own) => sum(own, ({ share }) => share),
+    ({ name }) => name,
+  );
+  return [...beliefs].find(([name, belief]) => name !== undefined && belief > MORE_LIKELY_THAN_NOT)?.[0];
+};
 
 /** The mean of the curves that are of another form, made to rise from grey outwards. */
 const otherCurve = (posterior: Posterior): CurveSpec => {
@@ -98,6 +112,7 @@ export const solveCurve = (points: readonly CurveReading[], known?: Known): Curv
     band,
     residuals: off(curve),
     logResiduals: off(log),
+    published: publishedOf(posterior),
     stepSd: points.some(({ series }) => series !== undefined)
       ? settings.reduce((sum, { stepSd }, i) => sum + shares[i] * stepSd, 0)
       : undefined,
