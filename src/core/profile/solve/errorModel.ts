@@ -32,12 +32,12 @@ export const FORMS: readonly FormModel[] = [
 
 /** How far a step of a bracket may lie off its mark, stops: shutters of real bodies keep 0.03 to 0.1. */
 export const STEP_ERRORS: readonly { readonly sd: number; readonly share: number }[] = [
-  { sd: 0, share: 0.45 },
-  { sd: 0.02, share: 0.03 },
-  { sd: 0.04, share: 0.1 },
-  { sd: 0.07, share: 0.17 },
-  { sd: 0.12, share: 0.22 },
-  { sd: 0.25, share: 0.03 },
+  { sd: 0, share: 0.54 },
+  { sd: 0.02, share: 0.02 },
+  { sd: 0.04, share: 0.07 },
+  { sd: 0.065, share: 0.22 },
+  { sd: 0.12, share: 0.14 },
+  { sd: 0.24, share: 0.01 },
 ];
 
 /** Where "nominal" of a bracket lies when other readings say where grey is, stops. */
