@@ -6,6 +6,9 @@ import { ARCHETYPES } from './archetypes.ts';
 import { compileCurve } from './compile.ts';
 import { runTrial, type Trial } from './fixtures/evidenceTrials.ts';
 import { meanWidth } from './solve/narrowing.ts';
+import { notOneLogCurve } from './profileWords.ts';
+import { FORMS, STEP_ERRORS } from './solve/errorModel.ts';
+import { ALL_TOES, toePrior } from './solve/logForm.ts';
 import { solveCurve } from './solve/solveCurve.ts';
 import type { CurveReading } from './types.ts';
 
@@ -75,6 +78,22 @@ const worstRead = (curve: Parameters<typeof compileCurve>[0], encode: Encode, la
   return worst;
 };
 
+describe('belief before any reading', () => {
+  it('in all toes together is the sum of the belief in each', () => {
+    const step = { logS: 0.01, cut: 0.0002 };
+    let sum = 0;
+    for (let logS = -40; logS < 40; logS += step.logS)
+      for (let cut = step.cut / 2; cut < 0.04; cut += step.cut)
+        sum += Math.exp(toePrior(logS, cut)) * step.logS * step.cut;
+    expect(Math.log(sum)).toBeCloseTo(ALL_TOES, 2);
+  });
+
+  it('in all forms is 1, and so in all sizes of a step error', () => {
+    for (const rows of [FORMS, STEP_ERRORS])
+      expect(rows.reduce((all, { share }) => all + share, 0)).toBeCloseTo(1, 9);
+  });
+});
+
 describe('a curve of another form', () => {
   const root: Encode = (x) => 0.55 * Math.cbrt(x);
   const hlg = compileCurve(ARCHETYPES.hlg.curve).encode;
@@ -104,6 +123,14 @@ describe('a curve of another form', () => {
       const x = stopsToReflectance(stops);
       expect(Math.abs(found(x) - encode(x))).toBeLessThanOrEqual(1.1 * band.signal[i]);
     });
+  });
+
+  it('says whose form the readings have', () => {
+    const worst = { name: '+2', signal: 0.012 };
+    expect(notOneLogCurve(worst, 'HLG')).toMatch(
+      /form of HLG, not of a log curve: the best one leaves \+2 1\.2 %/,
+    );
+    expect(notOneLogCurve(worst)).toMatch(/do not lie on one log curve: the best one leaves \+2/);
   });
 
   it('PQ in whole percents from −4 to +4 is a log curve within what was read: nothing is accused', () => {

@@ -55,14 +55,14 @@ export const noSuchKnee = (from: number, reads: number, most: number, clipStops:
   return `${none}: it must lie over ${share(most)} and under the unbent curve.`;
 };
 
-/** @param published The name of the published curve they lie on instead */
+/** @param published The name of the published curve whose form they have instead */
 export const notOneLogCurve = (
   worst: { readonly name: string; readonly signal: number },
   published?: string,
 ): string => {
   const off = `the best one leaves ${worst.name} ${share(Math.abs(worst.signal))} of signal off`;
   if (published !== undefined) {
-    const lie = `These readings lie on ${published}, not on a log curve: ${off}`;
+    const lie = `These readings have the form of ${published}, not of a log curve: ${off}`;
     return `${lie}. Kept as read, with its band; where the camera records ${published}, take the published curve.`;
   }
   const kept = 'Kept as a smooth curve with its band; check the scale';

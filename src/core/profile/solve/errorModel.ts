@@ -17,13 +17,16 @@ export type FormModel = {
   readonly published?: Published;
 };
 
+/** Belief in all published curves together. */
+const ANY_PUBLISHED = 0.006;
+
 export const FORMS: readonly FormModel[] = [
   { id: 'log', share: 0.688, kink: 0, bend: 0 },
   { id: 'toe', share: 0.3, kink: 0.2, bend: 0 },
   { id: 'other', share: 0.006, kink: 0, bend: 0.045 },
   ...PUBLISHED.map((published) => ({
     id: 'other' as const,
-    share: 0.006 / PUBLISHED.length,
+    share: ANY_PUBLISHED / PUBLISHED.length,
     kink: 0,
     bend: 0,
     published,

@@ -15,7 +15,7 @@ export const basisPerStop = (x: number, s: number, cut: number): number =>
 const PRIOR = { logS: { mean: -1.87, sd: 0.29 }, cut: { mean: 0.005, sd: 0.005 } } as const;
 const TAIL = 3;
 
-/** The integral of Student's t with three degrees as `toePrior` has it, and what of a normal lies over minus one. */
+/** Integrals of Student's t with three degrees, as `toePrior` has it, and of a normal over minus one (any table). */
 const T_INTEGRAL = (Math.sqrt(TAIL) * Math.PI) / 2;
 const OVER_MINUS_ONE = 0.8413;
 /** Log of `toePrior` summed over all toes: what a curve that has none stands against. */

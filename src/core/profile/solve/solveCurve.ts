@@ -18,7 +18,7 @@ export type CurveSolution = {
   readonly residuals: readonly number[];
   /** The same against the best log curve, where the curve is another. */
   readonly logResiduals: readonly number[];
-  /** The published curve that the readings lie on, where they do. */
+  /** The published curve whose form the readings have, at any slope and offset, where it is likelier than not. */
   readonly published?: string;
   /** Error of the bracket's steps as its readings tell it, stops; undefined without a bracket. */
   readonly stepSd?: number;
@@ -43,7 +43,7 @@ const ROW_BUMPS = ROW_X.map(bumpsAt);
 /** Rows of a table rise by no less than this, signal fraction: where nothing was read it would be flat. */
 const LEAST_RISE = 1e-5;
 
-/** Belief in each published curve, by name. */
+/** The name of the published curve that is likelier than all else together. */
 const publishedOf = ({ settings, shares }: Posterior): string | undefined => {
   const beliefs = rollup(
     settings.map(({ form }, i) => ({ name: form.published?.name, share: shares[i] })),
